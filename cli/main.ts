@@ -1,0 +1,120 @@
+import { Command, CommanderError } from 'commander';
+import { writeFileSync } from 'node:fs';
+import { hasErrors } from '../core/diagnostics/diagnostic.ts';
+import { formatDiagnostic } from '../core/diagnostics/wording.ts';
+import { GoldenCaseSchema, runGoldenCase } from '../core/formats/golden/golden.ts';
+import { identify } from '../core/identify/identify.ts';
+import { checkText } from '../core/language/check.ts';
+import { printTree } from '../core/language/print.ts';
+import { readTree } from '../core/language/read.ts';
+import { libraryIds, type Shelf } from '../core/library/library.ts';
+import { resolve } from '../core/resolve/resolve.ts';
+import { BLOCKS, CONDITIONS, TARGETS } from '../core/vocabulary/index.ts';
+import { loadFormation, loadFront, loadScheme, loadSettings, loadSide, readFile, Usage, WrongMaterial } from './material.ts';
+import { showIdentification, showResolution } from './show.ts';
+
+const DEFAULT_FORMATION = 'five-man';
+const many = (value: string, all: string[] = []): string[] => [...all, value];
+const print = (text: string): void => void process.stdout.write(`${text}\n`);
+
+interface Options {
+  front: string; formation?: string; scheme?: string; side?: string; set?: string[]; tag?: string[]; without?: string[]; move?: string[]; json?: boolean; write?: boolean;
+}
+
+const program = new Command('chalk').description('Blocking rules against fronts, from the command line').exitOverride().configureOutput({ writeErr: (t) => process.stderr.write(t) });
+
+program.command('identify').description('all the line must be told before the snap')
+  .requiredOption('--front <front>').option('--formation <formation>').option('--side <side>').option('--scheme <scheme>')
+  .option('--set <name=value>', 'a school or limit', many).option('--json')
+  .action((o: Options) => {
+    const formation = loadFormation(o.formation ?? DEFAULT_FORMATION);
+    const settings = loadSettings(o.set ?? []);
+    const front = loadFront(o.front, formation, settings);
+    const side = o.side === undefined ? null : loadSide(o.side);
+    const found = o.scheme === undefined ? identify(formation, front, { side, settings })
+      : resolve(loadScheme(o.scheme), formation, front, { side: side ?? 'right', settings }).identification;
+    print(o.json ? JSON.stringify(found, null, 1) : showIdentification(found));
+  });
+
+program.command('resolve').description('every man’s assignment against a front')
+  .requiredOption('--scheme <scheme>').requiredOption('--side <side>').requiredOption('--front <front>').option('--formation <formation>')
+  .option('--tag <tag>', 'a tag of the scheme', many).option('--without <tag>', 'a tag that is usually on', many)
+  .option('--move <move>', 'a movement after the snap', many).option('--set <name=value>', 'a school or limit', many).option('--json')
+  .action((o: Options) => {
+    const scheme = loadScheme(o.scheme!);
+    const known = scheme.tags.map((t) => t.name);
+    for (const tag of [...(o.tag ?? []), ...(o.without ?? [])]) {
+      if (!known.includes(tag)) throw new Usage(`${scheme.tree.id} has no tag "${tag}"; it has ${known.join(', ') || 'none'}`);
+    }
+    const settings = loadSettings(o.set ?? []);
+    const formation = loadFormation(o.formation ?? DEFAULT_FORMATION);
+    const front = loadFront(o.front, formation, settings, o.move);
+    const found = resolve(scheme, formation, front, { side: loadSide(o.side!), tags: o.tag, without: o.without, settings });
+    print(o.json ? JSON.stringify(found, null, 1) : showResolution(found));
+  });
+
+program.command('check').description('what is wrong with .chalk texts').argument('<file...>')
+  .action((files: string[]) => {
+    let failed = false;
+    for (const file of files) {
+      const diagnostics = checkText(readFile(file));
+      for (const d of diagnostics) print(formatDiagnostic(file, d));
+      failed ||= hasErrors(diagnostics);
+    }
+    if (failed) process.exitCode = 1;
+  });
+
+program.command('format').description('.chalk texts in their canonical form').argument('<file...>').option('--write', 'write the files back')
+  .action((files: string[], o: Options) => {
+    for (const file of files) {
+      const { tree, diagnostics } = readTree(readFile(file));
+      if (!tree || hasErrors(diagnostics)) throw new WrongMaterial(diagnostics.map((d) => formatDiagnostic(file, d)).join('\n'));
+      if (o.write) writeFileSync(file, printTree(tree));
+      else process.stdout.write(printTree(tree));
+    }
+  });
+
+const LISTS: Record<string, () => Record<string, string>> = {
+  ...Object.fromEntries((['schemes', 'fronts', 'formations'] satisfies Shelf[]).map((shelf) => [shelf, () => Object.fromEntries(libraryIds(shelf).map((id) => [id, '']))])),
+  blocks: () => Object.fromEntries(Object.entries(BLOCKS).map(([id, b]) => [id, b.help])),
+  conditions: () => Object.fromEntries(Object.entries(CONDITIONS).map(([id, c]) => [id, c.says[0]!])),
+  targets: () => Object.fromEntries(Object.entries(TARGETS).map(([id, t]) => [id, t.says[0]!])),
+};
+
+program.command('list').description(`what there is: ${Object.keys(LISTS).join(', ')}`).argument('<what>').option('--json')
+  .action((what: string, o: Options) => {
+    const list = LISTS[what]?.();
+    if (!list) throw new Usage(`there is no list of "${what}"; there are ${Object.keys(LISTS).join(', ')}`);
+    print(o.json ? JSON.stringify(Object.keys(list)) : Object.entries(list).map(([id, text]) => (text ? `${id.padEnd(26)}${text}` : id)).join('\n'));
+  });
+
+program.command('golden').description('runs a table of worked cases').argument('<file>')
+  .action((file: string) => {
+    let rows: unknown;
+    try {
+      rows = JSON.parse(readFile(file));
+    } catch (problem) {
+      if (problem instanceof WrongMaterial) throw problem;
+      throw new WrongMaterial(`${file}: this is not JSON: ${(problem as Error).message}`);
+    }
+    const cases = GoldenCaseSchema.array().safeParse(rows);
+    if (!cases.success) throw new WrongMaterial(cases.error.issues.map((i) => `${file}: ${i.path.join('.')}: ${i.message}`).join('\n'));
+    const counts = { passed: 0, failed: 0, skipped: 0 };
+    for (const c of cases.data) {
+      const differ = runGoldenCase(c);
+      counts[differ === null ? 'skipped' : differ.length ? 'failed' : 'passed']++;
+      if (differ?.length) print(`${c.id}: ${differ.join('; ')}`);
+    }
+    print(`${counts.passed} passed, ${counts.failed} failed, ${counts.skipped} skipped`);
+    if (counts.failed) process.exitCode = 1;
+  });
+
+try {
+  program.parse();
+} catch (problem) {
+  if (problem instanceof CommanderError) process.exitCode = problem.exitCode === 0 ? 0 : 2;
+  else if (problem instanceof WrongMaterial || problem instanceof Usage) {
+    process.stderr.write(`${problem.message}\n`);
+    process.exitCode = problem instanceof Usage ? 2 : 1;
+  } else throw problem;
+}

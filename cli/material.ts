@@ -1,0 +1,95 @@
+import { readFileSync } from 'node:fs';
+import type { Result } from '../core/diagnostics/diagnostic.ts';
+import { formatDiagnostic } from '../core/diagnostics/wording.ts';
+import { readFormation } from '../core/language/lineups/read-formation.ts';
+import { readFront } from '../core/language/lineups/read-front.ts';
+import { formationFrom, frontFrom, libraryText, schemeFrom, type Shelf } from '../core/library/library.ts';
+import { FormationSchema, type Formation } from '../core/model/formation.ts';
+import { FrontSchema, type Front } from '../core/model/front.ts';
+import { SettingsSchema, type Settings } from '../core/model/settings.ts';
+import { SideSchema, type Side } from '../core/model/side.ts';
+import type { CompiledScheme } from '../core/resolve/compile.ts';
+
+/** The material is wrong: its lines go to standard error and the program ends with 1. */
+export class WrongMaterial extends Error {}
+/** The command was misused: 2. */
+export class Usage extends Error {}
+
+export function need<T>(result: Result<T>, source: string): T {
+  if (result.ok) return result.value;
+  throw new WrongMaterial(result.diagnostics.map((d) => formatDiagnostic(source, d)).join('\n'));
+}
+
+export function readFile(path: string): string {
+  try {
+    return readFileSync(path === '-' ? 0 : path, 'utf8');
+  } catch (problem) {
+    throw new WrongMaterial(`${path}: ${(problem as NodeJS.ErrnoException).code === 'ENOENT' ? 'there is no such file, and nothing ships under this name' : (problem as Error).message}`);
+  }
+}
+
+const isPath = (word: string): boolean => word === '-' || /\.(chalk|json)$/.test(word);
+const isDocument = (text: string): boolean => /^\s*(#.*\n\s*)*(formation|front|scheme)\s/.test(text);
+
+/** A shipped id, a file, standard input, or the notation itself. */
+function findText(shelf: Shelf, word: string): { text: string; source: string; inline: boolean } {
+  const shipped = libraryText(shelf, word);
+  if (shipped !== null) return { text: shipped, source: `${word}.chalk`, inline: false };
+  if (isPath(word) || shelf === 'schemes') {
+    const text = readFile(word);
+    return { text, source: word, inline: !isDocument(text) };
+  }
+  return { text: word, source: shelf.slice(0, -1), inline: true };
+}
+
+const fromJson = <T>(schema: { safeParse(v: unknown): { success: true; data: T } | { success: false; error: { issues: { path: PropertyKey[]; message: string }[] } } }, text: string, source: string): T => {
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch (problem) {
+    throw new WrongMaterial(`${source}: this is not JSON: ${(problem as Error).message}`);
+  }
+  const parsed = schema.safeParse(value);
+  if (parsed.success) return parsed.data;
+  throw new WrongMaterial(parsed.error.issues.map((i) => `${source}: ${i.path.join('.')}: ${i.message}`).join('\n'));
+};
+
+export function loadScheme(word: string): CompiledScheme {
+  const { text, source } = findText('schemes', word);
+  return need(schemeFrom(text), source);
+}
+
+export function loadFormation(word: string): Formation {
+  const { text, source, inline } = findText('formations', word);
+  if (source.endsWith('.json')) return fromJson(FormationSchema, text, source);
+  return need(inline ? readFormation(text) : formationFrom(text), source);
+}
+
+export function loadFront(word: string, formation: Formation, settings: Settings, moves: readonly string[] = []): Front {
+  const { text, source, inline } = findText('fronts', word);
+  if (source.endsWith('.json')) return fromJson(FrontSchema, text, source);
+  const front = need(inline ? readFront(text, formation, 'inline', 'Front', settings) : frontFrom(text, formation, settings), source);
+  if (moves.length === 0) return front;
+  const ids = front.defenders.map((d) => `${d.id} (${d.x}, ${d.y})`);
+  return { ...front, movements: need(readFront([...ids, ...moves].join('; '), formation), 'move').movements };
+}
+
+/** `--set NAME=VALUE` options over the shipped settings. */
+export function loadSettings(pairs: readonly string[]): Settings {
+  const values = pairs.map((pair) => {
+    const at = pair.indexOf('=');
+    if (at < 1) throw new Usage(`--set takes NAME=VALUE; found "${pair}"`);
+    const name = pair.slice(0, at);
+    if (!(name in SettingsSchema.shape)) throw new Usage(`there is no setting "${name}"; there are ${Object.keys(SettingsSchema.shape).join(', ')}`);
+    return [name, pair.slice(at + 1)];
+  });
+  const parsed = SettingsSchema.safeParse(Object.fromEntries(values));
+  if (parsed.success) return parsed.data;
+  throw new Usage(parsed.error.issues.map((i) => `--set ${i.path.join('.')}: ${i.message}`).join('\n'));
+}
+
+export function loadSide(word: string): Side {
+  const parsed = SideSchema.safeParse(word);
+  if (!parsed.success) throw new Usage(`a side is left or right; found "${word}"`);
+  return parsed.data;
+}

@@ -1,0 +1,11 @@
+import type { Diagnostic } from './diagnostic.ts';
+import { ENGLISH } from './messages/english.ts';
+
+/** The sentence a coach reads. */
+export function wordDiagnostic(diagnostic: Diagnostic): string {
+  return ENGLISH[diagnostic.code].replace(/\{(\w+)\}/g, (_, name: string) => String(diagnostic.params[name] ?? '?'));
+}
+
+/** `file:line:col severity code message`, as compilers print it. */
+export const formatDiagnostic = (file: string, d: Diagnostic): string =>
+  `${file}:${d.span.line}:${d.span.column} ${d.severity} ${d.code} ${wordDiagnostic(d)}`;

@@ -1,0 +1,18 @@
+/** A point of the field, in feet, in the field frame. */
+export interface Point {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** Straight distance in feet. */
+export const distance = (a: Point, b: Point): number => Math.hypot(a.x - b.x, a.y - b.y);
+
+/** The point a share `t` (0..1) of the way from `a` to `b`. */
+export const between = (a: Point, b: Point, t: number): Point => ({
+  x: a.x + (b.x - a.x) * t,
+  y: a.y + (b.y - a.y) * t,
+});
+
+/** The same point seen from the other side of the ball; never yields -0. */
+export const mirrorPoint = <P extends Point>(p: P): P => ({ ...p, x: p.x === 0 ? 0 : -p.x });
+

@@ -1,0 +1,91 @@
+import { atMost, lessThan, moreThan } from '../geometry/compare.ts';
+import { BOX_MARGIN, HEAD_UP, SHADE, STACK_WIDTH } from '../geometry/tolerances.ts';
+import { isOnLine, lineOf, type Blocker, type Formation } from '../model/formation.ts';
+import type { Defender, Front } from '../model/front.ts';
+import { signOf, type Side } from '../model/side.ts';
+import { fillsGap, levelOf } from './line.ts';
+
+/**
+ * What every item of the identification looks at: the two line-ups sorted into levels once.
+ * Defenders are in lateral order, left to right; ties by depth, then id, so that the order of entry never matters.
+ */
+export interface Picture {
+  readonly formation: Formation;
+  readonly line: readonly Blocker[];
+  readonly defenders: readonly Defender[];
+  readonly first: readonly Defender[];
+  readonly second: readonly Defender[];
+  readonly centre: Blocker;
+  guard(side: Side): Blocker;
+  tackle(side: Side): Blocker;
+}
+
+export function takePicture(formation: Formation, front: Front): Picture {
+  const line = lineOf(formation);
+  const defenders = [...front.defenders].sort(acrossTheField);
+  const seat = (id: string): Blocker => {
+    const man = line.find((m) => m.id === id);
+    if (!man) throw new Error(`a formation without ${id} reached identification`);
+    return man;
+  };
+  return {
+    formation, line, defenders,
+    first: defenders.filter((d) => levelOf(d) === 1),
+    second: defenders.filter((d) => levelOf(d) === 2),
+    centre: seat('C'),
+    guard: (side) => seat(side === 'left' ? 'LG' : 'RG'),
+    tackle: (side) => seat(side === 'left' ? 'LT' : 'RT'),
+  };
+}
+
+/** Lateral order; ties by depth, then by id. */
+export const acrossTheField = (a: Defender, b: Defender): number =>
+  a.x - b.x || a.y - b.y || (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
+
+/** First-level defenders who decide the family: guard to guard, and nearer the guard than the tackle. */
+export function interiorDefenders(picture: Picture): Defender[] {
+  return picture.first.filter((d) => (['left', 'right'] as const).every((side) => {
+    const sign = signOf(side);
+    const guard = picture.guard(side).x * sign;
+    const tackle = picture.tackle(side).x * sign;
+    const out = d.x * sign;
+    if (!moreThan(out, guard)) return true;
+    return atMost(out, guard + SHADE) && (tackle <= guard || lessThan(out - guard, Math.abs(tackle - out)));
+  }));
+}
+
+/** First-level men head-up on the guard or wider on that side. */
+export function wideOfGuard(picture: Picture, side: Side): Defender[] {
+  const sign = signOf(side);
+  return picture.first.filter((d) => d.x * sign + HEAD_UP + 1e-6 >= picture.guard(side).x * sign);
+}
+
+/** The interior gaps, each with the noses beside it, left then right. */
+export function interiorGaps(picture: Picture): { gap: 'A' | 'B'; side: Side; left: number; right: number }[] {
+  return (['left', 'right'] as const).flatMap((side) => {
+    const noses = [picture.centre.x, picture.guard(side).x, picture.tackle(side).x];
+    return (['A', 'B'] as const).map((gap, i) => {
+      const [a, b] = [noses[i]!, noses[i + 1]!];
+      return { gap, side, left: Math.min(a, b), right: Math.max(a, b) };
+    });
+  });
+}
+
+/** First-level defenders who fill a gap between two noses. */
+export const inGap = (picture: Picture, left: number, right: number): Defender[] =>
+  picture.first.filter((d) => fillsGap(d.x, left, right));
+
+/** Where the box ends on each side: the last interior lineman, or the tight end, plus the margin. */
+export function boxEdges(picture: Picture, from: 'tackle' | 'tight-end'): { left: number; right: number } {
+  const men = from === 'tackle' ? picture.line.filter((m) => m.kind === 'line') : picture.line;
+  const xs = men.map((m) => m.x);
+  return { left: Math.min(...xs) - BOX_MARGIN, right: Math.max(...xs) + BOX_MARGIN };
+}
+
+/** Straight behind a first-level man, within a foot. */
+export const isStacked = (linebacker: Defender, first: readonly Defender[]): boolean =>
+  first.some((d) => atMost(Math.abs(d.x - linebacker.x), STACK_WIDTH));
+
+/** Men of the offence who count as hats in the run: everyone attached to the line or close behind it. */
+export const hatsOf = (formation: Formation): Blocker[] =>
+  formation.men.filter((m) => isOnLine(m) || m.kind === 'wing' || m.kind === 'hback' || m.kind === 'fullback');

@@ -1,0 +1,50 @@
+import { moreThan } from '../../geometry/compare.ts';
+import type { Identification, SubName } from '../../model/identification.ts';
+import type { Settings } from '../../model/settings.ts';
+import { SIDES, signOf, type Side } from '../../model/side.ts';
+import { interiorDefenders, isStacked, type Picture } from '../before-the-snap.ts';
+import { readTechnique, techniqueOf } from '../techniques.ts';
+
+const NAMES = ['open', 'odd', 'even', 'bear'] as const;
+
+/** The family by the count of first-level defenders from guard to guard, with every sub-name that fits. */
+export function findFamily(
+  picture: Picture, strength: Side, boxLinebackers: readonly string[], settings: Settings,
+): Identification['family'] {
+  const inside = interiorDefenders(picture);
+  const name = NAMES[inside.length] ?? 'goal line';
+  const shown = inside.length ? inside.map((d) => d.id).join(', ') : 'nobody';
+  const subNames = name === 'even' ? evenNames(picture, strength, settings)
+    : name === 'odd' ? oddNames(picture, boxLinebackers, settings) : [];
+  return {
+    name, subNames, overruled: false,
+    because: `${inside.length} on the line from guard to guard (${shown}): ${[name, ...subNames].join(', ')}.`,
+  };
+}
+
+const plainWord = (picture: Picture, defender: Picture['first'][number], settings: Settings): string =>
+  readTechnique(techniqueOf(defender, picture.formation, settings).label.split(' ')[0]!, settings.techniques);
+
+function evenNames(picture: Picture, strength: Side, settings: Settings): SubName[] {
+  const threes = SIDES.filter((side) => picture.first.some((d) =>
+    d.x * signOf(side) > 0 && plainWord(picture, d, settings) === '3'));
+  const onCentre = picture.first.some((d) => techniqueOf(d, picture.formation, settings).on === 'C');
+  if (threes.length === 2) return onCentre ? [] : ['double three'];
+  if (threes.length === 1) return [threes[0] === strength ? 'over' : 'under'];
+  return [];
+}
+
+function oddNames(picture: Picture, boxLinebackers: readonly string[], settings: Settings): SubName[] {
+  const names: SubName[] = [];
+  const tite = SIDES.every((side) => {
+    const sign = signOf(side);
+    const guard = picture.guard(side).x * sign;
+    const outside = picture.first.filter((d) => moreThan(d.x * sign, guard)).sort((a, b) => (a.x - b.x) * sign);
+    return outside.length > 0 && plainWord(picture, outside[0]!, settings) === '4i';
+  });
+  if (tite) names.push('tite');
+  const linebackers = picture.second.filter((d) => boxLinebackers.includes(d.id));
+  if (linebackers.length > 0 && linebackers.every((d) => isStacked(d, picture.first))) names.push('stack');
+  if (picture.first.length >= 5) names.push('five-man');
+  return names;
+}

@@ -1,0 +1,42 @@
+import type { Tempo } from '../model/scheme.ts';
+
+/** How somebody gets going: seconds, ft/s2, ft/s. */
+export interface Mover {
+  readonly delay: number;
+  readonly acceleration: number;
+  readonly topSpeed: number;
+}
+
+const OFFENCE_DELAY = 0.15;
+const DEFENCE_DELAY = 0.25;
+
+/** Shipped assumptions, not measurements; a team replaces them by what it measures on its own film. */
+export const MOVERS = {
+  lineman: { delay: OFFENCE_DELAY, acceleration: 11, topSpeed: 17 },
+  puller: { delay: OFFENCE_DELAY, acceleration: 11, topSpeed: 16 },
+  passSet: { delay: OFFENCE_DELAY, acceleration: 9, topSpeed: 8 },
+  back: { delay: OFFENCE_DELAY, acceleration: 14, topSpeed: 26 },
+  rusher: { delay: DEFENCE_DELAY, acceleration: 11, topSpeed: 17 },
+  linebacker: { delay: DEFENCE_DELAY, acceleration: 13, topSpeed: 23 },
+  secondary: { delay: DEFENCE_DELAY, acceleration: 14, topSpeed: 26 },
+} as const satisfies Record<string, Mover>;
+
+/** Seconds from the snap until the ball crosses the line, by tempo. */
+export const BALL_AT_LINE: Record<Tempo, number> = {
+  dive: 1.1, trap: 1.3, 'inside zone': 1.6, power: 1.8, counter: 1.8, duo: 1.8, down: 1.6,
+  'outside zone': 2.2, buck: 2.2, toss: 2.2, 'pin and pull': 2.2, pass: 2.2,
+};
+
+/** Speed of the carrier as he crosses the line, ft/s: a back who has just pressed and cut. */
+export const CARRIER_SPEED = 15;
+
+/** How near a defender must come to the ball to make the tackle, feet. */
+export const TACKLE_REACH = 3;
+
+/** Seconds from the snap until somebody has covered a straight distance (feet): constant acceleration up to his top speed. */
+export function timeToCover(distance: number, mover: Mover): number {
+  if (distance <= 0) return mover.delay;
+  const toTop = mover.topSpeed ** 2 / (2 * mover.acceleration);
+  if (distance <= toTop) return mover.delay + Math.sqrt((2 * distance) / mover.acceleration);
+  return mover.delay + mover.topSpeed / mover.acceleration + (distance - toTop) / mover.topSpeed;
+}

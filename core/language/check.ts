@@ -1,0 +1,111 @@
+import { error, warning, type Diagnostic } from '../diagnostics/diagnostic.ts';
+import { formationFromClauses, frontFromClauses } from './lineups/check-lineup.ts';
+import { sayHead } from './print.ts';
+import { readTree } from './read.ts';
+import type { Condition, Phrase, SchemeTree, Sentence, SlotValue } from './tree.ts';
+
+/** Everything wrong or doubtful in a `.chalk` text: what cannot be read, then what reads well and cannot be meant. */
+export function checkText(text: string): Diagnostic[] {
+  const { tree, diagnostics } = readTree(text);
+  if (!tree) return [...diagnostics];
+  if (tree.kind === 'scheme') return [...diagnostics, ...checkScheme(tree)];
+  return [...diagnostics, ...(tree.kind === 'front' ? frontFromClauses(tree) : formationFromClauses(tree))];
+}
+
+const REQUIRED = ['family', 'entry', 'track', 'tempo', 'cover'] as const;
+
+/** Checks a scheme that could be read. */
+export function checkScheme(tree: SchemeTree): Diagnostic[] {
+  const top = { line: 1, column: 1, endColumn: 1 };
+  const missing = REQUIRED.filter((key) => !tree.head.some((h) => h.key === key)).map((what) => error('scheme.head-missing', top, { what }));
+  if (tree.sheets.every((s) => s.sentences.length === 0)) missing.push(error('scheme.no-rules', top));
+  return [...missing, ...checkSheets(tree), ...checkDeclared(tree)];
+}
+
+const NO_OTHERWISE_NEEDED = new Set(['quarterback', 'left-by-design', 'every-lineman']);
+
+function checkSheets(tree: SchemeTree): Diagnostic[] {
+  const found: Diagnostic[] = [];
+  const everybody = tree.sheets.some((s) => s.heads.some((h) => h.word === 'every-lineman') && s.sentences.some((x) => x.when === null));
+  for (const sheet of tree.sheets) {
+    const always = sheet.sentences.findIndex((s) => s.when === null);
+    if (always >= 0) {
+      for (const late of sheet.sentences.slice(always + 1)) {
+        if (!canFail(sheet.sentences[always]!)) found.push(warning('scheme.unreachable', late.span, { line: sheet.sentences[always]!.span.line }));
+      }
+    }
+    for (const [i, sentence] of sheet.sentences.entries()) {
+      const twin = sheet.sentences.slice(0, i).find((s) => s.when && sentence.when && !canFail(s) && same(s.when, sentence.when));
+      if (twin) found.push(warning('scheme.unreachable', sentence.span, { line: twin.span.line }));
+      if (namesHim(sentence) && !sentenceFindsHim(sentence)) found.push(error('scheme.him', sentence.span));
+    }
+    const heads = sheet.heads.filter((h) => !NO_OTHERWISE_NEEDED.has(h.word) && isLineman(h));
+    if (always < 0 && heads.length && !everybody) found.push(warning('scheme.no-otherwise', sheet.span, { man: heads.map(sayHead).join(', ') }));
+  }
+  return [...found, ...checkPartners(tree)];
+}
+
+/** A sentence whose target may not be there falls through to the next one. */
+const canFail = (s: Sentence): boolean => s.actions.every((a) => a.block.slots.partner !== undefined || isFixed(a.block.slots.whom));
+const SECOND_LEVEL = new Set(['linebacker-count', 'far-linebacker', 'next-free-linebacker', 'free-linebacker-playside', 'free-overhang', 'mike', 'force']);
+const isFixed = (whom: SlotValue | undefined): boolean => isPhrase(whom) && !SECOND_LEVEL.has(whom.word) && whom.word !== 'him';
+const isPhrase = (value: SlotValue | undefined): value is Phrase => typeof value === 'object' && 'word' in value;
+const isLineman = (head: Phrase): boolean => {
+  const who = head.slots.who;
+  return isPhrase(who) && (who.word === 'centre' || (who.word === 'post' && (who.slots.post === 'tackle' || who.slots.post === 'guard')));
+};
+
+const strip = (value: unknown): string => JSON.stringify(value, (key, v: unknown) => (key === 'span' || key === 'comments' || key === 'trailing' ? undefined : v));
+const same = (a: unknown, b: unknown): boolean => strip(a) === strip(b);
+
+/** Partners who never agree: the man asked has no rules at all, or none that could put him on anybody's man. */
+function checkPartners(tree: SchemeTree): Diagnostic[] {
+  const found: Diagnostic[] = [];
+  const everybody = tree.sheets.some((s) => s.heads.some((h) => h.word === 'every-lineman'));
+  for (const sheet of tree.sheets) {
+    for (const sentence of sheet.sentences) {
+      for (const partner of sentence.actions.map((a) => a.block.slots.partner).filter(isPhrase)) {
+        if (everybody || partner.word === 'neighbour' || partner.word === 'me') continue;
+        const man = sayHead(partner);
+        const his = tree.sheets.filter((s) => s.heads.some((h) => isPhrase(h.slots.who) && same(h.slots.who, partner)));
+        if (his.length === 0) found.push(warning('scheme.partner-none', partner.span, { man }));
+        else if (!his.some((s) => s.sentences.some(blocksSomebodyUpFront))) {
+          found.push(warning('scheme.partner-never', partner.span, { man, asker: sheet.heads.map(sayHead).join(', ') }));
+        }
+      }
+    }
+  }
+  return found;
+}
+
+const blocksSomebodyUpFront = (s: Sentence): boolean => s.actions.some((a) => isPhrase(a.block.slots.whom) && !SECOND_LEVEL.has(a.block.slots.whom.word));
+
+function namesHim(sentence: Sentence): boolean {
+  const usesHim = (whom: SlotValue | undefined): boolean => isPhrase(whom) && whom.word === 'him';
+  return sentence.actions.some((a) => usesHim(a.block.slots.whom) || usesHim(a.then?.slots.whom));
+}
+
+const NAMES_NOBODY = new Set(['tag-on', 'look-is', 'in-the-game', 'front-is']);
+
+/** Whether the condition names a defender whenever it holds. */
+const sentenceFindsHim = (sentence: Sentence): boolean => sentence.when !== null && findsHim(sentence.when);
+
+function findsHim(condition: Condition): boolean {
+  switch (condition.op) {
+    case 'is': return !NAMES_NOBODY.has(condition.phrase.word);
+    case 'not': return false;
+    case 'and': return condition.parts.some(findsHim);
+    case 'or': return condition.parts.every(findsHim);
+  }
+}
+
+/** Tags, seats and looks that are declared and change nothing. */
+function checkDeclared(tree: SchemeTree): Diagnostic[] {
+  const text = strip([tree.sheets, tree.looks, tree.seats]);
+  const used = (slot: string, name: string): boolean => text.includes(`"${slot}":${JSON.stringify(name)}`);
+  return [
+    ...tree.tags.filter((t) => !used('tag', t.name)).map((t) => warning('scheme.tag-unused', t.span, { tag: t.name })),
+    ...tree.seats.filter((s) => !used('seat', s.name)).map((s) => warning('scheme.seat-unused', s.span, { seat: s.name })),
+    ...tree.looks.filter((l) => !used('look', l.name)).map((l) => warning('scheme.look-unused', l.span, { look: l.name })),
+  ];
+}

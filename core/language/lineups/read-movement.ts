@@ -1,0 +1,28 @@
+import type { Movement } from '../../model/movement.ts';
+import type { Side } from '../../model/side.ts';
+import type { Word } from './words.ts';
+
+const side = (text: string | undefined): Side | null => (text === 'left' || text === 'right' ? text : null);
+
+/** Reads a clause of movement, e.g. `slant right`, `W blitz A left`, `twist T RE`; `null` when the clause is none. */
+export function readMovement(words: readonly Word[]): Movement | null {
+  const [a, b, c, d, ...more] = words.map((w) => w.text);
+  if (more.length) return null;
+  if (a === 'pinch' && !b) return { kind: 'pinch' };
+  if (a === 'slant' && side(b) && !c) return { kind: 'slant', who: null, side: side(b)! };
+  if ((a === 'twist' || a === 'exchange') && b && c && !d) return { kind: a, first: b, second: c };
+  if (a && b === 'blitz' && (c === 'A' || c === 'B' || c === 'C' || c === 'D') && side(d)) return { kind: 'blitz', who: a, gap: c, side: side(d)! };
+  if (a && (b === 'slant' || b === 'loop' || b === 'scrape' || b === 'edge' || b === 'down') && side(c) && !d) return { kind: b, who: a, side: side(c)! };
+  return null;
+}
+
+/** The clause a movement is written as. */
+export function sayMovement(movement: Movement): string {
+  switch (movement.kind) {
+    case 'pinch': return 'pinch';
+    case 'slant': return `${movement.who ? `${movement.who} ` : ''}slant ${movement.side}`;
+    case 'twist': case 'exchange': return `${movement.kind} ${movement.first} ${movement.second}`;
+    case 'blitz': return `${movement.who} blitz ${movement.gap} ${movement.side}`;
+    default: return `${movement.who} ${movement.kind} ${movement.side}`;
+  }
+}

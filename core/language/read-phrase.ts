@@ -1,0 +1,157 @@
+import type { Span } from '../diagnostics/diagnostic.ts';
+import { WORDS } from '../vocabulary/index.ts';
+import type { LeafKind, PhraseKind, Saying } from '../vocabulary/word.ts';
+import { ARTICLES, isPhraseKind, KIND_NAMES, LEAVES, TEMPLATES, type Piece, type Template } from './templates.ts';
+import type { Token } from './tokens.ts';
+import type { Phrase, SlotValue } from './tree.ts';
+
+/** Names the scheme itself declares. */
+export interface Names {
+  readonly tag: ReadonlySet<string>;
+  readonly look: ReadonlySet<string>;
+  readonly seat: ReadonlySet<string>;
+}
+
+export interface Reading {
+  readonly phrase: Phrase;
+  /** A form that means the opposite was used. */
+  readonly denied: boolean;
+  readonly end: number;
+}
+
+/**
+ * Reads phrases out of one line of tokens by the vocabulary's templates. Every reading that fits is kept, longest first;
+ * the place that got furthest and what could have stood there make the error message.
+ */
+export class PhraseReader {
+  private readonly memo = new Map<string, Reading[]>();
+  furthest = 0;
+  expected = new Set<string>();
+
+  private readonly words: readonly string[];
+
+  /** `tracking` remembers what was expected where, for an error message; a reading that succeeds does without. */
+  constructor(readonly tokens: readonly Token[], private readonly names: Names, private readonly tracking: boolean) {
+    this.words = tokens.map((t) => (t.kind === 'quote' ? '"' : t.text.toLowerCase()));
+  }
+
+  /** Is this exact word (or mark) here? Remembers it as expected when it is not. */
+  isAt(position: number, text: string): boolean {
+    if (this.words[position] === text.toLowerCase()) return true;
+    this.expect(position, text);
+    return false;
+  }
+
+  expect(position: number, what: string): void {
+    if (!this.tracking) return;
+    if (position > this.furthest) {
+      this.furthest = position;
+      this.expected = new Set();
+    }
+    if (position === this.furthest) this.expected.add(what);
+  }
+
+  /** The longest reading of one kind of phrase from here. */
+  read(kind: PhraseKind, position: number): Reading | null {
+    return this.readAll(kind, position)[0] ?? null;
+  }
+
+  private readAll(kind: PhraseKind, position: number): Reading[] {
+    const key = `${kind}${position}`;
+    const known = this.memo.get(key);
+    if (known) return known;
+    this.memo.set(key, []);
+    const found: Reading[] = [];
+    const lead = ARTICLES.has(this.words[position] ?? '') ? this.words[position + 1] : this.words[position];
+    for (const template of TEMPLATES[kind]) {
+      if (!this.tracking && template.lead !== null && template.lead !== lead) continue;
+      for (const { end, slots } of this.fit(template.pieces, 0, position, {})) {
+        if (end > position) found.push(...this.withQualifiers(kind, this.phrase(kind, template, slots, position, end), template.denies, end));
+      }
+    }
+    if (this.tokens[position] === undefined || found.length === 0) this.expect(position, KIND_NAMES[kind]);
+    found.sort((a, b) => b.end - a.end);
+    this.memo.set(key, found);
+    return found;
+  }
+
+  private phrase(kind: PhraseKind, template: Template, slots: Record<string, SlotValue>, start: number, end: number): Phrase {
+    return { kind, word: template.word, form: template.form, slots, qualifiers: [], span: this.span(start, end) };
+  }
+
+  private withQualifiers(kind: PhraseKind, phrase: Phrase, denied: boolean, end: number): Reading[] {
+    const plain = { phrase, denied, end };
+    if (kind !== 'target') return [plain];
+    const more = this.readAll('qualifier', end)[0];
+    if (!more) return [plain];
+    const span = { ...phrase.span, endColumn: more.phrase.span.endColumn };
+    return [{ phrase: { ...phrase, qualifiers: [more.phrase], span }, denied, end: more.end }, plain];
+  }
+
+  /** Every way the pieces from `i` on fit the tokens from `position` on. */
+  private fit(pieces: readonly Piece[], i: number, position: number, slots: Record<string, SlotValue>): { end: number; slots: Record<string, SlotValue> }[] {
+    const piece = pieces[i];
+    if (!piece) return [{ end: position, slots }];
+    if (piece.is === 'word') {
+      const here = this.isAt(position, piece.text) ? this.fit(pieces, i + 1, position + 1, slots) : [];
+      return piece.article && here.length === 0 ? this.fit(pieces, i + 1, position, slots) : here;
+    }
+    if (piece.is === 'be') {
+      return this.isAt(position, 'is') || this.isAt(position, 'am') ? this.fit(pieces, i + 1, position + 1, slots) : [];
+    }
+    const filled = this.fillSlot(piece.kind, position)
+      .flatMap(({ value, end }) => this.fit(pieces, i + 1, end, { ...slots, [piece.name]: value }));
+    return piece.optional ? [...filled, ...this.fit(pieces, i + 1, position, slots)] : filled;
+  }
+
+  private fillSlot(kind: PhraseKind | LeafKind, position: number): { value: SlotValue; end: number }[] {
+    if (isPhraseKind(kind)) {
+      return [...this.readAll(kind, position).map((r) => ({ value: r.phrase, end: r.end })), ...this.subjectForm(kind, position)];
+    }
+    if (kind === 'shades') return this.fillList(kind, position);
+    const leaf = this.leafAt(kind, position);
+    return leaf ? [{ value: leaf.value, end: leaf.end }] : [];
+  }
+
+  /** "I" for me, "he" for him: the same phrase, said as a subject. */
+  private subjectForm(kind: PhraseKind, position: number): { value: SlotValue; end: number }[] {
+    const entry = Object.entries<Saying>(WORDS[kind]).find(([, w]) => w.subject && this.tokens[position]?.text.toLowerCase() === w.subject.toLowerCase());
+    if (!entry) return [];
+    return [{ value: { kind, word: entry[0], form: 0, slots: {}, qualifiers: [], span: this.span(position, position + 1) }, end: position + 1 }];
+  }
+
+  private fillList(kind: LeafKind, position: number): { value: SlotValue; end: number }[] {
+    const values: string[] = [];
+    let end = position;
+    for (let at = position; ;) {
+      const leaf = this.leafAt(kind, at);
+      if (!leaf) break;
+      values.push(leaf.value);
+      end = leaf.end;
+      if (this.tokens[end]?.text.toLowerCase() !== 'or') break;
+      at = end + 1;
+    }
+    return values.length ? [{ value: values, end }] : [];
+  }
+
+  private leafAt(kind: LeafKind, position: number): { value: string; end: number } | null {
+    const leaf = LEAVES[kind];
+    const token = this.tokens[position];
+    if (leaf.values) {
+      for (const [value, said] of Object.entries(leaf.values)) {
+        const words = said.split(' ');
+        if (words.every((w, k) => this.isAt(position + k, w))) return { value, end: position + words.length };
+      }
+      return null;
+    }
+    const declared = this.names[kind as keyof Names];
+    if (token?.kind === 'word' && declared.has(token.text)) return { value: token.text, end: position + 1 };
+    for (const name of declared) this.expect(position, name);
+    return null;
+  }
+
+  span(start: number, end: number): Span {
+    const first = this.tokens[start]!.span;
+    return { ...first, endColumn: this.tokens[Math.max(start, end - 1)]!.span.endColumn };
+  }
+}

@@ -1,0 +1,144 @@
+import { error, hasErrors, type Diagnostic, type Result } from '../diagnostics/diagnostic.ts';
+import { nearestWord } from '../diagnostics/nearest.ts';
+import { COVER_NAMES, ENTRIES, SchemeHeadSchema, TEMPOS, TRACKS, type SchemeHead } from '../model/scheme.ts';
+import type { Names } from './read-phrase.ts';
+import { readCondition, readList, readSentence } from './read-sentence.ts';
+import { endOf, readTokens, type SourceLine, type SourceText } from './tokens.ts';
+import type { Clause, HeadLine, LineupTree, LookLine, Remarks, SchemeTree, SeatLine, Sheet, TagLine, Tree } from './tree.ts';
+
+const HEAD_KEYS = Object.keys(SchemeHeadSchema.shape) as (keyof SchemeHead)[];
+const HEAD_VALUES: Partial<Record<keyof SchemeHead, readonly string[]>> = { entry: ENTRIES, track: TRACKS, tempo: TEMPOS, cover: COVER_NAMES };
+
+export interface ReadTree<T extends Tree = Tree> {
+  /** What could be read; `null` only when not even the header could. */
+  readonly tree: T | null;
+  readonly diagnostics: readonly Diagnostic[];
+}
+
+/**
+ * Reads a `.chalk` text. Never throws: every sentence that cannot be read becomes a diagnostic and the rest is still read.
+ *
+ * @example readTree('scheme dive "Dive"').tree?.kind // => 'scheme'
+ */
+export function readTree(text: string): ReadTree {
+  const source = readTokens(text);
+  const diagnostics = [...source.diagnostics];
+  const header = source.lines[0];
+  if (!header) return { tree: null, diagnostics: [...diagnostics, error('text.empty', { line: 1, column: 1, endColumn: 1 })] };
+  const [kind, id, name] = header.tokens;
+  if (!kind || !['formation', 'front', 'scheme'].includes(kind.text) || id?.kind !== 'word' || name?.kind !== 'quote' || header.tokens.length > 3) {
+    return { tree: null, diagnostics: [...diagnostics, error('text.header', kind?.span ?? endOf(header), { found: `"${header.raw.trim()}"` })] };
+  }
+  const base = { id: id.text, name: name.text, ...remarks(header), closing: source.closing };
+  const body = source.lines.slice(1);
+  const tree = kind.text === 'scheme' ? { kind: 'scheme' as const, ...base, ...readBody(body, diagnostics) }
+    : { kind: kind.text as LineupTree['kind'], ...base, clauses: readClauses(body) };
+  return { tree, diagnostics };
+}
+
+/** As `readTree`, but only a text without errors of the kind asked for is a value. */
+export function readDocument<K extends Tree['kind']>(text: string, kind: K): Result<Extract<Tree, { kind: K }>> {
+  const { tree, diagnostics } = readTree(text);
+  const all = [...diagnostics];
+  if (tree && tree.kind !== kind) all.push(error('text.header', { line: 1, column: 1, endColumn: 1 }, { found: `"${tree.kind}"` }));
+  if (!tree || hasErrors(all)) return { ok: false, diagnostics: all };
+  return { ok: true, value: tree as Extract<Tree, { kind: K }>, diagnostics: all };
+}
+
+const remarks = (line: SourceLine): Remarks => ({ comments: line.comments, trailing: line.trailing });
+const spanOf = (line: SourceLine) => ({ line: line.number, column: line.tokens[0]?.span.column ?? 1, endColumn: endOf(line).column });
+
+const readClauses = (lines: SourceText['lines']): Clause[] =>
+  lines.map((line) => ({ text: line.raw.trim(), span: spanOf(line), ...remarks(line) }));
+
+type Body = Pick<SchemeTree, 'head' | 'tags' | 'seats' | 'looks' | 'sheets'>;
+
+function readBody(lines: SourceText['lines'], diagnostics: Diagnostic[]): Body {
+  const names = declaredNames(lines);
+  const head: HeadLine[] = [];
+  const tags: TagLine[] = [];
+  const seats: SeatLine[] = [];
+  const looks: LookLine[] = [];
+  const sheets: (Sheet & { sentences: Sheet['sentences'][number][] })[] = [];
+  let sheet: (typeof sheets)[number] | null = null;
+  let lost = false;
+  for (const line of lines) {
+    const word = line.tokens[0]?.text;
+    if (word === undefined) continue;
+    if (line.indented) {
+      if (!sheet && !lost) diagnostics.push(error('text.indent', spanOf(line)));
+      const sentence = readSentence(line, names, diagnostics);
+      if (sentence && sheet) sheet.sentences.push(sentence);
+      continue;
+    }
+    sheet = null;
+    lost = false;
+    if (HEAD_KEYS.includes(word as keyof SchemeHead)) readHead(line, word as keyof SchemeHead, head, diagnostics);
+    else if (word === 'tag') pushIf(tags, readTag(line, diagnostics));
+    else if (word === 'seat') pushIf(seats, readSeat(line, names, diagnostics));
+    else if (word === 'look') pushIf(looks, readLook(line, names, diagnostics));
+    else {
+      const heads = readList(line, 0, 'group', ',', names, diagnostics);
+      lost = heads === null;
+      if (heads) sheets.push(sheet = { heads, sentences: [], span: spanOf(line), ...remarks(line) });
+    }
+  }
+  return { head, tags, seats, looks, sheets };
+}
+
+function pushIf<T>(list: T[], item: T | null): void {
+  if (item) list.push(item);
+}
+
+/** Names are collected first, so that a sentence may use what a later line declares. */
+function declaredNames(lines: SourceText['lines']): Names {
+  const of = (keyword: string): Set<string> => new Set(lines
+    .filter((l) => !l.indented && l.tokens[0]?.text === keyword && l.tokens[1]?.kind === 'word').map((l) => l.tokens[1]!.text));
+  return { tag: of('tag'), look: of('look'), seat: of('seat') };
+}
+
+function readHead(line: SourceLine, key: keyof SchemeHead, head: HeadLine[], diagnostics: Diagnostic[]): void {
+  const value = line.raw.trim().slice(key.length).trim().replace(/\s+/g, ' ');
+  const options = HEAD_VALUES[key];
+  if (head.some((h) => h.key === key)) return void diagnostics.push(error('scheme.twice', spanOf(line), { what: key }));
+  if (value === '') return void diagnostics.push(error('text.expected', endOf(line), { expected: `the ${key}`, found: 'the end of the line' }));
+  if (options && !options.includes(value)) {
+    const near = nearestWord(value, options);
+    const params = { what: `the ${key}`, options: options.map((o) => `"${o}"`).join(', '), found: `"${value}"` };
+    const span = line.tokens[1]?.span ?? spanOf(line);
+    diagnostics.push(near ? error('scheme.head-value-near', span, { ...params, near }) : error('scheme.head-value', span, params));
+    return;
+  }
+  head.push({ key, value, span: spanOf(line), ...remarks(line) });
+}
+
+function readTag(line: SourceLine, diagnostics: Diagnostic[]): TagLine | null {
+  const [, name, ...rest] = line.tokens;
+  const on = rest[0]?.kind === 'word' && rest[0].text === 'on';
+  const says = rest[on ? 1 : 0];
+  if (name?.kind !== 'word' || says?.kind !== 'quote' || rest.length > (on ? 2 : 1)) {
+    diagnostics.push(error('text.expected', name?.span ?? endOf(line), { expected: 'tag NAME "what it does"', found: `"${line.raw.trim()}"` }));
+    return null;
+  }
+  return { name: name.text, on, says: says.text, span: spanOf(line), ...remarks(line) };
+}
+
+function readSeat(line: SourceLine, names: Names, diagnostics: Diagnostic[]): SeatLine | null {
+  const [, name, equals] = line.tokens;
+  if (name?.kind !== 'word' || equals?.text !== '=') {
+    diagnostics.push(error('text.expected', equals?.span ?? endOf(line), { expected: 'seat NAME = a man or another man', found: `"${line.raw.trim()}"` }));
+    return null;
+  }
+  const choices = readList(line, 3, 'man', 'or', names, diagnostics);
+  return choices && { name: name.text, choices, span: spanOf(line), ...remarks(line) };
+}
+
+function readLook(line: SourceLine, names: Names, diagnostics: Diagnostic[]): LookLine | null {
+  const [, name, colon] = line.tokens;
+  if (name?.kind !== 'word' || colon?.text !== ':') {
+    diagnostics.push(error('text.expected', colon?.span ?? endOf(line), { expected: 'look NAME: a condition', found: `"${line.raw.trim()}"` }));
+    return null;
+  }
+  const when = readCondition(line, 3, names, diagnostics);
+  return when && { name: name.text, when, span: spanOf(line), ...remarks(line) };
+}

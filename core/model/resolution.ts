@@ -1,0 +1,68 @@
+import * as z from 'zod';
+import { SideSchema } from './side.ts';
+import { IdentificationSchema } from './identification.ts';
+
+export const PointSchema = z.object({ x: z.number(), y: z.number() });
+export const VerdictSchema = z.enum(['sound', 'at risk', 'broken']);
+export const DefenderStatusSchema = z.enum(['single', 'double', 'triple', 'read', 'left', 'free']);
+
+export const StepSchema = z.object({ kind: z.string(), foot: SideSchema });
+
+export const PassedOverSchema = z.object({ line: z.number(), sentence: z.string(), reason: z.string() });
+
+export const AssignmentSchema = z.object({
+  blocker: z.string(),
+  /** One of the block ids. */
+  block: z.string(),
+  target: z.string().nullable(),
+  partners: z.array(z.string()),
+  next: z.string().nullable(),
+  pull: z.boolean(),
+  /** How much help a pair gives: both men on him, or one hand on the way by. */
+  help: z.enum(['full', 'hand']).nullable(),
+  /** Feet, field frame, from where he stands to where he finishes. */
+  path: z.array(PointSchema),
+  step: StepSchema,
+  aim: z.string(),
+  eyes: z.string(),
+  call: z.string().nullable(),
+  /** What he does if the picture moves. */
+  followUps: z.array(z.string()),
+  because: z.object({ sentence: z.string(), line: z.number(), passedOver: z.array(PassedOverSchema) }),
+});
+
+export const DefenderOutcomeSchema = z.object({
+  id: z.string(), status: DefenderStatusSchema, by: z.array(z.string()), because: z.string().nullable(),
+});
+
+export const LineCallSchema = z.object({ from: z.string(), to: z.string(), word: z.string(), meaning: z.string() });
+
+export const ProblemSchema = z.object({
+  code: z.string(), severity: z.enum(['broken', 'risk']), who: z.array(z.string()),
+  /** Lines of the sentences involved. */
+  lines: z.array(z.number()),
+  message: z.string(),
+});
+
+/** A scheme worked out against one front. */
+export const ResolutionSchema = z.object({
+  scheme: z.string(),
+  side: SideSchema,
+  tags: z.array(z.string()),
+  verdict: VerdictSchema,
+  identification: IdentificationSchema,
+  assignments: z.array(AssignmentSchema),
+  defenders: z.array(DefenderOutcomeSchema),
+  calls: z.array(LineCallSchema),
+  problems: z.array(ProblemSchema),
+  /** Seen and judged no problem: "W cannot arrive". */
+  notes: z.array(z.string()),
+  /** Where the ball is to go and when it crosses the line: feet, field frame; seconds. */
+  attack: z.object({ x: z.number(), time: z.number(), gap: z.string() }),
+});
+export type Resolution = z.infer<typeof ResolutionSchema>;
+export type Assignment = z.infer<typeof AssignmentSchema>;
+export type Problem = z.infer<typeof ProblemSchema>;
+export type LineCall = z.infer<typeof LineCallSchema>;
+export type Verdict = z.infer<typeof VerdictSchema>;
+export type DefenderStatus = z.infer<typeof DefenderStatusSchema>;

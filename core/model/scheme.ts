@@ -1,0 +1,23 @@
+import * as z from 'zod';
+
+/** Where a run is to cross the line. */
+export const ENTRIES = ['playside A gap', 'playside B gap', 'playside C gap', 'playside D gap', 'outside', 'backside A gap'] as const;
+/** How the men move: what counts as too far, and which way feet go first. */
+export const TRACKS = ['zone', 'wide zone', 'gap', 'man', 'pass'] as const;
+/** When the ball reaches the line; the times are in kinematics. */
+export const TEMPOS = ['dive', 'trap', 'inside zone', 'power', 'counter', 'duo', 'down', 'outside zone', 'buck', 'toss', 'pin and pull', 'pass'] as const;
+/** The scheme's definition of "covered". */
+export const COVER_NAMES = ['shoulders', 'playside region', 'playside region, head-up is mine'] as const;
+
+export const SchemeHeadSchema = z.object({
+  family: z.string().min(1),
+  school: z.string().nullable(),
+  entry: z.enum(ENTRIES),
+  track: z.enum(TRACKS),
+  tempo: z.enum(TEMPOS),
+  cover: z.enum(COVER_NAMES),
+  note: z.string().nullable(),
+});
+export type SchemeHead = z.infer<typeof SchemeHeadSchema>;
+export type Entry = SchemeHead['entry'];
+export type Tempo = SchemeHead['tempo'];

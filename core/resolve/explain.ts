@@ -1,0 +1,84 @@
+import { sayPhrase, saySentence } from '../language/print.ts';
+import { mirrorPoint, type Point } from '../geometry/vec.ts';
+import type { Assignment, Resolution } from '../model/resolution.ts';
+import type { Side } from '../model/side.ts';
+import { BLOCKS } from '../vocabulary/index.ts';
+import { NOBODY, type Scene } from '../vocabulary/scene.ts';
+import type { CallWords } from '../vocabulary/call-words.ts';
+import { whyNot, type CompiledSentence } from './compile.ts';
+import { callOf } from './line-calls.ts';
+import type { ManOutcome, Outcome } from './outcome.ts';
+import { footOf, pathOf } from './paths.ts';
+
+/** Every man's assignment with its path, technique and reasons, from the decision record; back in the field frame. */
+export function explainAssignments(outcome: Outcome, side: Side, attack: number, words: CallWords): Assignment[] {
+  const { scene } = outcome.settled;
+  const turn = (p: Point): Point => {
+    const back = side === 'right' ? p : mirrorPoint(p);
+    return { x: round(back.x), y: round(back.y) };
+  };
+  const ids = (who: readonly number[]): string[] => who.map((m) => scene.men[m]!.id);
+  const foe = (d: number): string | null => (d === NOBODY ? null : scene.defenders[d]!.id);
+  return outcome.men.map((plan) => {
+    const { technique } = BLOCKS[plan.block];
+    const call = callOf(scene, plan);
+    return {
+      blocker: scene.men[plan.man]!.id, block: plan.block, target: foe(plan.target), partners: ids(plan.partners), next: foe(plan.next),
+      pull: plan.pull, help: plan.help,
+      path: pathOf(scene, plan, attack).map(turn),
+      step: { kind: technique.step, foot: footOf(scene, plan, side) },
+      aim: technique.aim, eyes: technique.eyes,
+      call: call ? words[call] : null,
+      followUps: followUpsOf(outcome, plan),
+      because: reasonsOf(outcome, plan),
+    };
+  });
+}
+
+const round = (value: number): number => Math.round(value * 100) / 100 + 0;
+
+function followUpsOf({ settled }: Outcome, plan: ManOutcome): string[] {
+  if (plan.sentence < 0) return [];
+  return settled.sheets[plan.man]![plan.sentence]!.sentence.followUps.map((f) => `if ${sayPhrase(f.event)}: ${sayPhrase(f.reaction)}`);
+}
+
+/** The sentence that fired, and why every one before it did not. */
+function reasonsOf({ settled }: Outcome, plan: ManOutcome): Assignment['because'] {
+  const sheet = settled.sheets[plan.man]!;
+  const upTo = plan.sentence < 0 ? sheet.length : plan.sentence;
+  const passedOver = sheet.slice(0, upTo).map((s, i) => ({ line: s.line, sentence: say(s), reason: whyPassed(settled.scene, plan.man, s, settled.refusals[plan.man]!.get(i)) }));
+  if (plan.sentence < 0) return { sentence: 'No sentence stands: he takes the nearest man.', line: 0, passedOver };
+  return { sentence: say(sheet[plan.sentence]!), line: sheet[plan.sentence]!.line, passedOver };
+}
+
+const say = (s: CompiledSentence): string => saySentence(s.sentence, s.first);
+
+function whyPassed(scene: Scene, man: number, sentence: CompiledSentence, partner: number | undefined): string {
+  if (partner !== undefined) {
+    const mate = scene.proposals[partner]!;
+    const busy = mate.target === NOBODY ? 'is called away' : `blocks ${scene.defenders[mate.target]!.id}`;
+    return `${scene.men[partner]!.id} ${busy}, so nobody helps`;
+  }
+  scene.him = NOBODY;
+  if (sentence.when && !sentence.when(scene, man)) {
+    scene.him = NOBODY;
+    return whyNot(sentence.sentence.when!, scene, man);
+  }
+  return 'nobody is there to take';
+}
+
+/** Every defender's status, in lateral order, with who has him. */
+export function explainDefenders(outcome: Outcome): Resolution['defenders'] {
+  const { scene } = outcome.settled;
+  return scene.defenders.map((d) => {
+    const { status, by } = outcome.defenders[d.index]!;
+    return { id: d.id, status, by: by.map((m) => scene.men[m]!.id), because: sayStatus(scene, outcome, d.index, status) };
+  });
+}
+
+function sayStatus(scene: Scene, outcome: Outcome, defender: number, status: Resolution['defenders'][number]['status']): string | null {
+  if (status !== 'read' && status !== 'left') return null;
+  const rule = scene.men.find((m) => (m.kind === 'quarterback-read' || m.kind === 'design')
+    && (scene.proposals[m.index]!.target === defender || scene.proposals[m.index]!.all.includes(defender)));
+  return rule ? say(outcome.settled.sheets[rule.index]![scene.proposals[rule.index]!.sentence]!) : null;
+}

@@ -1,0 +1,90 @@
+import { SHADE } from '../geometry/tolerances.ts';
+import { identify } from '../identify/identify.ts';
+import { attackOf } from '../kinematics/attack.ts';
+import { BALL_AT_LINE } from '../kinematics/speeds.ts';
+import { lineOf, type Formation } from '../model/formation.ts';
+import type { Front } from '../model/front.ts';
+import type { Overrides } from '../model/identification.ts';
+import type { Resolution } from '../model/resolution.ts';
+import { SHIPPED_SETTINGS, type Settings } from '../model/settings.ts';
+import { signOf, type Side } from '../model/side.ts';
+import { SHIPPED_CALL_WORDS, type CallWords } from '../vocabulary/call-words.ts';
+import type { CompiledScheme } from './compile.ts';
+import { explainAssignments, explainDefenders } from './explain.ts';
+import { judge } from './judge.ts';
+import { lineCalls } from './line-calls.ts';
+import { settleOutcome, type Outcome } from './outcome.ts';
+import { setScene } from './set-scene.ts';
+import { settleFirstLevel } from './settle.ts';
+
+export interface Call {
+  readonly side: Side;
+  /** Tags called; those a scheme has on by default count unless named in `without`. */
+  readonly tags?: readonly string[];
+  readonly without?: readonly string[];
+  readonly settings?: Settings;
+  readonly overrides?: Overrides;
+  readonly words?: CallWords;
+}
+
+/** Tags in force: the scheme's defaults, then what was called. */
+export function tagsInForce(scheme: CompiledScheme, call: Pick<Call, 'tags' | 'without'>): ReadonlySet<string> {
+  const on = scheme.tags.filter((t) => t.on).map((t) => t.name).concat(call.tags ?? []);
+  return new Set(on.filter((t) => !(call.without ?? []).includes(t)));
+}
+
+/** Who does what, as a compact decision record; the fast half of `resolve`. */
+export function settleScheme(scheme: CompiledScheme, formation: Formation, front: Front, call: Call): Outcome {
+  const identification = identify(formation, front, { side: call.side, settings: call.settings, overrides: call.overrides });
+  const scene = setScene(scheme, formation, front, call.side, tagsInForce(scheme, call), identification);
+  return settleOutcome(settleFirstLevel(scheme, scene));
+}
+
+/**
+ * Works a scheme out against one front: assignments, reasons, calls, verdict. Places in feet, field frame.
+ * Pure and deterministic: mirroring everything mirrors the answer, and the order of the defenders does not matter.
+ */
+export function resolve(scheme: CompiledScheme, formation: Formation, front: Front, call: Call): Resolution {
+  const settings = call.settings ?? SHIPPED_SETTINGS;
+  const outcome = settleScheme(scheme, formation, front, call);
+  const sign = signOf(call.side);
+  const noses = lineOf(formation).map((m) => (m.x === 0 ? 0 : m.x * sign)).sort((a, b) => a - b);
+  const attack = attackOf(scheme.head.entry, noses, SHADE);
+  const words = call.words ?? SHIPPED_CALL_WORDS;
+  const { verdict, problems, notes } = judge(scheme, outcome, attack, settings);
+  return {
+    scheme: scheme.tree.id, side: call.side, tags: [...tagsInForce(scheme, call)], verdict,
+    identification: identify(formation, front, {
+      side: call.side, settings, overrides: call.overrides, scheme: numbersOf(scheme, outcome, formation, attack.x),
+    }),
+    assignments: inLineOrder(explainAssignments(outcome, call.side, attack.x, words), formation),
+    defenders: explainDefenders(outcome),
+    calls: lineCalls(outcome, words),
+    problems, notes,
+    attack: { x: attack.x === 0 ? 0 : attack.x * sign, time: BALL_AT_LINE[scheme.head.tempo], gap: scheme.head.entry },
+  };
+}
+
+/** As the offence stands: left to right on the line, then everybody else. */
+function inLineOrder(assignments: Resolution['assignments'], formation: Formation): Resolution['assignments'] {
+  const line = lineOf(formation).map((m) => m.id);
+  const place = (id: string): number => { const at = line.indexOf(id); return at < 0 ? line.length : at; };
+  const x = (id: string): number => formation.men.find((m) => m.id === id)?.x ?? 0;
+  return [...assignments].sort((a, b) => place(a.blocker) - place(b.blocker) || x(a.blocker) - x(b.blocker));
+}
+
+function numbersOf(scheme: CompiledScheme, outcome: Outcome, formation: Formation, attack: number) {
+  const { scene } = outcome.settled;
+  const blockers = outcome.men.map((m) => scene.men[m.man]!.id);
+  const spareMen = formation.men.filter((m) => !blockers.includes(m.id));
+  const spare = new Set<'wrapper' | 'insert' | 'receiver'>();
+  for (const man of spareMen) {
+    if (man.kind === 'hback' || man.kind === 'fullback') spare.add('insert');
+    if (man.kind === 'fullback' || man.kind === 'back') spare.add('wrapper');
+    if (man.kind === 'wide' || man.kind === 'slot') spare.add('receiver');
+  }
+  return {
+    blockers, spare: [...spare], attack,
+    reads: outcome.defenders.filter((d) => d.status === 'read' || d.status === 'left').length,
+  };
+}

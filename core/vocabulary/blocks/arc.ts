@@ -1,0 +1,12 @@
+import type { BlockWord } from '../word.ts';
+
+export const arc: BlockWord = {
+  name: 'Arc',
+  says: ['arc to {whom:target}'],
+  help: 'Release outside around the end to the man who turns the play in.',
+  pulls: false,
+  role: 'block',
+  course: 'behind-the-line',
+  technique: { step: 'open', foot: 'far', aim: 'outside number', eyes: 'the force' },
+  call: null,
+};

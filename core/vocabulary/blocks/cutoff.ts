@@ -1,0 +1,12 @@
+import type { BlockWord } from '../word.ts';
+
+export const cutoff: BlockWord = {
+  name: 'Cut off',
+  says: ['cut off {whom:target}'],
+  help: 'Get between him and the ball: he may not run down the play.',
+  pulls: false,
+  role: 'block',
+  course: 'flat-then-up',
+  technique: { step: 'bucket', foot: 'playside', aim: 'playside armpit', eyes: 'the next man in' },
+  call: null,
+};

@@ -1,0 +1,12 @@
+import type { BlockWord } from '../word.ts';
+
+export const fan: BlockWord = {
+  name: 'Fan',
+  says: ['fan {whom:target}'],
+  help: 'Step out on the man outside and keep him outside.',
+  pulls: false,
+  role: 'block',
+  course: 'straight',
+  technique: { step: 'kick', foot: 'near', aim: 'outside number', eyes: 'the man outside' },
+  call: null,
+};

@@ -1,0 +1,12 @@
+import type { BlockWord } from '../word.ts';
+
+export const help: BlockWord = {
+  name: 'Help',
+  says: ['help {partner:man} on {whom:target}'],
+  help: 'Help the partner who owns him, then go on.',
+  pulls: false,
+  role: 'pair',
+  course: 'straight',
+  technique: { step: 'lead', foot: 'near', aim: 'near hip, one hand', eyes: 'the linebacker' },
+  call: 'pair',
+};

@@ -1,0 +1,12 @@
+import type { BlockWord } from '../word.ts';
+
+export const kick: BlockWord = {
+  name: 'Kick',
+  says: ['kick {whom:target}'],
+  help: 'Off the ball and across: inside-out, turn him out.',
+  pulls: false,
+  role: 'block',
+  course: 'straight',
+  technique: { step: 'lead', foot: 'near', aim: 'inside number', eyes: 'the end man' },
+  call: null,
+};

@@ -1,0 +1,12 @@
+import type { BlockWord } from '../word.ts';
+
+export const lead: BlockWord = {
+  name: 'Lead',
+  says: ['lead for {whom:target}'],
+  help: 'From the backfield through the hole onto the first man the rule names.',
+  pulls: false,
+  role: 'block',
+  course: 'climb',
+  technique: { step: 'lead', foot: 'near', aim: 'inside number', eyes: 'through the hole' },
+  call: null,
+};

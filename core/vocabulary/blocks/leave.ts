@@ -1,0 +1,12 @@
+import type { BlockWord } from '../word.ts';
+
+export const leaveHim: BlockWord = {
+  name: 'Leave',
+  says: ['leave {whom:target}'],
+  help: 'Nobody blocks him, by design.',
+  pulls: false,
+  role: 'leave',
+  course: 'none',
+  technique: { step: 'none', foot: 'near', aim: 'none', eyes: 'none' },
+  call: null,
+};

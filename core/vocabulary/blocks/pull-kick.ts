@@ -1,0 +1,12 @@
+import type { BlockWord } from '../word.ts';
+
+export const pullKick: BlockWord = {
+  name: 'Pull and kick',
+  says: ['pull and kick {whom:target}'],
+  help: 'Pull flat, then uphill, and turn him out.',
+  pulls: true,
+  role: 'block',
+  course: 'behind-the-line',
+  technique: { step: 'open', foot: 'playside', aim: 'inside-out, inside number', eyes: 'the end man' },
+  call: null,
+};

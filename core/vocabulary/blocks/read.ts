@@ -1,0 +1,12 @@
+import type { BlockWord } from '../word.ts';
+
+export const readHim: BlockWord = {
+  name: 'Read',
+  says: ['read {whom:target}'],
+  help: 'Nobody blocks him: the quarterback reads him.',
+  pulls: false,
+  role: 'read',
+  course: 'none',
+  technique: { step: 'none', foot: 'near', aim: 'none', eyes: 'the read man' },
+  call: null,
+};

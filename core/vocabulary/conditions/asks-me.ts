@@ -1,0 +1,22 @@
+import { nameHim } from '../finding.ts';
+import { NOBODY } from '../scene.ts';
+import type { ConditionWord } from '../word.ts';
+
+export const asksMe: ConditionWord = {
+  says: ['{who:man!} asks me for help'],
+  denies: ['{who:man!} asks nobody for help'],
+  help: 'His own rule is a double team with me; "him" is then the man he wants doubled.',
+  test: (slots) => {
+    const who = slots.man('who');
+    return (scene, me) => {
+      const man = who(scene, me);
+      const his = man === NOBODY ? null : scene.proposals[man]!;
+      return his !== null && his.pairs && his.partner === me && nameHim(scene, his.target);
+    };
+  },
+  why: (slots) => (scene, me, holds) => {
+    const man = slots.man('who')(scene, me);
+    if (man === NOBODY) return 'there is no such man in this formation';
+    return `${scene.men[man]!.id} ${holds ? 'asks me' : 'does not ask me'}`;
+  },
+};

@@ -1,0 +1,30 @@
+import { NOBODY } from '../scene.ts';
+import { nameHim, standsTo } from '../finding.ts';
+import type { ConditionWord } from '../word.ts';
+
+export const covered: ConditionWord = {
+  says: ['{who:man!} be covered [{how:shades}]'],
+  denies: ['{who:man!} be uncovered', '{who:man!} be not covered [{how:shades}]'],
+  help: 'Somebody on the line is his man by the scheme’s own definition of covered; a shade narrows it to where that man stands.',
+  test: (slots) => {
+    const who = slots.man('who');
+    const how = slots.has('how') ? slots.list('how') : null;
+    return (scene, me) => {
+      const man = who(scene, me);
+      const his = man === NOBODY ? undefined : scene.cover.men[man]?.[0];
+      if (his === undefined) return false;
+      if (how && !standsTo(scene, his, man).some((s) => how.includes(s))) return false;
+      return nameHim(scene, his);
+    };
+  },
+  why: (slots) => (scene, me, holds) => {
+    const man = slots.man('who')(scene, me);
+    if (man === NOBODY) return 'there is no such man in this formation';
+    const his = scene.cover.men[man]?.[0];
+    const name = man === me ? 'I' : scene.men[man]!.id;
+    const be = man === me ? 'am' : 'is';
+    if (his === undefined) return `${name} ${be} not covered`;
+    const where = standsTo(scene, his, man)[0];
+    return holds ? `${name} ${be} covered by ${scene.defenders[his]!.id}` : `${scene.defenders[his]!.id} stands ${where} of ${name === 'I' ? 'me' : name}`;
+  },
+};

@@ -1,0 +1,13 @@
+import type { ConditionWord } from '../word.ts';
+
+export const frontIs: ConditionWord = {
+  says: ['the front is {family:family}'],
+  denies: ['the front is not {family:family}'],
+  help: 'The family of the front, or one of its sub-names: open, odd, even, bear, goal-line, over, under, double-three, tite, stack, five-man.',
+  test: (slots) => {
+    const word = slots.text('family').replace('-line', ' line').replace('double-', 'double ');
+    return (scene) => scene.identification.family.name === word
+      || (scene.identification.family.subNames as readonly string[]).includes(word);
+  },
+  why: () => (scene) => `the front is ${[scene.identification.family.name, ...scene.identification.family.subNames].join(', ')}`,
+};

@@ -1,0 +1,25 @@
+import { fillsGap } from '../../identify/line.ts';
+import { nameHim } from '../finding.ts';
+import { NOBODY } from '../scene.ts';
+import type { ConditionWord } from '../word.ts';
+
+export const gapFilled: ConditionWord = {
+  says: ['{gap:gap} is filled', 'a man is in {gap:gap}'],
+  denies: ['{gap:gap} is open', 'nobody is in {gap:gap}'],
+  help: 'A first-level nose stands strictly between the two neighbours and is head-up on neither.',
+  test: (slots) => {
+    const gap = slots.gap('gap');
+    return (scene, me) => {
+      const edges = gap(scene, me);
+      if (!edges) return false;
+      const inside = scene.first.find((d) => fillsGap(scene.defenders[d]!.x, edges.lo, edges.hi));
+      return nameHim(scene, inside ?? NOBODY);
+    };
+  },
+  why: (slots) => (scene, me, holds) => {
+    const edges = slots.gap('gap')(scene, me);
+    if (!edges) return 'there is no such gap in this line';
+    const inside = scene.first.filter((d) => fillsGap(scene.defenders[d]!.x, edges.lo, edges.hi));
+    return holds ? `${inside.map((d) => scene.defenders[d]!.id).join(', ')} stands in that gap` : 'nobody stands in that gap';
+  },
+};

@@ -1,0 +1,16 @@
+import { NOBODY } from '../scene.ts';
+import type { ConditionWord } from '../word.ts';
+
+export const inTheGame: ConditionWord = {
+  says: ['{who:man!} be in the game'],
+  denies: ['{who:man!} be not in the game'],
+  help: 'This formation has such a man.',
+  test: (slots) => {
+    const who = slots.man('who');
+    return (scene, me) => who(scene, me) !== NOBODY;
+  },
+  why: (slots) => (scene, me, holds) => {
+    const man = slots.man('who')(scene, me);
+    return holds && man >= 0 ? `${scene.men[man]!.id} is in the game` : 'this formation has no such man';
+  },
+};

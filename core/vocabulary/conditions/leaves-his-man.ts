@@ -1,0 +1,26 @@
+import { nameHim } from '../finding.ts';
+import { NOBODY } from '../scene.ts';
+import type { ConditionWord } from '../word.ts';
+
+export const leavesHisMan: ConditionWord = {
+  says: ['{who:man!} leaves his man'],
+  denies: ['{who:man!} keeps his man'],
+  help: 'He is covered, but his rule sends him to somebody else; "him" is the man he leaves.',
+  test: (slots) => {
+    const who = slots.man('who');
+    return (scene, me) => {
+      const man = who(scene, me);
+      if (man === NOBODY) return false;
+      const his = scene.cover.men[man]?.[0];
+      const proposal = scene.proposals[man]!;
+      if (his === undefined || proposal.sentence < 0 || proposal.target === his) return false;
+      return nameHim(scene, his);
+    };
+  },
+  why: (slots) => (scene, me, holds) => {
+    const man = slots.man('who')(scene, me);
+    if (man === NOBODY) return 'there is no such man in this formation';
+    if (scene.cover.men[man]?.[0] === undefined) return `${scene.men[man]!.id} has no man to leave`;
+    return `${scene.men[man]!.id} ${holds ? 'leaves his man' : 'stays on his man'}`;
+  },
+};

@@ -1,0 +1,22 @@
+import { always, hasOwner, nameHim } from '../finding.ts';
+import { NOBODY } from '../scene.ts';
+import type { ConditionWord } from '../word.ts';
+
+export const nobodyElseHas: ConditionWord = {
+  says: ['nobody else has {whom:target}'],
+  denies: ['somebody else has {whom:target}'],
+  help: 'No other man’s rule takes that defender first.',
+  test: (slots) => {
+    const whom = slots.target('whom');
+    return (scene, me) => {
+      const found = whom.seek(scene, me, always);
+      return found !== NOBODY && !hasOwner(scene, me, found) && nameHim(scene, found);
+    };
+  },
+  why: (slots) => (scene, me) => {
+    const found = slots.target('whom').seek(scene, me, always);
+    if (found === NOBODY) return 'there is no such defender';
+    const owner = scene.proposals.findIndex((p, man) => man !== me && p.target === found);
+    return owner >= 0 ? `${scene.men[owner]!.id} has ${scene.defenders[found]!.id}` : `nobody else has ${scene.defenders[found]!.id}`;
+  },
+};

@@ -1,0 +1,8 @@
+import type { ManWord } from '../word.ts';
+
+export const me: ManWord = {
+  says: ['me'],
+  subject: 'I',
+  help: 'The man this rule belongs to.',
+  find: () => (_scene, self) => self,
+};

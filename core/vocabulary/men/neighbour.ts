@@ -1,0 +1,11 @@
+import { neighbourOf } from '../finding.ts';
+import type { ManWord } from '../word.ts';
+
+export const neighbour: ManWord = {
+  says: ['my {dir:dir} neighbour'],
+  help: 'The man next to me on the line: inside is toward the ball.',
+  find: (slots) => {
+    const dir = slots.text('dir');
+    return (scene, self) => neighbourOf(scene, self, dir);
+  },
+};

@@ -1,0 +1,13 @@
+import type { ManWord } from '../word.ts';
+
+export const myRegion: ManWord = {
+  says: ['my region'],
+  help: 'The part of the line that is mine by the scheme’s cover.',
+  find: () => (_scene, self) => self,
+};
+
+export const regionOf: ManWord = {
+  says: ['the region of {who:man}'],
+  help: 'The part of the line that is that man’s by the scheme’s cover.',
+  find: (slots) => slots.man('who'),
+};

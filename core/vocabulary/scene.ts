@@ -1,0 +1,83 @@
+import type { Identification } from '../model/identification.ts';
+import type { Blocker } from '../model/formation.ts';
+import type { Defender } from '../model/front.ts';
+
+/**
+ * What a word of the rule language can see: both line-ups turned so that the play side is right (+x), in feet.
+ * Men on the line come first, from the back side to the play side; defenders stand in lateral order, back side first.
+ */
+export interface Scene {
+  readonly men: readonly SceneMan[];
+  /** How many of `men` stand on the line. */
+  readonly lineCount: number;
+  readonly defenders: readonly SceneDefender[];
+  /** Indices of first-level defenders, back side first. */
+  readonly first: readonly number[];
+  /** Indices of the box linebackers from the play side: L1, L2, ... */
+  readonly linebackers: readonly number[];
+  readonly mike: number;
+  readonly edge: Record<'playside' | 'backside', { endMan: number; force: number; alley: number; overhangs: readonly number[] }>;
+  readonly identification: Identification;
+  readonly tags: ReadonlySet<string>;
+  /** Man index of every declared seat; -1 when nobody in this formation fits. */
+  readonly seats: ReadonlyMap<string, number>;
+  readonly looks: ReadonlyMap<string, (scene: Scene, me: number) => boolean>;
+  readonly cover: CoverMap;
+  /** What every man has proposed so far in this settling. */
+  readonly proposals: readonly Proposal[];
+  /** The defender the sentence under way has named: "him". -1 before. */
+  him: number;
+}
+
+export interface SceneMan {
+  readonly index: number;
+  readonly id: string;
+  /** Seat as the play sees it, for the five; `null` for everyone else. */
+  readonly post: 'BT' | 'BG' | 'C' | 'PG' | 'PT' | null;
+  readonly kind: Blocker['kind'] | 'quarterback-read' | 'design';
+  readonly x: number;
+  readonly y: number;
+  /** Place in `men` of the neighbours on the line; -1 for none. */
+  readonly playside: number;
+  readonly backside: number;
+}
+
+export interface SceneDefender {
+  readonly index: number;
+  readonly id: string;
+  readonly x: number;
+  readonly y: number;
+  readonly level: 1 | 2 | 3;
+  readonly stance: Defender['stance'];
+  readonly position: Defender['position'];
+}
+
+/** Whose man each first-level defender is, by the scheme's definition of covered. */
+export interface CoverMap {
+  /** For each man on the line, his defenders, his own man first. */
+  readonly men: readonly (readonly number[])[];
+  /** The part of the line that is his, feet; `lo` belongs to the back side of it. */
+  readonly lo: readonly number[];
+  readonly hi: readonly number[];
+  /** Is a place on the back side of (-1), in (0) or on the play side of (1) his part of the line? */
+  readonly side: (man: number, x: number) => -1 | 0 | 1;
+}
+
+/** What one man would do, as far as it is settled before linebackers are handed out. */
+export interface Proposal {
+  /** Index into his own list of sentences; -1 when none can stand. */
+  sentence: number;
+  /** Index of the action in the sentence's else-chain. */
+  action: number;
+  /** First-level (or by-name) target; -1 when his first target is still to be claimed, or nobody. */
+  target: number;
+  /** Everyone the sentence names, for "leave every man ...". */
+  all: readonly number[];
+  partner: number;
+  /** Whether he wants a pair that needs its partner's consent. */
+  pairs: boolean;
+  /** True when a helper is too far away and goes to the next level at once. */
+  tooFar: boolean;
+}
+
+export const NOBODY = -1;

@@ -1,0 +1,16 @@
+import type { TargetWord } from '../word.ts';
+
+export const endMan: TargetWord = {
+  says: ['the end man on the line [{side:wing}]'],
+  help: 'The widest first-level defender, on the play side unless told otherwise.',
+  find: (slots) => {
+    const side = slots.has('side') && slots.text('side') === 'backside' ? 'backside' : 'playside';
+    return {
+      claim: null, every: false,
+      seek: (scene, _me, accept) => {
+        const end = scene.edge[side].endMan;
+        return end >= 0 && accept(end) ? end : -1;
+      },
+    };
+  },
+};

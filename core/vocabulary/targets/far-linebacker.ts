@@ -1,0 +1,13 @@
+import type { TargetWord } from '../word.ts';
+
+export const farLinebacker: TargetWord = {
+  says: ['the far linebacker'],
+  help: 'The last box linebacker, counted from the play side.',
+  find: () => ({
+    claim: 'named', every: false,
+    seek: (scene, _me, accept) => {
+      const far = scene.linebackers[scene.linebackers.length - 1];
+      return far !== undefined && accept(far) ? far : -1;
+    },
+  }),
+};

@@ -1,0 +1,10 @@
+import type { TargetWord } from '../word.ts';
+
+export const force: TargetWord = {
+  says: ['the force'],
+  help: 'The man who must turn the play back in on the play side.',
+  find: () => ({
+    claim: 'named', every: false,
+    seek: (scene, _me, accept) => (scene.edge.playside.force >= 0 && accept(scene.edge.playside.force) ? scene.edge.playside.force : -1),
+  }),
+};

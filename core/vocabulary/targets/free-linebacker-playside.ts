@@ -1,0 +1,17 @@
+import { firstOf } from '../finding.ts';
+import type { TargetWord } from '../word.ts';
+
+export const freeLinebackerPlayside: TargetWord = {
+  says: ['the first free linebacker playside of {who:man}'],
+  help: 'The first box linebacker nobody has, if he stands on the play side of that man’s nose.',
+  find: (slots) => {
+    const who = slots.man('who');
+    return {
+      claim: 'free', every: false,
+      seek: (scene, me, accept) => {
+        const man = who(scene, me);
+        return man < 0 ? -1 : firstOf(scene.linebackers, (d) => scene.defenders[d]!.x > scene.men[man]!.x && accept(d));
+      },
+    };
+  },
+};

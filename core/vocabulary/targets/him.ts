@@ -1,0 +1,11 @@
+import type { TargetWord } from '../word.ts';
+
+export const him: TargetWord = {
+  says: ['him'],
+  subject: 'he',
+  help: 'The defender the sentence has just named.',
+  find: () => ({
+    claim: null, every: false,
+    seek: (scene, _me, accept) => (scene.him >= 0 && accept(scene.him) ? scene.him : -1),
+  }),
+};

@@ -1,0 +1,16 @@
+import type { TargetWord } from '../word.ts';
+
+export const linebackerCount: TargetWord = {
+  says: ['{count:count}'],
+  help: 'A box linebacker by his number from the play side: L1 is the first, L2 the second.',
+  find: (slots) => {
+    const place = Number(slots.text('count').slice(1)) - 1;
+    return {
+      claim: 'named', every: false,
+      seek: (scene, _me, accept) => {
+        const lb = scene.linebackers[place];
+        return lb !== undefined && accept(lb) ? lb : -1;
+      },
+    };
+  },
+};

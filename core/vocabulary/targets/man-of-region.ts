@@ -1,0 +1,29 @@
+import { nthOf, outward } from '../finding.ts';
+import type { TargetWord } from '../word.ts';
+
+/** Forms from here on look inside the region; the one before them means every man. */
+const WITHIN = 4;
+const EVERY = 3;
+
+export const manOfRegion: TargetWord = {
+  says: [
+    'the {nth:ordinal} man outside {region:region}', 'a {nth:ordinal} man outside {region:region}', 'a man outside {region:region}', 'every man outside {region:region}',
+    'the {nth:ordinal} man in {region:region}', 'a {nth:ordinal} man in {region:region}', 'a man in {region:region}',
+  ],
+  help: 'First-level defenders in, or farther from the ball than, the part of the line that is that man’s by the scheme’s cover; counted from the ball out.',
+  find: (slots) => {
+    const who = slots.region('region');
+    const nth = slots.has('nth') ? slots.text('nth') : 'first';
+    const inside = slots.form >= WITHIN;
+    return {
+      claim: null, every: slots.form === EVERY,
+      seek: (scene, me, accept) => {
+        const man = who(scene, me);
+        if (man < 0 || man >= scene.lineCount) return -1;
+        const out = outward(scene, man);
+        const found = scene.first.filter((d) => scene.cover.side(man, scene.defenders[d]!.x) === (inside ? 0 : out));
+        return nthOf(out > 0 ? found : found.reverse(), nth, accept);
+      },
+    };
+  },
+};

@@ -1,0 +1,18 @@
+import { coveringMen, firstOf, standsTo } from '../finding.ts';
+import type { TargetWord } from '../word.ts';
+
+export const manOn: TargetWord = {
+  says: ['the man on {who:man}', 'a man on {who:man}', 'the man {how:shades} on {who:man}', 'a man {how:shades} on {who:man}'],
+  help: 'A first-level defender head-up or shaded on that man, whatever the scheme means by covered.',
+  find: (slots) => {
+    const who = slots.man('who');
+    const how = slots.has('how') ? slots.list('how') : null;
+    return {
+      claim: null, every: false,
+      seek: (scene, me, accept) => {
+        const man = who(scene, me);
+        return firstOf(coveringMen(scene, man), (d) => (!how || standsTo(scene, d, man).some((s) => how.includes(s))) && accept(d));
+      },
+    };
+  },
+};

@@ -1,0 +1,10 @@
+import type { TargetWord } from '../word.ts';
+
+export const mike: TargetWord = {
+  says: ['the Mike'],
+  help: 'The zero of the count, as the centre declares him.',
+  find: () => ({
+    claim: 'named', every: false,
+    seek: (scene, _me, accept) => (scene.mike >= 0 && accept(scene.mike) ? scene.mike : -1),
+  }),
+};

@@ -1,0 +1,14 @@
+import { firstOf } from '../finding.ts';
+import type { TargetWord } from '../word.ts';
+
+export const nextFreeLinebacker: TargetWord = {
+  says: ['the next free linebacker', 'the next free linebacker after {count:count}'],
+  help: 'The first box linebacker from the play side whom nobody has once the named ones are handed out.',
+  find: (slots) => {
+    const after = slots.has('count') ? Number(slots.text('count').slice(1)) : 0;
+    return {
+      claim: 'free', every: false,
+      seek: (scene, _me, accept) => firstOf(scene.linebackers.slice(after), accept),
+    };
+  },
+};

@@ -1,0 +1,11 @@
+import { coveringMen, firstOf } from '../finding.ts';
+import type { TargetWord } from '../word.ts';
+
+export const nose: TargetWord = {
+  says: ['the nose', 'a nose'],
+  help: 'The first-level defender head-up or shaded on the centre.',
+  find: () => ({
+    claim: null, every: false,
+    seek: (scene, _me, accept) => firstOf(coveringMen(scene, scene.men.findIndex((m) => m.id === 'C')), accept),
+  }),
+};

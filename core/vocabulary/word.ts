@@ -1,0 +1,112 @@
+import type { Scene } from './scene.ts';
+
+/** Kinds of phrase a sentence is made of. Everything else a slot can hold is a plain word (see `LeafKind`). */
+export const PHRASE_KINDS = ['condition', 'target', 'qualifier', 'man', 'gap', 'region', 'block', 'event', 'reaction', 'group'] as const;
+export type PhraseKind = (typeof PHRASE_KINDS)[number];
+
+export type LeafKind = 'dir' | 'wing' | 'shades' | 'ordinal' | 'count' | 'letter' | 'tag' | 'look' | 'seat' | 'family' | 'post';
+
+/**
+ * How a word is said. A template is plain English with slots: `{name:kind}`; `[...]` may be left out; `be` is said am or is;
+ * `{name:man!}` is said as a subject (I); `{name:target-}` is said without its article. Articles may always be left out when reading.
+ * The first form is the canonical one, but a text keeps the form its writer chose.
+ */
+export interface Saying {
+  readonly says: readonly string[];
+  /** Said as a subject: "I" for me. */
+  readonly subject?: string;
+  /** Forms that mean the opposite. */
+  readonly denies?: readonly string[];
+  /** One sentence of help, shown in the editor and in the reference. */
+  readonly help: string;
+}
+
+/** The slots of one use of a word, ready for its geometry. */
+export interface Slots {
+  /** Which of the word's forms was used. */
+  readonly form: number;
+  has(name: string): boolean;
+  man(name: string): ManFinder;
+  target(name: string): TargetFinder;
+  gap(name: string): GapFinder;
+  region(name: string): ManFinder;
+  text(name: string): string;
+  list(name: string): readonly string[];
+}
+
+/** Finds a blocker: his index in the scene, or -1. */
+export type ManFinder = (scene: Scene, me: number) => number;
+/** The two noses of a gap in feet, or `null` where the line has no such gap. */
+export type GapFinder = (scene: Scene, me: number) => { lo: number; hi: number } | null;
+export type Accept = (defender: number) => boolean;
+
+/** Looks through candidates in the word's own order and returns the first one accepted, or -1. */
+export type Seek = (scene: Scene, me: number, accept: Accept) => number;
+
+/**
+ * When a target is handed out: at once (first level and by name), or with the linebackers, after the first level is settled:
+ * those named outright first, then "the next free" ones, then climbers matched without crossing.
+ */
+export type Claim = 'named' | 'free' | 'matched';
+
+export interface TargetFinder {
+  readonly claim: Claim | null;
+  readonly seek: Seek;
+  /** True for "every man ...". */
+  readonly every: boolean;
+}
+
+export interface ConditionWord extends Saying {
+  /** Tests the picture; may set `scene.him` to the defender it found when nobody is named yet. */
+  readonly test: (slots: Slots) => (scene: Scene, me: number) => boolean;
+  /** Why it does not hold, in a coach's words; `holds` is true when its opposite was asked. */
+  readonly why: (slots: Slots) => (scene: Scene, me: number, holds: boolean) => string;
+}
+
+export interface TargetWord extends Saying {
+  readonly find: (slots: Slots) => TargetFinder;
+}
+
+export interface QualifierWord extends Saying {
+  readonly keep: (slots: Slots) => (scene: Scene, me: number, defender: number) => boolean;
+}
+
+export interface ManWord extends Saying {
+  readonly find: (slots: Slots) => ManFinder;
+}
+
+export interface GapWord extends Saying {
+  readonly find: (slots: Slots) => GapFinder;
+}
+
+/** Who a heading is about. */
+export interface GroupWord extends Saying {
+  readonly includes: (slots: Slots) => (scene: Scene, man: number) => boolean;
+}
+
+/** How a block is started and what it aims at; sides are worked out on the board. */
+export interface BlockTechnique {
+  readonly step: string;
+  /** Which foot: nearest the target, play side, or away from the ball first. */
+  readonly foot: 'near' | 'far' | 'playside' | 'backside' | 'inside';
+  readonly aim: string;
+  readonly eyes: string;
+}
+
+export interface BlockWord extends Saying {
+  /** What a coach calls it, as the column heading says it. */
+  readonly name: string;
+  readonly pulls: boolean;
+  /** A pair needs its partner; `read` and `leave` block nobody on purpose. */
+  readonly role: 'block' | 'pair' | 'read' | 'leave';
+  /** How the path runs on the board. */
+  readonly course: 'straight' | 'flat-then-up' | 'behind-the-line' | 'climb' | 'none' | 'retreat';
+  readonly technique: BlockTechnique;
+  /** What he calls to his partner or neighbour, as a meaning; the program's vocabulary has the word. */
+  readonly call: string | null;
+}
+
+export interface FollowWord extends Saying {
+  /** Filled with movement; until then the words are read, checked and shown. */
+  readonly about: 'event' | 'reaction';
+}
