@@ -1,6 +1,6 @@
 import type { Span } from '../diagnostics/diagnostic.ts';
 import { WORDS } from '../vocabulary/index.ts';
-import type { LeafKind, PhraseKind, Saying } from '../vocabulary/word.ts';
+import { PHRASE_KINDS, type LeafKind, type PhraseKind, type Saying } from '../vocabulary/word.ts';
 import { ARTICLES, isPhraseKind, KIND_NAMES, LEAVES, TEMPLATES, type Piece, type Template } from './templates.ts';
 import type { Token } from './tokens.ts';
 import type { Phrase, SlotValue } from './tree.ts';
@@ -18,6 +18,16 @@ export interface Reading {
   readonly denied: boolean;
   readonly end: number;
 }
+
+/** For each kind of phrase, its words that have a subject form: "i" is me. */
+const SUBJECTS = Object.fromEntries(PHRASE_KINDS.map((kind) => [kind, Object.fromEntries(
+  Object.entries<Saying>(WORDS[kind]).flatMap(([word, saying]) => (saying.subject ? [[saying.subject.toLowerCase(), word]] : [])),
+)])) as Record<PhraseKind, Record<string, string | undefined>>;
+
+/** First words of every leaf's values. */
+const LEAF_WORDS = Object.fromEntries(Object.entries(LEAVES).map(([kind, leaf]) => [
+  kind, new Set(Object.values(leaf.values ?? {}).map((said) => said.split(' ')[0]!.toLowerCase())),
+])) as unknown as Record<LeafKind, ReadonlySet<string>>;
 
 /**
  * Reads phrases out of one line of tokens by the vocabulary's templates. Every reading that fits is kept, longest first;
@@ -115,9 +125,9 @@ export class PhraseReader {
 
   /** "I" for me, "he" for him: the same phrase, said as a subject. */
   private subjectForm(kind: PhraseKind, position: number): { value: SlotValue; end: number }[] {
-    const entry = Object.entries<Saying>(WORDS[kind]).find(([, w]) => w.subject && this.tokens[position]?.text.toLowerCase() === w.subject.toLowerCase());
-    if (!entry) return [];
-    return [{ value: { kind, word: entry[0], form: 0, slots: {}, qualifiers: [], span: this.span(position, position + 1) }, end: position + 1 }];
+    const word = SUBJECTS[kind][this.words[position] ?? ''];
+    if (word === undefined) return [];
+    return [{ value: { kind, word, form: 0, slots: {}, qualifiers: [], span: this.span(position, position + 1) }, end: position + 1 }];
   }
 
   private fillList(kind: LeafKind, position: number): { value: SlotValue; end: number }[] {
@@ -138,6 +148,7 @@ export class PhraseReader {
     const leaf = LEAVES[kind];
     const token = this.tokens[position];
     if (leaf.values) {
+      if (!this.tracking && !LEAF_WORDS[kind].has(this.words[position] ?? '')) return null;
       for (const [value, said] of Object.entries(leaf.values)) {
         const words = said.split(' ');
         if (words.every((w, k) => this.isAt(position + k, w))) return { value, end: position + words.length };

@@ -76,4 +76,6 @@ export const LEAVES: Readonly<Record<LeafKind, Leaf>> = {
   seat: { values: null, name: 'a seat of this scheme' },
 };
 
-export const isPhraseKind = (kind: string): kind is PhraseKind => (PHRASE_KINDS as readonly string[]).includes(kind);
+const KINDS: ReadonlySet<string> = new Set(PHRASE_KINDS);
+
+export const isPhraseKind = (kind: string): kind is PhraseKind => KINDS.has(kind);

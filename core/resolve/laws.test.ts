@@ -1,0 +1,73 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { libraryIds, libraryText, schemeFrom } from '../library/library.ts';
+import type { Resolution } from '../model/resolution.ts';
+import { otherSide, type Side } from '../model/side.ts';
+import { aLineup, mirrorFormation, mirrorFront, mirrorSeat } from '../testing/fronts.ts';
+import { resolve } from './resolve.ts';
+import type { CompiledScheme } from './compile.ts';
+
+function load(id: string): CompiledScheme {
+  const read = schemeFrom(libraryText('schemes', id)!);
+  if (!read.ok) throw new Error(id);
+  return read.value;
+}
+
+const aSide = fc.constantFrom<Side>('left', 'right');
+const gist = (r: Resolution, seat: (id: string) => string = (id) => id) => ({
+  verdict: r.verdict,
+  men: Object.fromEntries(r.assignments.map((a) => [seat(a.blocker), [a.block, a.target, a.next, a.partners.map(seat).sort().join()]])),
+  defenders: Object.fromEntries(r.defenders.map((d) => [d.id, d.status])),
+});
+
+describe.each(libraryIds('schemes'))('%s, on any front', (id) => {
+  const scheme = load(id);
+
+  it('mirrors: the turned front gives the turned assignments', () => {
+    fc.assert(fc.property(aLineup, aSide, ({ formation, front }, side) => {
+      const here = resolve(scheme, formation, front, { side });
+      const there = resolve(scheme, mirrorFormation(formation), mirrorFront(front), { side: otherSide(side) });
+      expect(gist(there, mirrorSeat)).toEqual(gist(here));
+    }), { numRuns: 150 });
+  });
+
+  it('does not care in which order the defenders are listed, and repeats itself', () => {
+    fc.assert(fc.property(aLineup, aSide, fc.integer(), ({ formation, front }, side, seed) => {
+      const shuffled = { ...front, defenders: [...front.defenders].sort((a, b) => ((a.x * 7919 + seed) % 13) - ((b.x * 7919 + seed) % 13)) };
+      expect(resolve(scheme, formation, shuffled, { side })).toEqual(resolve(scheme, formation, front, { side }));
+    }), { numRuns: 100 });
+  });
+
+  it('accounts for every defender, and never calls a play sound with a box man free who can arrive', () => {
+    fc.assert(fc.property(aLineup, aSide, ({ formation, front }, side) => {
+      const r = resolve(scheme, formation, front, { side });
+      expect(r.defenders.map((d) => d.id).sort()).toEqual(front.defenders.map((d) => d.id).sort());
+      for (const d of r.defenders) {
+        const hit = r.assignments.filter((a) => a.target === d.id || a.next === d.id).map((a) => a.blocker).sort();
+        expect([...d.by].sort()).toEqual(hit);
+        expect(hit.length > 0).toBe(['single', 'double', 'triple'].includes(d.status));
+        const line = front.defenders.find((x) => x.id === d.id)!.y <= 4.5;
+        if (line && d.status === 'free') expect(r.verdict).not.toBe('sound');
+      }
+      expect(r.verdict === 'sound').toBe(r.problems.length === 0);
+    }), { numRuns: 200 });
+  });
+
+  it('never has two men on one defender unasked, and never a man idle with somebody free in the box', () => {
+    fc.assert(fc.property(aLineup, aSide, ({ formation, front }, side) => {
+      const codes = resolve(scheme, formation, front, { side }).problems.filter((p) => p.code === 'two-on-one' || p.code === 'cycle');
+      expect(codes).toEqual([]);
+    }), { numRuns: 300 });
+  });
+
+  it('gives every choice its sentence and a reason for every sentence passed over', () => {
+    fc.assert(fc.property(aLineup, aSide, ({ formation, front }, side) => {
+      for (const a of resolve(scheme, formation, front, { side }).assignments) {
+        expect(a.because.sentence).not.toBe('');
+        for (const p of a.because.passedOver) expect(p.reason).toMatch(/\w/);
+        expect(a.path.length).toBeGreaterThan(0);
+        for (const point of a.path) expect(Number.isFinite(point.x) && Number.isFinite(point.y)).toBe(true);
+      }
+    }), { numRuns: 60 });
+  });
+});

@@ -1,0 +1,15 @@
+import vue from '@vitejs/plugin-vue';
+import { fileURLToPath } from 'node:url';
+import { defineConfig } from 'vitest/config';
+
+const at = (path: string): string => fileURLToPath(new URL(path, import.meta.url));
+const alias = { '#core': at('./core'), '~': at('./app') };
+
+export default defineConfig({
+  test: {
+    projects: [
+      { plugins: [vue()], resolve: { alias }, test: { name: 'unit', include: ['core/**/*.test.ts', 'cli/**/*.test.ts', 'demo/**/*.test.ts', 'app/**/*.test.ts'] } },
+      { resolve: { alias }, test: { name: 'integration', include: ['tests/integration/**/*.test.ts'], fileParallelism: false, testTimeout: 30_000, hookTimeout: 60_000 } },
+    ],
+  },
+});
