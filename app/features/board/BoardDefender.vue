@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Defender } from '#core/model/front';
+import type { DefenderStatus } from '#core/model/resolution';
+import type { BoardScale } from './scale';
+
+const props = defineProps<{
+  defender: Defender; place: { x: number; y: number }; scale: BoardScale; label: string; status: DefenderStatus; selected: boolean; movable: boolean;
+}>();
+const emit = defineEmits<{ grab: [event: PointerEvent]; focus: []; nudge: [dx: number, dy: number] }>();
+
+const HALF = 10;
+const NOTCH = 6;
+const w = computed(() => props.scale.across);
+const onBoard = computed(() => Math.abs(props.place.x) < 26);
+/** Down men show a notch toward the offence, standing men a flat side. */
+const outline = computed(() => {
+  const [l, r] = [-w.value, w.value];
+  const near = props.defender.stance === 'down' ? `H ${NOTCH} L 0 ${HALF - NOTCH} L ${-NOTCH} ${HALF}` : '';
+  return `M ${l} ${-HALF} H ${r} V ${HALF} ${near} H ${l} Z`;
+});
+const fade = computed(() => (props.place.y > 24 ? 0.45 : props.place.y > 4.5 ? 0.8 : 1));
+const deeper = computed(() => (props.place.y > props.scale.far ? `${Math.round(props.place.y / 3)} yd` : ''));
+const STEP = 0.5;
+
+function key(event: KeyboardEvent): void {
+  const moves: Record<string, [number, number]> = { ArrowLeft: [-STEP, 0], ArrowRight: [STEP, 0], ArrowUp: [0, STEP], ArrowDown: [0, -STEP] };
+  const move = moves[event.key];
+  if (!move || !props.movable) return;
+  event.preventDefault();
+  event.stopPropagation();
+  emit('nudge', ...move);
+}
+</script>
+
+<template>
+  <g
+    v-if="onBoard" class="defender" :class="[status, { selected, movable }]" :transform="`translate(${scale.x(place.x)} ${scale.y(place.y)})`"
+    :tabindex="movable ? 0 : undefined" :role="movable ? 'button' : undefined" :aria-label="`${defender.id}, ${label}, ${status}${movable ? '. Arrow keys move him half a foot' : ''}`"
+    @pointerdown="emit('grab', $event)" @focus="emit('focus')" @keydown="key"
+  >
+    <ellipse v-if="status === 'read' || status === 'left'" class="ring" :rx="w * 1.35" ry="22" />
+    <path class="bar" :d="outline" />
+    <path v-if="status === 'free'" class="hatch" :d="`M ${-w + 4} ${HALF} L ${-w + 16} ${-HALF} M ${-w + 14} ${HALF} L ${-w + 26} ${-HALF} M ${w - 26} ${HALF} L ${w - 14} ${-HALF} M ${w - 16} ${HALF} L ${w - 4} ${-HALF}`" />
+    <text class="id" x="0" y="4">{{ defender.id }}</text>
+    <text class="label" x="0" :y="-HALF - 4">{{ deeper || label }}</text>
+    <text v-if="status === 'read' || status === 'left' || status === 'free'" class="status" x="0" :y="-HALF - (status === 'free' ? 17 : 18)">{{ status }}</text>
+  </g>
+</template>
+
+<style scoped>
+.defender { outline: none; color: var(--defence); }
+.defender.movable { cursor: grab; }
+.bar { fill: var(--sheet); stroke: currentColor; stroke-width: 2; opacity: v-bind(fade); }
+.hatch { stroke: var(--broken); stroke-width: 1.6; }
+.free { color: var(--broken); }
+.id { font-size: 12px; font-weight: 700; fill: currentColor; text-anchor: middle; }
+.label { font-size: 11px; fill: currentColor; text-anchor: middle; }
+.status { font-size: 11px; font-weight: 700; fill: currentColor; text-anchor: middle; }
+.ring { fill: none; stroke: currentColor; stroke-width: 1.8; stroke-dasharray: 1 5; stroke-linecap: round; }
+.selected .bar { stroke: var(--violet); stroke-width: 2.5; }
+.defender:focus-visible .bar { stroke: var(--violet); stroke-width: 3.5; }
+</style>

@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import type { Formation } from '#core/model/formation';
+import type { Front } from '#core/model/front';
+import type { Resolution } from '#core/model/resolution';
+import BoardBlocker from './BoardBlocker.vue';
+import BoardDefender from './BoardDefender.vue';
+import BoardPath from './BoardPath.vue';
+import type { BoardScale, Column } from './scale';
+
+const props = defineProps<{
+  formation: Formation; front: Front; resolution: Resolution; scale: BoardScale; columns: readonly Column[];
+  selected: string | null; numbers: Readonly<Record<string, number>>; movable: boolean;
+}>();
+const emit = defineEmits<{ select: [id: string]; move: [id: string, to: { x: number; y: number }]; nudge: [id: string, dx: number, dy: number] }>();
+
+const svg = ref<SVGSVGElement | null>(null);
+const dragging = ref<{ id: string; x: number; y: number } | null>(null);
+
+const yardLines = computed(() => [0, 1, 2, 3, 4, 5].map((yards) => ({ yards, y: props.scale.y(yards * 3) })));
+const gaps = computed(() => {
+  const line = props.formation.men.filter((m) => m.kind === 'line' || m.kind === 'tight').sort((a, b) => a.x - b.x);
+  const centre = line.findIndex((m) => m.id === 'C');
+  return line.slice(1).map((man, i) => ({ x: (man.x + line[i]!.x) / 2, letter: 'ABCDE'[i < centre ? centre - i - 1 : i - centre] }));
+});
+const technique = computed(() => new Map(props.resolution.identification.techniques.map((t) => [t.id, t.label.replace(/ (left|right)/, '').replace(/ @.*/, '')])));
+const status = computed(() => new Map(props.resolution.defenders.map((d) => [d.id, d.status])));
+const blocking = computed(() => new Set(props.resolution.assignments.map((a) => a.blocker)));
+const lane = computed(() => ({ x: props.scale.x(props.resolution.attack.x), width: 2 * props.scale.across }));
+
+function place(event: PointerEvent): { x: number; y: number } {
+  const box = svg.value!.getBoundingClientRect();
+  const { scale } = props;
+  const px = ((event.clientX - box.left) / box.width) * scale.width;
+  const py = ((event.clientY - box.top) / box.height) * scale.height;
+  return { x: (px - scale.x(0)) / scale.across, y: scale.far - (py - scale.y(scale.far)) / scale.deep };
+}
+
+function grab(event: PointerEvent, id: string): void {
+  emit('select', id);
+  if (!props.movable) return;
+  svg.value?.setPointerCapture(event.pointerId);
+  const man = props.front.defenders.find((d) => d.id === id)!;
+  dragging.value = { id, x: man.x, y: man.y };
+}
+
+function drag(event: PointerEvent): void {
+  if (dragging.value) dragging.value = { id: dragging.value.id, ...place(event) };
+}
+
+function drop(event: PointerEvent): void {
+  if (!dragging.value) return;
+  const { id } = dragging.value;
+  dragging.value = null;
+  emit('move', id, place(event));
+}
+
+const standing = (id: string, x: number, y: number): { x: number; y: number } => (dragging.value?.id === id ? dragging.value : { x, y });
+</script>
+
+<template>
+  <svg
+    ref="svg" class="board" :viewBox="`0 0 ${scale.width} ${scale.height}`" :width="scale.width" :height="scale.height"
+    role="group" :aria-label="`${front.name} against ${formation.name}`" @pointermove="drag" @pointerup="drop" @pointercancel="dragging = null"
+  >
+    <rect class="lane" :x="lane.x - lane.width / 2" :y="scale.y(scale.far) - 2" :width="lane.width" :height="scale.y(-0.6) - scale.y(scale.far)" />
+    <text class="lane-name" :x="lane.x" :y="scale.y(scale.far) - 5">aims here</text>
+    <g v-for="line in yardLines" :key="line.yards">
+      <line :class="line.yards ? 'yard' : 'scrimmage'" x1="0" :x2="scale.width" :y1="line.y" :y2="line.y" />
+      <text v-if="line.yards" class="yard-name" x="2" :y="line.y - 3">{{ line.yards }} yd</text>
+    </g>
+    <text class="yard-name" x="2" :y="scale.height - 4">depth drawn at {{ Math.round((scale.deep / scale.across) * 100) }} %</text>
+    <text v-for="gap in gaps" :key="gap.x" class="gap" :x="scale.x(gap.x)" :y="scale.y(0) + 4">{{ gap.letter }}</text>
+    <line v-for="c in columns" :key="c.id" class="leader" :class="{ on: c.id === selected }" :x1="c.manX" :y1="scale.y(-2.4)" :x2="c.left + c.width / 2" :y2="scale.height" />
+    <BoardPath v-for="a in resolution.assignments" :key="a.blocker" :assignment="a" :scale="scale" :on="a.blocker === selected" />
+    <BoardBlocker
+      v-for="man in formation.men.filter((m) => Math.abs(m.x) < 24)" :key="man.id" :man="man" :number="numbers[man.id]" :scale="scale"
+      :selected="man.id === selected" :idle="!blocking.has(man.id)" @select="emit('select', man.id)"
+    />
+    <BoardDefender
+      v-for="d in front.defenders" :key="d.id" :defender="d" :place="standing(d.id, d.x, d.y)" :scale="scale" :label="technique.get(d.id) ?? ''"
+      :status="status.get(d.id) ?? 'free'" :selected="d.id === selected" :movable="movable"
+      @grab="grab($event, d.id)" @focus="emit('select', d.id)" @nudge="(dx, dy) => emit('nudge', d.id, dx, dy)"
+    />
+  </svg>
+</template>
+
+<style scoped>
+.board { display: block; touch-action: none; user-select: none; }
+.lane { fill: var(--wash); }
+.lane-name { font-size: 11px; fill: var(--violet); text-anchor: middle; }
+.yard { stroke: var(--rule); }
+.scrimmage { stroke: var(--soft); stroke-width: 1.5; }
+.yard-name { font-size: 10.5px; fill: var(--soft); }
+.gap { font-size: 11px; fill: var(--soft); text-anchor: middle; }
+.leader { stroke: var(--rule); }
+.leader.on { stroke: var(--violet); }
+</style>

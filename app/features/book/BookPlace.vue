@@ -1,0 +1,1 @@
+<template><p>book</p></template>

@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Resolution } from '#core/model/resolution';
+import { upperFirst } from '~/features/board/words';
+import WhyPanel from './WhyPanel.vue';
+
+const props = defineProps<{ resolution: Resolution; selected: string | null }>();
+
+const i = computed(() => props.resolution.identification);
+const shown = computed(() => [
+  { name: 'Front', value: upperFirst([i.value.family.name, ...i.value.family.subNames].join(', ')), why: i.value.family.because },
+  { name: 'Strength', value: upperFirst(i.value.strength.side), why: i.value.strength.because },
+  { name: 'Box', value: upperFirst(i.value.box.spoken), why: i.value.box.because },
+  { name: 'Left', value: upperFirst(i.value.sideCall.left.call), why: i.value.sideCall.left.because },
+  { name: 'Right', value: upperFirst(i.value.sideCall.right.call), why: i.value.sideCall.right.because },
+  { name: 'Count', value: i.value.linebackers.ids.map((id, n) => `${id} is L${n + 1}`).join(', ') || 'Nobody', why: i.value.linebackers.because },
+  { name: 'Mike', value: i.value.mike.id ?? 'Nobody', why: i.value.mike.because },
+  { name: 'Bubbles', value: i.value.bubbles.gaps.map((g) => `${g.gap} ${g.side}`).join(', ') || 'None', why: i.value.bubbles.because },
+  { name: 'Edges', value: `${i.value.edge.left.endMan ?? 'nobody'}, ${i.value.edge.right.endMan ?? 'nobody'}`, why: `${i.value.edge.left.because} ${i.value.edge.right.because}` },
+  { name: 'Walked up', value: i.value.walkedUp.ids.join(', ') || 'Nobody', why: i.value.walkedUp.because },
+  { name: 'Numbers', value: i.value.numbers.because, why: i.value.numbers.because },
+]);
+const assignment = computed(() => props.resolution.assignments.find((a) => a.blocker === props.selected) ?? null);
+const defender = computed(() => props.resolution.defenders.find((d) => d.id === props.selected) ?? null);
+const technique = computed(() => i.value.techniques.find((t) => t.id === props.selected) ?? null);
+</script>
+
+<template>
+  <aside aria-label="What they show and why">
+    <section v-if="resolution.problems.length || resolution.notes.length">
+      <h2>What is wrong</h2>
+      <ul class="problems">
+        <li v-for="p in resolution.problems" :key="p.message" :class="p.severity">{{ p.message }}</li>
+        <li v-for="note in resolution.notes" :key="note" class="soft">{{ note }}</li>
+      </ul>
+    </section>
+    <WhyPanel v-if="assignment" :assignment="assignment" />
+    <section v-else-if="defender">
+      <h2>{{ defender.id }}</h2>
+      <p>{{ technique?.label }}: {{ defender.status }}{{ defender.by.length ? ` by ${defender.by.join(' and ')}` : '' }}.</p>
+      <p v-if="defender.because" class="soft">{{ upperFirst(defender.because) }}</p>
+    </section>
+    <section>
+      <h2>What they show</h2>
+      <dl>
+        <template v-for="item in shown" :key="item.name">
+          <dt class="soft">{{ item.name }}</dt>
+          <dd><details v-if="item.name !== 'Numbers'"><summary>{{ item.value }}</summary><p class="soft">{{ item.why }}</p></details><template v-else>{{ item.value }}</template></dd>
+        </template>
+      </dl>
+    </section>
+    <section>
+      <h2>Said at the line</h2>
+      <ol class="calls">
+        <li v-for="(c, n) in resolution.calls" :key="n"><b>{{ c.from }}</b> <span>“{{ c.word }}”</span> <span class="soft">{{ c.to === 'all' ? 'to all' : `to ${c.to}` }}</span></li>
+      </ol>
+    </section>
+  </aside>
+</template>
+
+<style scoped>
+aside { border-left: 1px solid var(--rule); padding: 12px 16px; display: flex; flex-direction: column; gap: 12px; font-size: 13.5px; }
+section { display: grid; gap: 5px; }
+section + section { border-top: 1px solid var(--rule); padding-top: 11px; }
+dl { display: grid; grid-template-columns: 70px minmax(0, 1fr); gap: 3px 8px; }
+summary { cursor: pointer; list-style: none; text-decoration: underline dotted var(--soft); text-underline-offset: 3px; }
+summary::-webkit-details-marker { display: none; }
+.problems { display: grid; gap: 5px; }
+.problems .broken { color: var(--broken); font-weight: 600; }
+.problems .risk { color: var(--risk); font-weight: 600; }
+.calls { display: grid; gap: 3px; }
+.calls b { display: inline-block; width: 28px; }
+@media (max-width: 900px) { aside { border-left: 0; border-top: 1px solid var(--rule); } }
+</style>

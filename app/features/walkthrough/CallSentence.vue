@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { libraryIds, libraryText } from '#core/library/library';
+import { readTree } from '#core/language/read';
+import type { Side } from '#core/model/side';
+import { useWalkthrough, type BoardCall } from './store';
+
+const board = useWalkthrough();
+
+const named = (shelf: 'schemes' | 'fronts' | 'formations') => libraryIds(shelf).map((id) => ({ id, name: readTree(libraryText(shelf, id)!).tree?.name ?? id }));
+const plays = named('schemes');
+const fronts = computed(() => {
+  const shipped = named('fronts');
+  const own = board.done.length || !shipped.some((f) => f.id === board.call.front);
+  const base = shipped.find((f) => f.id === board.call.front)?.name.toLowerCase();
+  return own ? [...shipped, { id: board.frontText, name: base ? `${base}, moved` : 'own front' }] : shipped;
+});
+const formations = computed(() => {
+  const shipped = named('formations');
+  return shipped.some((f) => f.id === board.call.formation) ? shipped : [...shipped, { id: board.call.formation, name: 'own formation' }];
+});
+const sides = [{ id: 'left', name: 'left' }, { id: 'right', name: 'right' }];
+
+const set = (change: Partial<BoardCall>): void => board.setUp({ ...board.call, front: board.frontText, ...change });
+
+const sentence = computed(() => {
+  const r = board.resolution;
+  if (!r) return '';
+  if (r.problems.length) return r.problems[0]!.message + (r.problems.length > 1 ? ` And ${r.problems.length - 1} more.` : '');
+  const tally = (status: string[]): number => r.defenders.filter((d) => status.includes(d.status) && r.identification.box.ids.includes(d.id)).length;
+  const left = tally(['read', 'left']);
+  return `${tally(['single', 'double', 'triple'])} blocked${left ? `, ${left} ${r.defenders.some((d) => d.status === 'read') ? 'read' : 'left'}` : ''}, nobody free in the box.`;
+});
+</script>
+
+<template>
+  <header class="call">
+    <div class="words" role="group" aria-label="Call">
+      <span>Run</span>
+      <Select class="word" :model-value="board.call.scheme" :options="plays" option-label="name" option-value="id" aria-label="Play" filter @update:model-value="set({ scheme: $event as string })" />
+      <span>to the</span>
+      <Select class="word" :model-value="board.call.side" :options="sides" option-label="name" option-value="id" aria-label="Side" @update:model-value="set({ side: $event as Side })" />
+      <span>from</span>
+      <Select class="word" :model-value="board.call.formation" :options="formations" option-label="name" option-value="id" aria-label="Formation" filter @update:model-value="set({ formation: $event as string })" />
+      <span>against</span>
+      <Select class="word" :model-value="board.frontText" :options="fronts" option-label="name" option-value="id" aria-label="Front" filter @update:model-value="set({ front: $event as string })" />
+      <span v-if="board.tags.length" class="tags" role="group" aria-label="Tags">
+        <button v-for="tag in board.tags" :key="tag.name" class="plain tag" type="button" :aria-pressed="tag.active" :title="tag.says" @click="board.toggleTag(tag.name)">{{ tag.name }}</button>
+      </span>
+    </div>
+    <VerdictWord v-if="board.resolution" class="verdict" :verdict="board.resolution.verdict" :sentence="sentence" />
+  </header>
+</template>
+
+<style scoped>
+.call { display: flex; gap: 16px; align-items: center; justify-content: space-between; padding: 10px 20px; border-bottom: 1px solid var(--rule); min-height: 64px; }
+.words { display: flex; flex-wrap: wrap; gap: 4px 7px; align-items: center; font-size: 17px; }
+.verdict { max-width: 330px; font-size: 13.5px; }
+.tags { display: flex; gap: 6px; margin-left: 6px; }
+.tag { border: 1px solid var(--soft); border-radius: 3px; padding: 1px 7px; font-size: 12.5px; color: var(--soft); }
+.tag[aria-pressed='true'] { border-color: var(--violet); color: var(--violet); font-weight: 650; background: var(--wash); }
+@media (max-width: 900px) { .call { flex-direction: column; align-items: flex-start; } }
+</style>

@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { onKeyStroke, useElementSize } from '@vueuse/core';
+import { computed, onMounted, ref } from 'vue';
+import { wordDiagnostic } from '#core/diagnostics/wording';
+import { boardScale, columnsUnder } from '~/features/board/scale';
+import LineBoard from '~/features/board/LineBoard.vue';
+import ManColumns from '~/features/board/ManColumns.vue';
+import { blockName, stepWords, upperFirst } from '~/features/board/words';
+import { useRoster } from '~/features/roster/store';
+import BoardSide from './BoardSide.vue';
+import CallSentence from './CallSentence.vue';
+import { useBoardAddress } from './address';
+import { useWalkthrough } from './store';
+
+const board = useWalkthrough();
+const roster = useRoster();
+useBoardAddress();
+onMounted(roster.load);
+
+const area = ref<HTMLElement | null>(null);
+const { width } = useElementSize(area);
+const scale = computed(() => (board.formation ? boardScale(board.formation, Math.max(600, width.value), 372) : null));
+const assigned = computed(() => new Map(board.resolution?.assignments.map((a) => [a.blocker, a]) ?? []));
+const columns = computed(() => (board.formation && scale.value ? columnsUnder(board.formation.men.filter((m) => assigned.value.has(m.id)), scale.value) : []));
+const showWhy = ref(false);
+const rows = computed(() => [
+  { key: 'block', name: 'Block' }, { key: 'on', name: 'On' }, { key: 'then', name: 'Then' }, { key: 'step', name: 'First step' }, { key: 'aim', name: 'Aim' },
+  ...(showWhy.value ? [{ key: 'why', name: 'Why' }] : [{ key: 'eyes', name: 'Eyes' }]),
+]);
+
+function cell(row: string, man: string): string {
+  const a = assigned.value.get(man);
+  if (!a) return '';
+  switch (row) {
+    case 'block': return blockName(a);
+    case 'on': return a.target ?? 'nobody: next level';
+    case 'then': return a.next ?? '';
+    case 'step': return stepWords(a);
+    case 'aim': return upperFirst(a.aim);
+    case 'eyes': return upperFirst(a.eyes);
+    default: return upperFirst(a.because.sentence);
+  }
+}
+
+const typing = (event: KeyboardEvent): boolean => event.target instanceof HTMLElement && (event.target.isContentEditable || ['INPUT', 'TEXTAREA'].includes(event.target.tagName));
+onKeyStroke(['z', 'Z', 'y'], (event) => {
+  if (typing(event)) return;
+  if (event.key === 'y' && !event.ctrlKey && !event.metaKey) showWhy.value = !showWhy.value;
+  else if (event.ctrlKey || event.metaKey) {
+    event.preventDefault();
+    if (event.shiftKey || event.key === 'y') board.redo();
+    else board.undo();
+  }
+});
+onKeyStroke((event) => /^[1-9]$/.test(event.key), (event) => {
+  const column = columns.value[Number(event.key) - 1];
+  if (column && !typing(event)) board.selected = column.id;
+});
+</script>
+
+<template>
+  <div class="place">
+    <CallSentence />
+    <p v-if="board.problems.length" class="refused" role="alert">
+      {{ board.problems.map(wordDiagnostic).join(' ') }} The board shows what it showed before.
+    </p>
+    <div class="work">
+      <section ref="area" class="area" aria-label="Board">
+        <template v-if="board.formation && board.front && board.resolution && scale && width > 0">
+          <div class="scroller">
+            <LineBoard
+              :formation="board.formation" :front="board.front" :resolution="board.resolution" :scale="scale" :columns="columns" :selected="board.selected"
+              :numbers="roster.numbers" movable @select="board.selected = $event" @move="board.move" @nudge="board.nudge"
+            />
+            <ManColumns :columns="columns" :rows="rows" :selected="board.selected" :numbers="roster.numbers" keys label="Assignments" @select="board.selected = $event">
+              <template #default="{ row, man }"><span :class="{ small: row === 'why' || row === 'eyes' || row === 'aim' }">{{ cell(row, man) }}</span></template>
+            </ManColumns>
+          </div>
+          <p class="hands soft no-print">
+            <button class="plain" type="button" :disabled="!board.done.length" @click="board.undo"><kbd>Ctrl Z</kbd> undo{{ board.done.length ? ` (${board.done.length})` : '' }}</button>
+            <button class="plain" type="button" :aria-pressed="showWhy" @click="showWhy = !showWhy"><kbd>y</kbd> {{ showWhy ? 'hide' : 'show' }} every man’s why</button>
+            <span><kbd>1</kbd>-<kbd>{{ columns.length }}</kbd> a man</span>
+            <span><kbd>Tab</kbd> to a defender, <kbd>←</kbd> <kbd>→</kbd> <kbd>↑</kbd> <kbd>↓</kbd> move him half a foot</span>
+          </p>
+        </template>
+      </section>
+      <BoardSide v-if="board.resolution" :resolution="board.resolution" :selected="board.selected" />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.place { display: grid; grid-template-rows: auto auto 1fr; min-height: 100%; }
+.refused { padding: 8px 20px; color: var(--broken); font-weight: 600; border-bottom: 1px solid var(--rule); grid-row: 2; }
+.work { display: grid; grid-template-columns: minmax(0, 1fr) 264px; grid-row: 3; }
+.area { padding: 12px 16px 12px 20px; min-width: 0; }
+.scroller { overflow-x: auto; }
+.small { font-size: 12.5px; }
+.hands { display: flex; flex-wrap: wrap; gap: 6px 18px; padding: 12px 0 0; font-size: 12.5px; }
+.hands button:disabled { opacity: 0.5; cursor: default; }
+@media (max-width: 900px) { .work { grid-template-columns: 1fr; } .area { padding: 10px; } }
+</style>

@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import type { Assignment } from '#core/model/resolution';
+import { blockName, upperFirst } from '~/features/board/words';
+import { standardOf } from '#core/grade/standards';
+
+defineProps<{ assignment: Assignment }>();
+</script>
+
+<template>
+  <section aria-live="polite">
+    <h2>Why {{ assignment.blocker }}: {{ blockName(assignment) }}{{ assignment.target ? ` ${assignment.target}` : '' }}</h2>
+    <p><b>{{ upperFirst(assignment.because.sentence) }}</b> <span v-if="assignment.because.line" class="soft">line {{ assignment.because.line }}</span></p>
+    <p v-for="f in assignment.followUps" :key="f">{{ upperFirst(f) }}.</p>
+    <p v-if="standardOf(assignment.block)" class="soft">Done when: {{ standardOf(assignment.block)!.doneWhen }}</p>
+    <details v-if="assignment.because.passedOver.length" open>
+      <summary class="link">Passed over ({{ assignment.because.passedOver.length }})</summary>
+      <ol>
+        <li v-for="p in assignment.because.passedOver" :key="p.line">
+          <s class="soft">{{ upperFirst(p.sentence) }}</s><br>{{ upperFirst(p.reason) }}.
+        </li>
+      </ol>
+    </details>
+  </section>
+</template>
+
+<style scoped>
+section { display: grid; gap: 6px; }
+summary { cursor: pointer; }
+ol { display: grid; gap: 6px; padding-top: 6px; font-size: 13px; }
+s { text-decoration-thickness: 1px; }
+</style>

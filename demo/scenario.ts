@@ -1,0 +1,101 @@
+import type { FaultId } from '#core/model/faults';
+import { ALL_PLUS, type Grade } from '#core/model/grade';
+import type { Angle, Call, ClipBody, Situation } from '#core/model/snap';
+import type { Side } from '#core/model/side';
+import film from './film/film.json';
+
+/** The made-up program, its people and its accounts. Nobody here exists. */
+export const DEMO_PROGRAM = { name: 'Larkhollow Lanterns', season: 'Nine Bridges League 2026', opponent: 'Fennick Otters', week: 5 } as const;
+
+export const DEMO_ROSTER = [
+  { name: 'Osric Tallow', number: 72, seat: 'LT' }, { name: 'Bram Wicken', number: 64, seat: 'LG' }, { name: 'Jory Pell', number: 55, seat: 'C' },
+  { name: 'Anselm Rook', number: 61, seat: 'RG' }, { name: 'Dov Harrow', number: 77, seat: 'RT' }, { name: 'Kit Merriman', number: 84, seat: 'Y' },
+  { name: 'Tobin Ash', number: 40, seat: 'H' }, { name: 'Lyle Venn', number: 28, seat: 'B' }, { name: 'Perrin Oakes', number: 36, seat: 'F' }, { name: 'Cass Holloway', number: 9, seat: 'QB' },
+] as const;
+
+export const DEMO_ACCOUNTS = [
+  { email: 'coach@lanterns.example', password: 'lantern-coach', name: 'Maren Quill', role: 'coach', number: null },
+  { email: 'assistant@lanterns.example', password: 'lantern-assistant', name: 'Theo Brandt', role: 'assistant', number: null },
+  { email: 'player@lanterns.example', password: 'lantern-player', name: 'Jory Pell', role: 'player', number: 55 },
+] as const;
+
+const FORMATIONS = {
+  'Five-man': 'LT LG C RG RT; B left', 'H right': 'LT LG C RG RT; H right; B left', 'H left': 'LT LG C RG RT; H left; B right',
+  'Tight end right': 'LT LG C RG RT Y right; B left', 'Tight end and H right': 'LT LG C RG RT Y right; H right; B left',
+} as const;
+
+const FRONTS = {
+  Over: 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right',
+  Under: 'LE 5 left; T 3 left; N 1 right; RE 5 right; W 10 left; M 30 right',
+  Odd: 'LE 5 left; N 0; RE 5 right; W 20 left; M 20 right',
+  Tite: 'LE 4i left; N 0; RE 4i right; W 10 left; M 10 right',
+  'Over, walked up': 'LE 5 left; N 1 left; T 3 right; RE 5 right; S 9 right up; W 30 left; M 10 right',
+  Bear: 'LE 9 left; L 3 left; N 0; R 3 right; RE 9 right; W 20 left; M 20 right',
+} as const;
+
+/** What a man does wrong on film; `falls` is one that no rule can foresee. */
+export interface FilmFault {
+  readonly man: string;
+  readonly fault: FaultId | 'falls';
+}
+
+export interface DemoSnap {
+  readonly call: Call;
+  readonly situation: Situation;
+  readonly faults: readonly FilmFault[];
+}
+
+function snap(
+  scheme: string, side: Side, formation: keyof typeof FORMATIONS, front: keyof typeof FRONTS,
+  [quarter, down, distance, hash, gain]: [number, number, number, Situation['hash'], number], faults: FilmFault[] = [], tags: string[] = [],
+): DemoSnap {
+  return {
+    call: { scheme, side, tags, formation: FORMATIONS[formation], formationName: formation, front: FRONTS[front], frontName: front, overrides: {} },
+    situation: { quarter, down, distance, hash, gain }, faults,
+  };
+}
+
+/** One short game: every snap is filmed from both ends of the same run of the play. */
+export const DEMO_SNAPS: readonly DemoSnap[] = [
+  snap('inside-zone-z1', 'right', 'Five-man', 'Over', [1, 1, 10, 'left', 5]),
+  snap('inside-zone-z1', 'left', 'Five-man', 'Over', [1, 2, 5, 'left', 2], [{ man: 'LG', fault: 'left-late' }]),
+  snap('power', 'right', 'H right', 'Over', [1, 3, 3, 'middle', 6]),
+  snap('inside-zone-z2', 'right', 'Tight end right', 'Under', [1, 1, 10, 'right', 4], [{ man: 'C', fault: 'high-pads' }]),
+  snap('power', 'left', 'H left', 'Odd', [1, 2, 6, 'right', -1], [{ man: 'RG', fault: 'too-deep' }, { man: 'H', fault: 'missed' }]),
+  snap('inside-zone-z1', 'right', 'Five-man', 'Tite', [1, 3, 7, 'right', 3], [{ man: 'RT', fault: 'left-early' }]),
+  snap('inside-zone-z2', 'left', 'Five-man', 'Over', [2, 1, 10, 'middle', 7]),
+  snap('power', 'right', 'Tight end and H right', 'Over, walked up', [2, 2, 3, 'left', 4], [{ man: 'RG', fault: 'false-step' }]),
+  snap('inside-zone-z1', 'right', 'H right', 'Odd', [2, 1, 10, 'left', 1], [{ man: 'LT', fault: 'missed' }], ['split']),
+  snap('power', 'right', 'H right', 'Under', [2, 2, 9, 'left', 8]),
+  snap('inside-zone-z2', 'right', 'Five-man', 'Bear', [2, 3, 1, 'middle', 2], [{ man: 'LG', fault: 'false-step' }]),
+  snap('power', 'left', 'H left', 'Over', [2, 1, 10, 'middle', 3], [{ man: 'RT', fault: 'falls' }]),
+  snap('inside-zone-z1', 'left', 'Tight end right', 'Under', [2, 2, 7, 'right', 12]),
+  snap('power', 'right', 'H right', 'Bear', [2, 1, 10, 'right', 2], [{ man: 'C', fault: 'high-pads' }, { man: 'RG', fault: 'wrong-track' }]),
+];
+
+const minus = (fault: FaultId, note = ''): Grade => ({ assignment: 'right', technique: 'minus', fault, note });
+const wrong = (fault: FaultId, note = ''): Grade => ({ assignment: 'wrong', technique: 'plus', fault, note });
+
+const LINE = ['LT', 'LG', 'C', 'RG', 'RT'];
+const graded = (men: readonly string[], exceptions: Record<string, Grade> = {}): { blocker: string; grade: Grade }[] =>
+  men.map((blocker) => ({ blocker, grade: exceptions[blocker] ?? ALL_PLUS }));
+
+/** The first half is graded already, so that the book has something to show and the film something left to do. */
+export const DEMO_GRADES: Readonly<Record<number, { blocker: string; grade: Grade }[]>> = {
+  1: graded(LINE),
+  2: graded(LINE, { LG: minus('left-late', 'Stayed on the nose until W was past him.') }),
+  3: graded([...LINE, 'H']),
+  4: graded([...LINE, 'Y'], { C: minus('high-pads') }),
+  5: graded([...LINE, 'H'], { RG: minus('too-deep'), H: { assignment: 'right', technique: 'minus', fault: 'missed', note: 'Head down, never saw him.' } }),
+  6: graded(LINE, { RT: minus('left-early'), C: { assignment: 'cannot tell', technique: 'plus', fault: null, note: 'Ask him: did he hear the call?' } }),
+  7: graded(LINE, { LT: wrong('wrong-man') }),
+};
+
+export const demoClipFile = (number: number, angle: Angle): string => `snap-${String(number).padStart(2, '0')}-${angle.replace(' ', '-')}.webm`;
+
+/** Frames of a clip as the cameras wrote them down. */
+export function demoClip(number: number): ClipBody {
+  const clip = (film as ClipBody[])[number - 1];
+  if (!clip) throw new Error(`the demo film has no snap ${number}; remake it with "npm run film"`);
+  return clip;
+}

@@ -1,0 +1,44 @@
+import { fileURLToPath } from 'node:url';
+import { chalkPreset } from './app/theme/preset';
+
+const core = fileURLToPath(new URL('./core', import.meta.url));
+
+export default defineNuxtConfig({
+  compatibilityDate: '2026-01-01',
+  ssr: false,
+  telemetry: false,
+  devtools: { enabled: false },
+  modules: ['@pinia/nuxt', '@primevue/nuxt-module', '@vueuse/nuxt', 'nuxt-auth-utils', 'nuxt-security', '@nuxt/eslint'],
+  alias: { '#core': core, '#demo': fileURLToPath(new URL('./demo', import.meta.url)) },
+  css: ['@fontsource-variable/archivo/wdth.css', 'primeicons/primeicons.css', '~/theme/tokens.css', '~/theme/base.css'],
+  app: {
+    head: { title: 'Violet Chalk', htmlAttrs: { lang: 'en' }, meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }] },
+  },
+  components: [{ path: '~/components/ui', pathPrefix: false }],
+  imports: { dirs: [] },
+  primevue: {
+    options: { theme: { preset: chalkPreset, options: { darkModeSelector: '[data-theme="board"]', cssLayer: false } }, ripple: false },
+    components: { include: ['Button', 'InputText', 'Password', 'Select', 'Textarea', 'Popover', 'DataTable', 'Column', 'Message'] },
+    directives: { include: [] },
+  },
+  runtimeConfig: {
+    databaseUrl: '', filmDir: '', demo: false,
+    session: { maxAge: 60 * 60 * 24 * 14, password: '' },
+  },
+  security: {
+    rateLimiter: false, xssValidator: false, corsHandler: false,
+    requestSizeLimiter: { maxRequestSizeInBytes: 1_000_000, maxUploadFileRequestInBytes: 1_000_000, throwError: true },
+    headers: {
+      contentSecurityPolicy: {
+        'default-src': ["'self'"], 'img-src': ["'self'", 'data:', 'blob:'], 'media-src': ["'self'", 'blob:'], 'worker-src': ["'self'", 'blob:'],
+        'script-src': ["'self'", "'nonce-{{nonce}}'"], 'script-src-attr': ["'none'"], 'style-src': ["'self'", "'unsafe-inline'"], 'font-src': ["'self'"],
+        'connect-src': ["'self'"], 'upgrade-insecure-requests': false,
+      },
+      strictTransportSecurity: false, crossOriginEmbedderPolicy: false,
+      permissionsPolicy: { fullscreen: ['self'], camera: [], microphone: [], geolocation: [] },
+    },
+  },
+  nitro: { esbuild: { options: { target: 'node20' } } },
+  typescript: { strict: true, tsConfig: { compilerOptions: { allowImportingTsExtensions: true, noEmit: true } } },
+  vite: { optimizeDeps: { include: ['zod', 'fastest-levenshtein'] } },
+});

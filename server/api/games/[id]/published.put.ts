@@ -1,0 +1,11 @@
+import * as z from 'zod';
+import { requireMember } from '../../../session/member';
+import { readId, readInput } from '../../../session/read-input';
+import { publishGame } from '../../../usecases/film';
+
+export default defineEventHandler(async (event) => {
+  const member = await requireMember(event, ['coach']);
+  const { published } = await readInput(event, z.object({ published: z.boolean() }));
+  await publishGame(member, readId(event), published);
+  return { published };
+});

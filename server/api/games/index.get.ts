@@ -1,0 +1,4 @@
+import { requireMember } from '../../session/member';
+import { listGames } from '../../usecases/film';
+
+export default defineEventHandler(async (event) => listGames(await requireMember(event)));

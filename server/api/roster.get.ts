@@ -1,0 +1,4 @@
+import { requireMember } from '../session/member';
+import { roster } from '../usecases/accounts';
+
+export default defineEventHandler(async (event) => roster(await requireMember(event)));

@@ -1,0 +1,111 @@
+import {
+  DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type ModelAttributes, type ModelStatic, type Sequelize,
+} from 'sequelize';
+
+/** A row is what it is identified and looked up by, plus a body that the core's schema reads in its mapper. */
+export class UserRow extends Model<InferAttributes<UserRow>, InferCreationAttributes<UserRow>> {
+  declare id: CreationOptional<number>;
+  declare email: string;
+  declare name: string;
+  declare passwordHash: string;
+}
+
+export class ProgramRow extends Model<InferAttributes<ProgramRow>, InferCreationAttributes<ProgramRow>> {
+  declare id: CreationOptional<number>;
+  declare name: string;
+  declare body: CreationOptional<unknown>;
+}
+
+export class MembershipRow extends Model<InferAttributes<MembershipRow>, InferCreationAttributes<MembershipRow>> {
+  declare id: CreationOptional<number>;
+  declare userId: number;
+  declare programId: number;
+  declare role: string;
+  declare playerId: number | null;
+}
+
+export class SeasonRow extends Model<InferAttributes<SeasonRow>, InferCreationAttributes<SeasonRow>> {
+  declare id: CreationOptional<number>;
+  declare programId: number;
+  declare name: string;
+}
+
+export class GameRow extends Model<InferAttributes<GameRow>, InferCreationAttributes<GameRow>> {
+  declare id: CreationOptional<number>;
+  declare programId: number;
+  declare seasonId: number;
+  declare opponent: string;
+  declare week: number;
+  declare published: boolean;
+}
+
+export class PlayerRow extends Model<InferAttributes<PlayerRow>, InferCreationAttributes<PlayerRow>> {
+  declare id: CreationOptional<number>;
+  declare programId: number;
+  declare name: string;
+  declare number: number;
+  declare seat: string;
+}
+
+export class SnapRow extends Model<InferAttributes<SnapRow>, InferCreationAttributes<SnapRow>> {
+  declare id: CreationOptional<number>;
+  declare programId: number;
+  declare gameId: number;
+  declare number: number;
+  declare body: unknown;
+}
+
+export class ClipRow extends Model<InferAttributes<ClipRow>, InferCreationAttributes<ClipRow>> {
+  declare id: CreationOptional<number>;
+  declare programId: number;
+  declare snapId: number;
+  declare angle: string;
+  declare file: string;
+  declare body: unknown;
+}
+
+export class GradeRow extends Model<InferAttributes<GradeRow>, InferCreationAttributes<GradeRow>> {
+  declare id: CreationOptional<number>;
+  declare programId: number;
+  declare snapId: number;
+  declare blocker: string;
+  declare playerId: number | null;
+  declare body: unknown;
+}
+
+/** Every change of a grade, kept for good: who, when, from what, to what. */
+export class GradeChangeRow extends Model<InferAttributes<GradeChangeRow>, InferCreationAttributes<GradeChangeRow>> {
+  declare id: CreationOptional<number>;
+  declare programId: number;
+  declare snapId: number;
+  declare blocker: string;
+  declare userId: number;
+  declare before: unknown;
+  declare after: unknown;
+  declare createdAt: CreationOptional<Date>;
+}
+
+const id = { type: DataTypes.INTEGER, autoIncrement: true, primaryKey: true } as const;
+const owned = { id, programId: { type: DataTypes.INTEGER, allowNull: false } } as const;
+const int = DataTypes.INTEGER;
+const text = DataTypes.TEXT;
+const body = DataTypes.JSONB;
+
+/** Ties the row classes to a connection. Tables are made by the migrations only. */
+export function defineModels(sequelize: Sequelize): void {
+  const define = <M extends Model>(model: ModelStatic<M>, tableName: string, attributes: ModelAttributes<M>): void => {
+    model.init(attributes as never, { sequelize, tableName, underscored: true, timestamps: false });
+  };
+  define(UserRow, 'users', { id, email: text, name: text, passwordHash: text } as ModelAttributes<UserRow>);
+  define(ProgramRow, 'programs', { id, name: text, body } as ModelAttributes<ProgramRow>);
+  define(MembershipRow, 'memberships', { id, userId: int, programId: int, role: text, playerId: int } as ModelAttributes<MembershipRow>);
+  define(SeasonRow, 'seasons', { ...owned, name: text } as ModelAttributes<SeasonRow>);
+  define(GameRow, 'games', { ...owned, seasonId: int, opponent: text, week: int, published: DataTypes.BOOLEAN } as ModelAttributes<GameRow>);
+  define(PlayerRow, 'players', { ...owned, name: text, number: int, seat: text } as ModelAttributes<PlayerRow>);
+  define(SnapRow, 'snaps', { ...owned, gameId: int, number: int, body } as ModelAttributes<SnapRow>);
+  define(ClipRow, 'clips', { ...owned, snapId: int, angle: text, file: text, body } as ModelAttributes<ClipRow>);
+  define(GradeRow, 'grades', { ...owned, snapId: int, blocker: text, playerId: int, body } as ModelAttributes<GradeRow>);
+  define(GradeChangeRow, 'grade_changes', {
+    ...owned, snapId: int, blocker: text, userId: int, before: body, after: body, createdAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
+  } as ModelAttributes<GradeChangeRow>);
+}

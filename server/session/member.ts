@@ -1,0 +1,37 @@
+import type { H3Event } from 'h3';
+import { MembershipRow, ProgramRow, UserRow } from '../db/models';
+import { database } from '../db/database';
+
+export const ROLES = ['coach', 'assistant', 'player'] as const;
+export type Role = (typeof ROLES)[number];
+
+/** Who is asking, for which program, in which role. Every query takes one: there is no other way to the data. */
+export interface Member {
+  readonly userId: number;
+  readonly userName: string;
+  readonly programId: number;
+  readonly programName: string;
+  readonly role: Role;
+  readonly playerId: number | null;
+}
+
+/** A user's place in a program as it is now, not as it was when he logged in. */
+export async function findMember(userId: number, programId: number): Promise<Member | null> {
+  await database();
+  const membership = await MembershipRow.findOne({ where: { userId, programId } });
+  const [user, program] = await Promise.all([UserRow.findByPk(userId), ProgramRow.findByPk(programId)]);
+  if (!membership || !user || !program) return null;
+  return { userId, userName: user.name, programId, programName: program.name, role: membership.role as Role, playerId: membership.playerId };
+}
+
+/** The member behind a request, or 401; 403 when his role is not among those allowed. */
+export async function requireMember(event: H3Event, roles: readonly Role[] = ROLES): Promise<Member> {
+  const session = await getUserSession(event);
+  const member = session.user ? await findMember(session.user.id, session.user.programId) : null;
+  if (!member) throw createError({ statusCode: 401, message: 'Log in first.' });
+  if (!roles.includes(member.role)) throw createError({ statusCode: 403, message: 'Your role in this program does not include this.' });
+  return member;
+}
+
+/** Roles that grade and log. */
+export const STAFF: readonly Role[] = ['coach', 'assistant'];

@@ -1,0 +1,8 @@
+declare module '#auth-utils' {
+  interface User {
+    id: number;
+    programId: number;
+  }
+}
+
+export {};

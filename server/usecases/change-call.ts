@@ -1,0 +1,39 @@
+import { GradeRow } from '../db/models';
+import { database } from '../db/database';
+import { snapBody } from '../db/mappers';
+import type { Member } from '../session/member';
+import type { Call } from '#core/model/snap';
+import type { Resolution } from '#core/model/resolution';
+import { resolveCall } from '#core/library/resolve-call';
+import { wordDiagnostic } from '#core/diagnostics/wording';
+import { ownSnap } from './film';
+
+/** Works a call out, or 400 with what is wrong with it. */
+export function workOut(call: Call): Resolution {
+  const result = resolveCall(call);
+  if (result.ok) return result.value;
+  throw createError({ statusCode: 400, message: `${result.diagnostics.map(wordDiagnostic).join('; ')}. Nothing was changed.` });
+}
+
+/**
+ * Changes what was called on a snap. Grades were given against the old call, so when there are any the change is refused with the
+ * men whose assignment would differ, until the grader says `confirmed`.
+ */
+export async function changeCall(member: Member, snapId: number, call: Call, confirmed: boolean): Promise<{ affected: string[]; changed: boolean }> {
+  const resolution = workOut(call);
+  const sequelize = await database();
+  return sequelize.transaction(async (transaction) => {
+    const row = await ownSnap(member, snapId);
+    const before = snapBody(row);
+    const graded = await GradeRow.findAll({ where: { programId: member.programId, snapId }, transaction });
+    const affected = graded.map((g) => g.blocker).filter((blocker) => asked(before.resolution, blocker) !== asked(resolution, blocker));
+    if (affected.length > 0 && !confirmed) return { affected, changed: false };
+    await row.update({ body: { ...before, call, resolution } }, { transaction });
+    return { affected, changed: true };
+  });
+}
+
+const asked = (resolution: Resolution, blocker: string): string => {
+  const a = resolution.assignments.find((x) => x.blocker === blocker);
+  return a ? `${a.block} ${a.target} ${a.next}` : 'nothing';
+};

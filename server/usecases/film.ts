@@ -1,0 +1,79 @@
+import { ClipRow, GameRow, GradeRow, SnapRow } from '../db/models';
+import { clipBody, gradeBody, snapBody } from '../db/mappers';
+import type { Member } from '../session/member';
+import type { Grade } from '#core/model/grade';
+import type { ClipBody, SnapBody } from '#core/model/snap';
+
+export interface GameView { id: number; opponent: string; week: number; published: boolean; snaps: number }
+export interface SnapListItem { id: number; number: number; scheme: string; side: string; asked: string[]; graded: { blocker: string; grade: Grade }[] }
+export interface SnapView extends SnapBody {
+  id: number; number: number; gameId: number;
+  clips: (ClipBody & { id: number; angle: string })[];
+  grades: { blocker: string; grade: Grade }[];
+}
+
+const none = (what: string) => createError({ statusCode: 404, message: `There is no such ${what} in your program.` });
+
+/** Games of the program; a player sees those whose grades were published. */
+export async function listGames(member: Member): Promise<GameView[]> {
+  const games = await GameRow.findAll({ where: { programId: member.programId, ...(member.role === 'player' ? { published: true } : {}) }, order: [['week', 'ASC']] });
+  return Promise.all(games.map(async (g) => ({
+    id: g.id, opponent: g.opponent, week: g.week, published: g.published, snaps: await SnapRow.count({ where: { programId: member.programId, gameId: g.id } }),
+  })));
+}
+
+/** Opens a game's grades to its players, or closes them again. */
+export async function publishGame(member: Member, gameId: number, published: boolean): Promise<void> {
+  const [count] = await GameRow.update({ published }, { where: { id: gameId, programId: member.programId } });
+  if (count === 0) throw none('game');
+}
+
+export async function listSnaps(member: Member, gameId: number): Promise<SnapListItem[]> {
+  const scope = { programId: member.programId, gameId };
+  if (!await GameRow.findOne({ where: { id: gameId, programId: member.programId } })) throw none('game');
+  const snaps = await SnapRow.findAll({ where: scope, order: [['number', 'ASC']] });
+  const grades = await GradeRow.findAll({ where: { programId: member.programId, snapId: snaps.map((s) => s.id) } });
+  return snaps.map((row) => {
+    const { call, resolution } = snapBody(row);
+    return {
+      id: row.id, number: row.number, scheme: call.scheme, side: call.side, asked: resolution.assignments.map((a) => a.blocker),
+      graded: grades.filter((g) => g.snapId === row.id).map((g) => ({ blocker: g.blocker, grade: gradeBody(g) })),
+    };
+  });
+}
+
+/** A snap's row, if it belongs to the member's program. */
+export async function ownSnap(member: Member, snapId: number): Promise<SnapRow> {
+  const row = await SnapRow.findOne({ where: { id: snapId, programId: member.programId } });
+  if (!row) throw none('snap');
+  return row;
+}
+
+/** Players see a snap only once its game is published, and of its grades only their own. */
+export async function readSnap(member: Member, snapId: number): Promise<SnapView> {
+  const row = await ownSnap(member, snapId);
+  await requirePublished(member, row.gameId);
+  const where = { programId: member.programId, snapId };
+  const [clips, grades] = await Promise.all([
+    ClipRow.findAll({ where, order: [['angle', 'ASC']] }),
+    GradeRow.findAll({ where: { ...where, ...(member.role === 'player' ? { playerId: member.playerId ?? 0 } : {}) } }),
+  ]);
+  return {
+    ...snapBody(row), id: row.id, number: row.number, gameId: row.gameId,
+    clips: clips.map((c) => ({ ...clipBody(c), id: c.id, angle: c.angle })),
+    grades: grades.map((g) => ({ blocker: g.blocker, grade: gradeBody(g) })),
+  };
+}
+
+async function requirePublished(member: Member, gameId: number): Promise<void> {
+  if (member.role !== 'player') return;
+  if (!await GameRow.findOne({ where: { id: gameId, programId: member.programId, published: true } })) throw none('snap');
+}
+
+/** File name of a clip in the film folder. */
+export async function clipFile(member: Member, clipId: number): Promise<string> {
+  const clip = await ClipRow.findOne({ where: { id: clipId, programId: member.programId } });
+  if (!clip) throw none('clip');
+  await requirePublished(member, (await ownSnap(member, clip.snapId)).gameId);
+  return clip.file;
+}

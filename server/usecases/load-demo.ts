@@ -1,0 +1,39 @@
+import { ClipRow, GameRow, GradeRow, MembershipRow, PlayerRow, ProgramRow, SeasonRow, SnapRow, UserRow } from '../db/models';
+import { database } from '../db/database';
+import { DEMO_ACCOUNTS, DEMO_GRADES, DEMO_PROGRAM, DEMO_ROSTER, DEMO_SNAPS, demoClip, demoClipFile } from '#demo/scenario';
+import { ANGLES } from '#core/model/snap';
+import { workOut } from './change-call';
+
+/**
+ * Puts the made-up program into an empty database: accounts, roster, one game with its film, half of it graded. Does nothing when
+ * there is any program already.
+ */
+export async function loadDemo(): Promise<void> {
+  const sequelize = await database();
+  if (await ProgramRow.count() > 0) return;
+  const hashes = await Promise.all(DEMO_ACCOUNTS.map((a) => hashPassword(a.password)));
+  await sequelize.transaction(async (transaction) => {
+    const program = await ProgramRow.create({ name: DEMO_PROGRAM.name }, { transaction });
+    const programId = program.id;
+    const season = await SeasonRow.create({ programId, name: DEMO_PROGRAM.season }, { transaction });
+    const game = await GameRow.create({ programId, seasonId: season.id, opponent: DEMO_PROGRAM.opponent, week: DEMO_PROGRAM.week, published: true }, { transaction });
+    const players = await PlayerRow.bulkCreate(DEMO_ROSTER.map((p) => ({ programId, ...p })), { transaction, returning: true });
+    for (const [i, account] of DEMO_ACCOUNTS.entries()) {
+      const user = await UserRow.create({ email: account.email, name: account.name, passwordHash: hashes[i]! }, { transaction });
+      const playerId = players.find((p) => p.number === account.number)?.id ?? null;
+      await MembershipRow.create({ userId: user.id, programId, role: account.role, playerId }, { transaction });
+    }
+    for (const [i, snap] of DEMO_SNAPS.entries()) {
+      const number = i + 1;
+      const row = await SnapRow.create({
+        programId, gameId: game.id, number, body: { call: snap.call, situation: snap.situation, resolution: workOut(snap.call) },
+      }, { transaction });
+      await ClipRow.bulkCreate(ANGLES.map((angle) => ({ programId, snapId: row.id, angle, file: demoClipFile(number, angle), body: demoClip(number) })), { transaction });
+      await GradeRow.bulkCreate((DEMO_GRADES[number] ?? []).map(({ blocker, grade }) => ({
+        programId, snapId: row.id, blocker, playerId: players.find((p) => p.seat === blocker)?.id ?? null, body: grade,
+      })), { transaction });
+    }
+  });
+
+}
+
