@@ -20,7 +20,7 @@ const deeper = computed(() => (props.man.y < props.scale.shallow ? `${Math.round
     <rect class="bar" :x="-width / 2" :y="-HEIGHT / 2" :width="width" :height="HEIGHT" :rx="HEIGHT / 2" />
     <text :x="number === undefined ? 0 : -width * 0.14" y="4.5" class="seat">{{ man.id }}</text>
     <text v-if="number !== undefined" :x="width * 0.24" y="4" class="number">{{ number }}</text>
-    <text v-if="deeper" x="0" :y="HEIGHT / 2 + 11" class="deeper">{{ deeper }}</text>
+    <text v-if="deeper" x="0" :y="HEIGHT / 2 + 10" class="deeper">{{ deeper }}</text>
   </g>
 </template>
 

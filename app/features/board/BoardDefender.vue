@@ -9,8 +9,8 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ grab: [event: PointerEvent]; focus: []; nudge: [dx: number, dy: number] }>();
 
-const HALF = 10;
-const NOTCH = 6;
+const HALF = 11;
+const NOTCH = 5;
 const w = computed(() => props.scale.across);
 const onBoard = computed(() => Math.abs(props.place.x) < 26);
 /** Down men show a notch toward the offence, standing men a flat side. */
@@ -19,6 +19,8 @@ const outline = computed(() => {
   const near = props.defender.stance === 'down' ? `H ${NOTCH} L 0 ${HALF - NOTCH} L ${-NOTCH} ${HALF}` : '';
   return `M ${l} ${-HALF} H ${r} V ${HALF} ${near} H ${l} Z`;
 });
+/** Left alone on purpose: a dotted ring. */
+const ringed = computed(() => props.status === 'read' || props.status === 'left');
 const fade = computed(() => (props.place.y > 24 ? 0.45 : props.place.y > 4.5 ? 0.8 : 1));
 const deeper = computed(() => (props.place.y > props.scale.far ? `${Math.round(props.place.y / 3)} yd` : ''));
 const STEP = 0.5;
@@ -39,12 +41,12 @@ function key(event: KeyboardEvent): void {
     :tabindex="movable ? 0 : undefined" :role="movable ? 'button' : undefined" :aria-label="`${defender.id}, ${label}, ${status}${movable ? '. Arrow keys move him half a foot' : ''}`"
     @pointerdown="emit('grab', $event)" @focus="emit('focus')" @keydown="key"
   >
-    <ellipse v-if="status === 'read' || status === 'left'" class="ring" :rx="w * 1.35" ry="22" />
+    <rect v-if="ringed" class="ring" :x="-w - 7" :y="-HALF - 7" :width="2 * w + 14" :height="2 * HALF + 14" rx="14" />
     <path class="bar" :d="outline" />
     <path v-if="status === 'free'" class="hatch" :d="`M ${-w + 4} ${HALF} L ${-w + 16} ${-HALF} M ${-w + 14} ${HALF} L ${-w + 26} ${-HALF} M ${w - 26} ${HALF} L ${w - 14} ${-HALF} M ${w - 16} ${HALF} L ${w - 4} ${-HALF}`" />
-    <text class="id" x="0" y="4">{{ defender.id }}</text>
-    <text class="label" x="0" :y="-HALF - 4">{{ deeper || label }}</text>
-    <text v-if="status === 'read' || status === 'left' || status === 'free'" class="status" x="0" :y="-HALF - (status === 'free' ? 17 : 18)">{{ status }}</text>
+    <text class="id" x="0" :y="defender.stance === 'down' ? 1.5 : 4">{{ defender.id }}</text>
+    <text class="label" x="0" :y="-HALF - (ringed ? 10 : 4)">{{ deeper || label }}</text>
+    <text v-if="ringed || status === 'free'" class="status" x="0" :y="-HALF - (ringed ? 22 : 16)">{{ status }}</text>
   </g>
 </template>
 

@@ -29,6 +29,7 @@ const MAX_ACROSS = 30;
 const LINE_GAP = 4;
 const SIDE_ROOM = 5;
 const TOP = 16;
+const BOTTOM = 22;
 
 /** Fits the men and the defence's box into a width; feet beyond the sides are clipped by the caller. */
 export function boardScale(formation: Formation, width: number, height: number): BoardScale {
@@ -37,9 +38,9 @@ export function boardScale(formation: Formation, width: number, height: number):
   const hi = Math.max(8, ...near) + SIDE_ROOM;
   const across = Math.min(MAX_ACROSS, (width - LABEL_WIDTH) / (hi - lo));
   const middle = LABEL_WIDTH + (width - LABEL_WIDTH) / 2 - ((lo + hi) / 2) * across;
-  const shallow = -6.5;
+  const shallow = -6;
   const far = 18;
-  const deep = (height - TOP) / (far - shallow);
+  const deep = (height - TOP - BOTTOM) / (far - shallow);
   return {
     width, height, across, deep, shallow, far,
     x: (feet) => middle + feet * across,

@@ -1,1 +1,77 @@
-<template><p>film</p></template>
+<script setup lang="ts">
+import { useElementSize, useEventListener } from '@vueuse/core';
+import { computed, onMounted, ref, watch } from 'vue';
+import { readFormation } from '#core/language/lineups/read-formation';
+import { boardScale, columnsUnder, type Column } from '~/features/board/scale';
+import { useRoster } from '~/features/roster/store';
+import FilmPair from './FilmPair.vue';
+import GradePad from './GradePad.vue';
+import SnapList from './SnapList.vue';
+import SnapSentence from './SnapSentence.vue';
+import { useFilmKeys } from './keys';
+import { useFilm } from './store';
+
+const film = useFilm();
+const roster = useRoster();
+const route = useRoute();
+const pair = ref<InstanceType<typeof FilmPair> | null>(null);
+const pad = ref<InstanceType<typeof GradePad> | null>(null);
+
+const idOf = (param: unknown): number | null => (/^\d+$/.test(String(param ?? '')) ? Number(param) : null);
+onMounted(async () => {
+  film.resume();
+  await roster.load();
+  await film.open(idOf(route.params.id));
+});
+watch(() => route.params.id, (id) => { if (idOf(id) !== null && idOf(id) !== film.snap?.id) void film.open(idOf(id)); });
+watch(() => film.snap?.id, (id) => { if (id !== undefined && String(id) !== route.params.id) void navigateTo(`/film/${id}`, { replace: true }); });
+useEventListener('online', () => void film.send());
+
+const area = ref<HTMLElement | null>(null);
+const { width } = useElementSize(area);
+const columns = computed<Column[]>(() => {
+  const formation = film.snap ? readFormation(film.snap.call.formation) : null;
+  if (!formation?.ok || width.value === 0) return [];
+  return columnsUnder(formation.value.men.filter((m) => film.men.includes(m.id)), boardScale(formation.value, Math.max(560, width.value), 100));
+});
+
+function go(step: number): void {
+  const at = film.snaps.findIndex((s) => s.id === film.snap?.id);
+  const next = film.snaps[at + step];
+  if (next) void film.open(next.id);
+}
+
+useFilmKeys({
+  columns, toggle: () => pair.value?.transport.toggle(), step: (frames) => pair.value && pair.value.transport.seek(pair.value.transport.frame.value + frames),
+  slower: () => pair.value?.transport.slower(), go, note: () => pad.value?.writeNote(),
+});
+</script>
+
+<template>
+  <div class="place">
+    <SnapSentence v-if="film.snap" />
+    <p v-if="film.loadProblem" class="refused" role="alert">{{ film.loadProblem }} Your marks are safe.</p>
+    <p v-if="film.trouble" class="refused waiting" role="alert">{{ film.trouble }}</p>
+    <div class="work" :class="{ alone: film.readOnly }">
+      <section ref="area" class="area" aria-label="Film and grades">
+        <template v-if="film.snap">
+          <FilmPair ref="pair" :clips="film.snap.clips" />
+          <GradePad ref="pad" :columns="columns" :numbers="roster.numbers" @next="go(1)" />
+        </template>
+        <p v-else-if="!film.loadProblem" class="empty">No snap is open. {{ film.readOnly ? 'Open one of yours from the Book.' : 'A game appears here once it is logged.' }}</p>
+      </section>
+      <SnapList v-if="!film.readOnly" />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.place { display: flex; flex-direction: column; min-height: 100%; }
+.refused { padding: 7px 20px; color: var(--broken); font-weight: 600; border-bottom: 1px solid var(--rule); }
+.waiting { color: var(--risk); }
+.work { flex: 1; display: grid; grid-template-columns: minmax(0, 1fr) 206px; min-height: 0; }
+.work.alone { grid-template-columns: minmax(0, 1fr); }
+.area { padding: 10px 16px 12px 20px; min-width: 0; }
+.empty { padding: 60px 0; max-width: 420px; }
+@media (max-width: 800px) { .work { grid-template-columns: 1fr; } .area { padding: 8px; } }
+</style>

@@ -25,6 +25,7 @@ const columns = computed(() => (board.formation && scale.value ? columnsUnder(bo
 const showWhy = ref(false);
 const rows = computed(() => [
   { key: 'block', name: 'Block' }, { key: 'on', name: 'On' }, { key: 'then', name: 'Then' }, { key: 'step', name: 'First step' }, { key: 'aim', name: 'Aim' },
+  { key: 'says', name: 'Says' },
   ...(showWhy.value ? [{ key: 'why', name: 'Why' }] : [{ key: 'eyes', name: 'Eyes' }]),
 ]);
 
@@ -37,6 +38,7 @@ function cell(row: string, man: string): string {
     case 'then': return a.next ?? '';
     case 'step': return stepWords(a);
     case 'aim': return upperFirst(a.aim);
+    case 'says': return board.resolution!.calls.filter((c) => c.from === man).map((c) => `“${c.word}”`).join(' ');
     case 'eyes': return upperFirst(a.eyes);
     default: return upperFirst(a.because.sentence);
   }

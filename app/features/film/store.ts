@@ -1,0 +1,129 @@
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+import { ALL_PLUS, type Grade } from '#core/model/grade';
+import type { Call, ClipBody, SnapBody } from '#core/model/snap';
+import { request, RequestProblem } from '~/features/session/request';
+import { useSession } from '~/features/session/store';
+import { dequeue, enqueue, nextBatch, queueKey, readQueue, type Waiting } from './queue';
+
+export interface SnapItem { id: number; number: number; scheme: string; side: string; asked: string[]; graded: { blocker: string; grade: Grade }[] }
+export interface SnapDetail extends SnapBody { id: number; number: number; gameId: number; clips: (ClipBody & { id: number; angle: string })[]; grades: { blocker: string; grade: Grade }[] }
+export interface GameItem { id: number; opponent: string; week: number; published: boolean; snaps: number }
+
+const RETRY_MS = 3000;
+
+/** Film of one game and the marks on it. Every mark is kept on this machine until the server has it. */
+export const useFilm = defineStore('film', () => {
+  const session = useSession();
+  const games = shallowRef<GameItem[]>([]);
+  const game = ref<number | null>(null);
+  const snaps = shallowRef<SnapItem[]>([]);
+  const snap = shallowRef<SnapDetail | null>(null);
+  const marks = ref<Record<string, Grade>>({});
+  const selected = ref<string | null>(null);
+  const queue = ref<Waiting[]>([]);
+  const trouble = ref('');
+  const loadProblem = ref('');
+  let sending = false;
+  let timer: ReturnType<typeof setTimeout> | null = null;
+
+  const key = (): string => queueKey(session.member?.programId ?? 0, session.member?.userId ?? 0);
+  const keep = (): void => localStorage.setItem(key(), JSON.stringify(queue.value));
+  const men = computed(() => snap.value?.resolution.assignments.map((a) => a.blocker) ?? []);
+  const readOnly = computed(() => !session.staff);
+
+  async function attempt(what: () => Promise<void>): Promise<boolean> {
+    loadProblem.value = '';
+    try {
+      await what();
+      return true;
+    } catch (problem) {
+      if (!(problem instanceof RequestProblem)) throw problem;
+      loadProblem.value = problem.message;
+      return false;
+    }
+  }
+
+  const open = (id: number | null): Promise<boolean> => attempt(async () => {
+    if (session.staff && games.value.length === 0) games.value = await request<GameItem[]>('/api/games');
+    if (id !== null) await openSnap(id);
+    const wanted = snap.value?.gameId ?? games.value.at(-1)?.id ?? null;
+    if (session.staff && wanted !== null && (game.value !== wanted || snaps.value.length === 0)) {
+      game.value = wanted;
+      snaps.value = await request<SnapItem[]>(`/api/games/${wanted}/snaps`);
+    }
+    if (id === null && snaps.value.length) await openSnap((snaps.value.find((s) => gradedCount(s) < s.asked.length) ?? snaps.value[0]!).id);
+  });
+
+  async function openSnap(id: number): Promise<void> {
+    const found = await request<SnapDetail>(`/api/snaps/${id}`);
+    snap.value = found;
+    marks.value = Object.fromEntries(found.grades.map((g) => [g.blocker, g.grade]));
+    for (const w of queue.value) if (w.snapId === id) setMark(w.blocker, w.grade);
+    if (!found.resolution.assignments.some((a) => a.blocker === selected.value)) selected.value = null;
+  }
+
+  function setMark(blocker: string, grade: Grade | null): void {
+    const rest = Object.fromEntries(Object.entries(marks.value).filter(([man]) => man !== blocker));
+    marks.value = grade ? { ...rest, [blocker]: grade } : rest;
+  }
+
+  /** Marks a man and keeps the mark here until it is saved. */
+  function mark(blocker: string, grade: Grade | null): void {
+    if (!snap.value || readOnly.value) return;
+    setMark(blocker, grade);
+    queue.value = enqueue(queue.value, { snapId: snap.value.id, blocker, grade });
+    keep();
+    snaps.value = snaps.value.map((s) => (s.id === snap.value!.id ? { ...s, graded: Object.entries(marks.value).map(([man, g]) => ({ blocker: man, grade: g })) } : s));
+    void send();
+  }
+
+  const change = (blocker: string, part: Partial<Grade>): void => mark(blocker, { ...(marks.value[blocker] ?? ALL_PLUS), ...part });
+
+  /** Everybody without a mark did his job. */
+  function restPlus(): void {
+    for (const man of men.value) if (!marks.value[man]) mark(man, ALL_PLUS);
+  }
+
+  function resume(): void {
+    queue.value = readQueue(localStorage, key());
+    if (queue.value.length) void send();
+  }
+
+  async function send(): Promise<void> {
+    if (sending) return;
+    sending = true;
+    if (timer) clearTimeout(timer);
+    try {
+      for (let batch = nextBatch(queue.value); batch.length; batch = nextBatch(queue.value)) {
+        await request(`/api/snaps/${batch[0]!.snapId}/grades`, { method: 'PUT', body: { entries: batch.map(({ blocker, grade }) => ({ blocker, grade })) } });
+        queue.value = dequeue(queue.value, batch);
+        keep();
+      }
+      trouble.value = '';
+    } catch (problem) {
+      if (!(problem instanceof RequestProblem)) throw problem;
+      trouble.value = problem.offline ? `Not connected: ${waitingWords(queue.value.length)} kept on this machine and will be sent.` : `${problem.message} ${waitingWords(queue.value.length)} kept on this machine.`;
+      timer = setTimeout(() => void send(), RETRY_MS);
+    } finally {
+      sending = false;
+    }
+  }
+
+  /** Changes the call of this snap; returns the men whose grades were given against another assignment, if that needs a word. */
+  async function changeCall(call: Call, confirmed: boolean): Promise<string[]> {
+    let affected: string[] = [];
+    await attempt(async () => {
+      const answer = await request<{ affected: string[]; changed: boolean }>(`/api/snaps/${snap.value!.id}/call`, { method: 'PUT', body: { call, confirmed } });
+      if (answer.changed) await openSnap(snap.value!.id);
+      else affected = answer.affected;
+    });
+    return affected;
+  }
+
+  return { games, game, snaps, snap, marks, men, selected, queue, trouble, loadProblem, readOnly, open, mark, change, restPlus, resume, send, changeCall };
+});
+
+const waitingWords = (count: number): string => `${count} ${count === 1 ? 'mark is' : 'marks are'}`;
+
+export const gradedCount = (item: SnapItem): number => item.graded.length;
