@@ -39,6 +39,6 @@ export default defineNuxtConfig({
     },
   },
   nitro: { esbuild: { options: { target: 'node20' } } },
-  typescript: { strict: true, tsConfig: { compilerOptions: { allowImportingTsExtensions: true, noEmit: true } } },
+  typescript: { strict: true },
   vite: { optimizeDeps: { include: ['zod', 'fastest-levenshtein'] } },
 });

@@ -1,14 +1,14 @@
 import { readFileSync } from 'node:fs';
-import type { Result } from '../core/diagnostics/diagnostic.ts';
-import { formatDiagnostic } from '../core/diagnostics/wording.ts';
-import { readFormation } from '../core/language/lineups/read-formation.ts';
-import { readFront } from '../core/language/lineups/read-front.ts';
-import { formationFrom, frontFrom, libraryText, schemeFrom, type Shelf } from '../core/library/library.ts';
-import { FormationSchema, type Formation } from '../core/model/formation.ts';
-import { FrontSchema, type Front } from '../core/model/front.ts';
-import { SettingsSchema, type Settings } from '../core/model/settings.ts';
-import { SideSchema, type Side } from '../core/model/side.ts';
-import type { CompiledScheme } from '../core/resolve/compile.ts';
+import type { Result } from '../core/diagnostics/diagnostic';
+import { formatDiagnostic } from '../core/diagnostics/wording';
+import { readFormation } from '../core/language/lineups/read-formation';
+import { readFront } from '../core/language/lineups/read-front';
+import { formationFrom, frontFrom, libraryText, schemeFrom, type Shelf } from '../core/library/library';
+import { FormationSchema, type Formation } from '../core/model/formation';
+import { FrontSchema, type Front } from '../core/model/front';
+import { SettingsSchema, type Settings } from '../core/model/settings';
+import { SideSchema, type Side } from '../core/model/side';
+import type { CompiledScheme } from '../core/resolve/compile';
 
 /** The material is wrong: its lines go to standard error and the program ends with 1. */
 export class WrongMaterial extends Error {}

@@ -1,6 +1,6 @@
-import { BLOCKS } from '../core/vocabulary/index.ts';
-import type { Identification } from '../core/model/identification.ts';
-import type { Resolution } from '../core/model/resolution.ts';
+import { BLOCKS } from '../core/vocabulary/index';
+import type { Identification } from '../core/model/identification';
+import type { Resolution } from '../core/model/resolution';
 
 const row = (label: string, text: string): string => `${label.padEnd(12)}${text}`;
 

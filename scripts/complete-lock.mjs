@@ -16,12 +16,32 @@ function platformOf(name) {
   };
 }
 
+const isForeign = (entry) => entry.optional && ((entry.os && !entry.os.includes('linux')) || (entry.cpu && !entry.cpu.includes('x64')) || entry.libc?.includes('musl'));
+const exact = new Set(Object.values(lock.packages).flatMap((e) => Object.entries(e.optionalDependencies ?? {})).filter(([, v]) => /^\d/.test(v)).map(([name]) => name));
+for (const [path, entry] of Object.entries(lock.packages)) {
+  if (isForeign(entry) && exact.has(path.slice(path.lastIndexOf('node_modules/') + 13))) delete lock.packages[path];
+}
+
+/** Where Node would find a package from inside another one: the places from the inside out. */
+function* placesFrom(path) {
+  for (let at = path; ; at = at.slice(0, at.lastIndexOf('/node_modules/'))) {
+    yield `${at}/node_modules/`;
+    if (!at.includes('/node_modules/')) break;
+  }
+  yield 'node_modules/';
+}
+
 let added = 0;
-for (const entry of Object.values({ ...lock.packages })) {
+for (const [path, entry] of Object.entries({ ...lock.packages })) {
   for (const [name, version] of Object.entries(entry.optionalDependencies ?? {})) {
-    if (!/^\d/.test(version) || lock.packages[`node_modules/${name}`]) continue;
+    if (!/^\d/.test(version)) continue;
+    const places = [...placesFrom(path)];
+    const found = places.map((p) => lock.packages[p + name]).find(Boolean);
+    if (found?.version === version) continue;
     const platform = Object.fromEntries(Object.entries(platformOf(name)).filter(([, list]) => list.length));
-    lock.packages[`node_modules/${name}`] = { version, optional: true, ...platform };
+    // Beside the package that wants it, or inside it when another version stands there.
+    const beside = `${path.slice(0, path.lastIndexOf('node_modules/'))}node_modules/${name}`;
+    lock.packages[lock.packages[beside] ? places[0] + name : beside] = { version, optional: true, ...platform };
     added++;
   }
 }

@@ -17,7 +17,7 @@ export interface Diagnostic {
 
 export const NOWHERE: Span = { line: 1, column: 1, endColumn: 1 };
 
-export type DiagnosticCode = keyof typeof import('./messages/english.ts').ENGLISH;
+export type DiagnosticCode = keyof typeof import('./messages/english').ENGLISH;
 
 /** A value, or what stands in its way. */
 export type Result<T> = { ok: true; value: T; diagnostics: Diagnostic[] } | { ok: false; diagnostics: Diagnostic[] };

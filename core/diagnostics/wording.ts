@@ -1,5 +1,5 @@
-import type { Diagnostic } from './diagnostic.ts';
-import { ENGLISH } from './messages/english.ts';
+import type { Diagnostic } from './diagnostic';
+import { ENGLISH } from './messages/english';
 
 /** The sentence a coach reads. */
 export function wordDiagnostic(diagnostic: Diagnostic): string {

@@ -1,4 +1,4 @@
-import { EPSILON } from './tolerances.ts';
+import { EPSILON } from './tolerances';
 
 /** `a <= b`, forgiving binary rounding. */
 export const atMost = (a: number, b: number): boolean => a <= b + EPSILON;

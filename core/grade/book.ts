@@ -1,6 +1,6 @@
-import type { FaultId } from '../model/faults.ts';
-import type { Grade } from '../model/grade.ts';
-import { rateOf, type Rate } from '../statistics/rate.ts';
+import type { FaultId } from '../model/faults';
+import type { Grade } from '../model/grade';
+import { rateOf, type Rate } from '../statistics/rate';
 
 /** One blocker's mark on one snap, with what it can be counted by. */
 export interface MarkRow {

@@ -1,5 +1,5 @@
-import type { FaultId } from '../model/faults.ts';
-import type { BlockId } from '../vocabulary/index.ts';
+import type { FaultId } from '../model/faults';
+import type { BlockId } from '../vocabulary/index';
 
 /** What one block asks for, and what counts as success for that block and no other. */
 export interface Standard {

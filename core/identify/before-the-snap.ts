@@ -1,9 +1,9 @@
-import { atMost, lessThan, moreThan } from '../geometry/compare.ts';
-import { BOX_MARGIN, HEAD_UP, SHADE, STACK_WIDTH } from '../geometry/tolerances.ts';
-import { isOnLine, lineOf, type Blocker, type Formation } from '../model/formation.ts';
-import type { Defender, Front } from '../model/front.ts';
-import { signOf, type Side } from '../model/side.ts';
-import { fillsGap, levelOf } from './line.ts';
+import { atMost, lessThan, moreThan } from '../geometry/compare';
+import { BOX_MARGIN, HEAD_UP, SHADE, STACK_WIDTH } from '../geometry/tolerances';
+import { isOnLine, lineOf, type Blocker, type Formation } from '../model/formation';
+import type { Defender, Front } from '../model/front';
+import { signOf, type Side } from '../model/side';
+import { fillsGap, levelOf } from './line';
 
 /**
  * What every item of the identification looks at: the two line-ups sorted into levels once.

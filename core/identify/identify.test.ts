@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { SettingsSchema } from '../model/settings.ts';
-import { readFront } from '../language/lineups/read-front.ts';
-import { sayFront } from '../language/lineups/print-lineup.ts';
-import { aLineup, formationOf, mirrorFormation, mirrorFront } from '../testing/fronts.ts';
-import { identify, type IdentifyOptions } from './identify.ts';
+import { SettingsSchema } from '../model/settings';
+import { readFront } from '../language/lineups/read-front';
+import { sayFront } from '../language/lineups/print-lineup';
+import { aLineup, formationOf, mirrorFormation, mirrorFront } from '../testing/fronts';
+import { identify, type IdentifyOptions } from './identify';
 
 function on(formation: string, front: string, options: IdentifyOptions = {}) {
   const men = formationOf(formation);
@@ -156,7 +156,7 @@ describe('bad fronts and formations', () => {
     [Array.from({ length: 12 }, (_, i) => `D${i} (${i * 3 - 15}, 2)`).join('; '), 'eleven defenders at most; this one has 12'],
     ['N 0; W blitz A left', 'the movement names W'],
   ])('%s: %s', async (front, message) => {
-    const { wordDiagnostic } = await import('../diagnostics/wording.ts');
+    const { wordDiagnostic } = await import('../diagnostics/wording');
     const read = readFront(front, formationOf(FIVE));
     expect(read.ok).toBe(false);
     expect(read.diagnostics.map(wordDiagnostic).join()).toContain(message);

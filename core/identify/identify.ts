@@ -1,15 +1,15 @@
-import type { Formation } from '../model/formation.ts';
-import type { Front } from '../model/front.ts';
-import type { Identification, Overrides } from '../model/identification.ts';
-import { SHIPPED_SETTINGS, type Settings } from '../model/settings.ts';
-import type { Side } from '../model/side.ts';
-import { inGap, interiorGaps, takePicture, type Picture } from './before-the-snap.ts';
-import { findBox, findMike, findSideCalls, orderLinebackers, sayBox } from './items/box.ts';
-import { findEdges, findWalkedUp } from './items/edge.ts';
-import { findFamily } from './items/family.ts';
-import { findNumbers, type SchemeNumbers } from './items/numbers.ts';
-import { findStrength } from './items/strength.ts';
-import { techniqueOf } from './techniques.ts';
+import type { Formation } from '../model/formation';
+import type { Front } from '../model/front';
+import type { Identification, Overrides } from '../model/identification';
+import { SHIPPED_SETTINGS, type Settings } from '../model/settings';
+import type { Side } from '../model/side';
+import { inGap, interiorGaps, takePicture, type Picture } from './before-the-snap';
+import { findBox, findMike, findSideCalls, orderLinebackers, sayBox } from './items/box';
+import { findEdges, findWalkedUp } from './items/edge';
+import { findFamily } from './items/family';
+import { findNumbers, type SchemeNumbers } from './items/numbers';
+import { findStrength } from './items/strength';
+import { techniqueOf } from './techniques';
 
 export interface IdentifyOptions {
   /** Play side; without it, items that need one are counted from the strength. */

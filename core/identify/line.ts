@@ -1,6 +1,6 @@
-import { atMost, lessThan, moreThan } from '../geometry/compare.ts';
-import { FIRST_LEVEL_DEPTH, HEAD_UP, SECOND_LEVEL_DEPTH, SHADE } from '../geometry/tolerances.ts';
-import type { Point } from '../geometry/vec.ts';
+import { atMost, lessThan, moreThan } from '../geometry/compare';
+import { FIRST_LEVEL_DEPTH, HEAD_UP, SECOND_LEVEL_DEPTH, SHADE } from '../geometry/tolerances';
+import type { Point } from '../geometry/vec';
 
 /** Anyone with a name and a place. */
 export interface Standing extends Point {

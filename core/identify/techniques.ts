@@ -1,12 +1,12 @@
-import { atMost, moreThan } from '../geometry/compare.ts';
-import { HEAD_UP, SHADE, SHADE_PLACE } from '../geometry/tolerances.ts';
-import { yards } from '../geometry/units.ts';
-import { lineOf, type Blocker, type Formation } from '../model/formation.ts';
-import type { Defender } from '../model/front.ts';
-import type { Technique } from '../model/identification.ts';
-import type { Settings } from '../model/settings.ts';
-import { signOf, type Side } from '../model/side.ts';
-import { coveredIndex, isHeadUp, levelOf } from './line.ts';
+import { atMost, moreThan } from '../geometry/compare';
+import { HEAD_UP, SHADE, SHADE_PLACE } from '../geometry/tolerances';
+import { yards } from '../geometry/units';
+import { lineOf, type Blocker, type Formation } from '../model/formation';
+import type { Defender } from '../model/front';
+import type { Technique } from '../model/identification';
+import type { Settings } from '../model/settings';
+import { signOf, type Side } from '../model/side';
+import { coveredIndex, isHeadUp, levelOf } from './line';
 
 /** Digits of the places from the ball out: centre, guard, tackle, tight end. */
 const PLACE_LABELS = [

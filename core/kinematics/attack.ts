@@ -1,4 +1,4 @@
-import type { Entry } from '../model/scheme.ts';
+import type { Entry } from '../model/scheme';
 
 export interface Attack {
   /** Where the ball is to cross the line, feet, play side positive. */

@@ -1,5 +1,5 @@
-import { between, distance, type Point } from '../geometry/vec.ts';
-import { CARRIER_SPEED, TACKLE_REACH, timeToCover, type Mover } from './speeds.ts';
+import { between, distance, type Point } from '../geometry/vec';
+import { CARRIER_SPEED, TACKLE_REACH, timeToCover, type Mover } from './speeds';
 
 const SAMPLES = 24;
 

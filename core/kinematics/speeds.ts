@@ -1,4 +1,4 @@
-import type { Tempo } from '../model/scheme.ts';
+import type { Tempo } from '../model/scheme';
 
 /** How somebody gets going: seconds, ft/s2, ft/s. */
 export interface Mover {

@@ -1,8 +1,8 @@
-import { error, warning, type Diagnostic } from '../diagnostics/diagnostic.ts';
-import { formationFromClauses, frontFromClauses } from './lineups/check-lineup.ts';
-import { sayHead } from './print.ts';
-import { readTree } from './read.ts';
-import type { Condition, Phrase, SchemeTree, Sentence, SlotValue } from './tree.ts';
+import { error, warning, type Diagnostic } from '../diagnostics/diagnostic';
+import { formationFromClauses, frontFromClauses } from './lineups/check-lineup';
+import { sayHead } from './print';
+import { readTree } from './read';
+import type { Condition, Phrase, SchemeTree, Sentence, SlotValue } from './tree';
 
 /** Everything wrong or doubtful in a `.chalk` text: what cannot be read, then what reads well and cannot be meant. */
 export function checkText(text: string): Diagnostic[] {

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { hasErrors } from '../diagnostics/diagnostic.ts';
-import { wordDiagnostic } from '../diagnostics/wording.ts';
-import { libraryIds, libraryText, schemeFrom, type Shelf } from '../library/library.ts';
-import { checkText } from './check.ts';
-import { printTree } from './print.ts';
-import { readTree } from './read.ts';
-import type { SchemeTree } from './tree.ts';
+import { hasErrors } from '../diagnostics/diagnostic';
+import { wordDiagnostic } from '../diagnostics/wording';
+import { libraryIds, libraryText, schemeFrom, type Shelf } from '../library/library';
+import { checkText } from './check';
+import { printTree } from './print';
+import { readTree } from './read';
+import type { SchemeTree } from './tree';
 
 const texts = (['schemes', 'fronts', 'formations'] satisfies Shelf[]).flatMap((shelf) => libraryIds(shelf).map((id) => [id, libraryText(shelf, id)!] as const));
 const bare = (tree: unknown): unknown => JSON.parse(JSON.stringify(tree, (key, value: unknown) => (key === 'span' ? undefined : value)));

@@ -1,7 +1,7 @@
-import { WORDS } from '../vocabulary/index.ts';
-import type { Saying } from '../vocabulary/word.ts';
-import { isPhraseKind, LEAVES, TEMPLATES, type Piece } from './templates.ts';
-import type { Action, Condition, Phrase, Remarks, SchemeTree, Sentence, SlotValue, Tree } from './tree.ts';
+import { WORDS } from '../vocabulary/index';
+import type { Saying } from '../vocabulary/word';
+import { isPhraseKind, LEAVES, TEMPLATES, type Piece } from './templates';
+import type { Action, Condition, Phrase, Remarks, SchemeTree, Sentence, SlotValue, Tree } from './tree';
 
 /** A phrase in words. `subject` says it as one ("I", "he"); `bare` drops its article. */
 export function sayPhrase(phrase: Phrase, manner: { subject?: boolean; bare?: boolean; denied?: boolean } = {}): string {

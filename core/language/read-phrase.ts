@@ -1,9 +1,9 @@
-import type { Span } from '../diagnostics/diagnostic.ts';
-import { WORDS } from '../vocabulary/index.ts';
-import { PHRASE_KINDS, type LeafKind, type PhraseKind, type Saying } from '../vocabulary/word.ts';
-import { ARTICLES, isPhraseKind, KIND_NAMES, LEAVES, TEMPLATES, type Piece, type Template } from './templates.ts';
-import type { Token } from './tokens.ts';
-import type { Phrase, SlotValue } from './tree.ts';
+import type { Span } from '../diagnostics/diagnostic';
+import { WORDS } from '../vocabulary/index';
+import { PHRASE_KINDS, type LeafKind, type PhraseKind, type Saying } from '../vocabulary/word';
+import { ARTICLES, isPhraseKind, KIND_NAMES, LEAVES, TEMPLATES, type Piece, type Template } from './templates';
+import type { Token } from './tokens';
+import type { Phrase, SlotValue } from './tree';
 
 /** Names the scheme itself declares. */
 export interface Names {

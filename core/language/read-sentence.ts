@@ -1,8 +1,8 @@
-import { error, type Diagnostic } from '../diagnostics/diagnostic.ts';
-import { nearestWord } from '../diagnostics/nearest.ts';
-import { PhraseReader, type Names } from './read-phrase.ts';
-import { endOf, type SourceLine } from './tokens.ts';
-import type { Action, Condition, FollowUp, Phrase, Sentence } from './tree.ts';
+import { error, type Diagnostic } from '../diagnostics/diagnostic';
+import { nearestWord } from '../diagnostics/nearest';
+import { PhraseReader, type Names } from './read-phrase';
+import { endOf, type SourceLine } from './tokens';
+import type { Action, Condition, FollowUp, Phrase, Sentence } from './tree';
 
 const MAX_DEPTH = 20;
 

@@ -1,10 +1,10 @@
-import { error, hasErrors, type Diagnostic, type Result } from '../diagnostics/diagnostic.ts';
-import { nearestWord } from '../diagnostics/nearest.ts';
-import { COVER_NAMES, ENTRIES, SchemeHeadSchema, TEMPOS, TRACKS, type SchemeHead } from '../model/scheme.ts';
-import type { Names } from './read-phrase.ts';
-import { readCondition, readList, readSentence } from './read-sentence.ts';
-import { endOf, readTokens, type SourceLine, type SourceText } from './tokens.ts';
-import type { Clause, HeadLine, LineupTree, LookLine, Remarks, SchemeTree, SeatLine, Sheet, TagLine, Tree } from './tree.ts';
+import { error, hasErrors, type Diagnostic, type Result } from '../diagnostics/diagnostic';
+import { nearestWord } from '../diagnostics/nearest';
+import { COVER_NAMES, ENTRIES, SchemeHeadSchema, TEMPOS, TRACKS, type SchemeHead } from '../model/scheme';
+import type { Names } from './read-phrase';
+import { readCondition, readList, readSentence } from './read-sentence';
+import { endOf, readTokens, type SourceLine, type SourceText } from './tokens';
+import type { Clause, HeadLine, LineupTree, LookLine, Remarks, SchemeTree, SeatLine, Sheet, TagLine, Tree } from './tree';
 
 const HEAD_KEYS = Object.keys(SchemeHeadSchema.shape) as (keyof SchemeHead)[];
 const HEAD_VALUES: Partial<Record<keyof SchemeHead, readonly string[]>> = { entry: ENTRIES, track: TRACKS, tempo: TEMPOS, cover: COVER_NAMES };

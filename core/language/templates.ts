@@ -1,6 +1,6 @@
-import { WORDS } from '../vocabulary/index.ts';
-import type { LeafKind, PhraseKind, Saying } from '../vocabulary/word.ts';
-import { PHRASE_KINDS } from '../vocabulary/word.ts';
+import { WORDS } from '../vocabulary/index';
+import type { LeafKind, PhraseKind, Saying } from '../vocabulary/word';
+import { PHRASE_KINDS } from '../vocabulary/word';
 
 /** A piece of a template: a word that stands as it is, the verb "be", or a slot. */
 export type Piece =

@@ -1,4 +1,4 @@
-import { error, type Diagnostic, type Span } from '../diagnostics/diagnostic.ts';
+import { error, type Diagnostic, type Span } from '../diagnostics/diagnostic';
 
 export interface Token {
   readonly text: string;

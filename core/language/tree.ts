@@ -1,6 +1,6 @@
-import type { Span } from '../diagnostics/diagnostic.ts';
-import type { PhraseKind } from '../vocabulary/word.ts';
-import type { SchemeHead } from '../model/scheme.ts';
+import type { Span } from '../diagnostics/diagnostic';
+import type { PhraseKind } from '../vocabulary/word';
+import type { SchemeHead } from '../model/scheme';
 
 /** One use of a word: which form of it, and what stands in its slots. */
 export interface Phrase {

@@ -1,13 +1,13 @@
-import type { Result } from '../diagnostics/diagnostic.ts';
-import { placeClauses } from '../language/lineups/read-formation.ts';
-import { placeFrontClauses } from '../language/lineups/read-front.ts';
-import { readDocument } from '../language/read.ts';
-import type { LineupTree, SchemeTree } from '../language/tree.ts';
-import type { Formation } from '../model/formation.ts';
-import type { Front } from '../model/front.ts';
-import type { Settings } from '../model/settings.ts';
-import { compileScheme, type CompiledScheme } from '../resolve/compile.ts';
-import { LIBRARY } from './embedded.ts';
+import type { Result } from '../diagnostics/diagnostic';
+import { placeClauses } from '../language/lineups/read-formation';
+import { placeFrontClauses } from '../language/lineups/read-front';
+import { readDocument } from '../language/read';
+import type { LineupTree, SchemeTree } from '../language/tree';
+import type { Formation } from '../model/formation';
+import type { Front } from '../model/front';
+import type { Settings } from '../model/settings';
+import { compileScheme, type CompiledScheme } from '../resolve/compile';
+import { LIBRARY } from './embedded';
 
 export type Shelf = keyof typeof LIBRARY;
 

@@ -1,14 +1,14 @@
-import { error, type Result } from '../diagnostics/diagnostic.ts';
-import { readFormation } from '../language/lineups/read-formation.ts';
-import { readFront } from '../language/lineups/read-front.ts';
-import type { Formation } from '../model/formation.ts';
-import type { Front } from '../model/front.ts';
-import type { Resolution } from '../model/resolution.ts';
-import type { Settings } from '../model/settings.ts';
-import type { Call } from '../model/snap.ts';
-import type { CompiledScheme } from '../resolve/compile.ts';
-import { resolve } from '../resolve/resolve.ts';
-import { libraryIds, libraryText, schemeFrom } from './library.ts';
+import { error, type Result } from '../diagnostics/diagnostic';
+import { readFormation } from '../language/lineups/read-formation';
+import { readFront } from '../language/lineups/read-front';
+import type { Formation } from '../model/formation';
+import type { Front } from '../model/front';
+import type { Resolution } from '../model/resolution';
+import type { Settings } from '../model/settings';
+import type { Call } from '../model/snap';
+import type { CompiledScheme } from '../resolve/compile';
+import { resolve } from '../resolve/resolve';
+import { libraryIds, libraryText, schemeFrom } from './library';
 
 const TOP = { line: 1, column: 1, endColumn: 1 };
 const compiled = new Map<string, CompiledScheme>();

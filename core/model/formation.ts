@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { SideSchema } from './side.ts';
+import { SideSchema } from './side';
 
 /** Where a blocker lines up; decides whether he is part of the line and how his place is worked out. */
 export const BlockerKindSchema = z.enum([

@@ -1,4 +1,4 @@
-import type { Defender, Front } from './front.ts';
+import type { Defender, Front } from './front';
 
 /** One edit of a front on the board, as a value: it can be done, undone and kept. Places in feet, field frame. */
 export interface FrontStep {

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { MovementSchema } from './movement.ts';
+import { MovementSchema } from './movement';
 
 export const StanceSchema = z.enum(['down', 'up']);
 export const PositionSchema = z.enum(['dl', 'end', 'lb', 'db']);

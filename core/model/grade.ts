@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { FAULT_IDS } from './faults.ts';
+import { FAULT_IDS } from './faults';
 
 /** Did he take the man his rule gave him? */
 export const AssignmentMarkSchema = z.enum(['right', 'wrong', 'not his fault', 'cannot tell']);

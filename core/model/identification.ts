@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { SideSchema } from './side.ts';
+import { SideSchema } from './side';
 
 /** A worked-out value with the sentence that says why; `overruled` when the coach set it by hand. */
 const because = { because: z.string(), overruled: z.boolean().default(false) };

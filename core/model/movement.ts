@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { SideSchema } from './side.ts';
+import { SideSchema } from './side';
 
 const id = z.string();
 const gap = z.enum(['A', 'B', 'C', 'D']);

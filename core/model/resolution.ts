@@ -1,6 +1,6 @@
 import * as z from 'zod';
-import { SideSchema } from './side.ts';
-import { IdentificationSchema } from './identification.ts';
+import { SideSchema } from './side';
+import { IdentificationSchema } from './identification';
 
 export const PointSchema = z.object({ x: z.number(), y: z.number() });
 export const VerdictSchema = z.enum(['sound', 'at risk', 'broken']);

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { SideSchema } from './side.ts';
+import { SideSchema } from './side';
 
 /**
  * The program's schools and limits. Everything a coach may see differently is a named setting with a shipped value;

@@ -1,7 +1,7 @@
 import * as z from 'zod';
-import { OverridesSchema } from './identification.ts';
-import { ResolutionSchema } from './resolution.ts';
-import { SideSchema } from './side.ts';
+import { OverridesSchema } from './identification';
+import { ResolutionSchema } from './resolution';
+import { SideSchema } from './side';
 
 /** A call as it was made: scheme by id, formation and front as texts in inline notation. */
 export const CallSchema = z.object({

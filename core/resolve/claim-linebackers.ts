@@ -1,8 +1,8 @@
-import { NOBODY, type Scene } from '../vocabulary/scene.ts';
-import type { Claim, TargetFinder } from '../vocabulary/word.ts';
-import type { CompiledAction } from './compile.ts';
-import { matchWithoutCrossing } from './match-climbers.ts';
-import type { Settled } from './settle.ts';
+import { NOBODY, type Scene } from '../vocabulary/scene';
+import type { Claim, TargetFinder } from '../vocabulary/word';
+import type { CompiledAction } from './compile';
+import { matchWithoutCrossing } from './match-climbers';
+import type { Settled } from './settle';
 
 /** Who goes to which second-level man, at once or after his first block; -1 for nobody. */
 export interface Claims {

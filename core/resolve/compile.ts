@@ -1,8 +1,8 @@
-import { SchemeHeadSchema, type SchemeHead } from '../model/scheme.ts';
-import { BLOCKS, CONDITIONS, GAPS, GROUPS, MEN, QUALIFIERS, REGIONS, TARGETS, type BlockId } from '../vocabulary/index.ts';
-import { NOBODY, type Scene } from '../vocabulary/scene.ts';
-import type { BlockWord, ConditionWord, GapFinder, GapWord, GroupWord, ManFinder, ManWord, QualifierWord, Slots, TargetFinder, TargetWord } from '../vocabulary/word.ts';
-import type { Action, Condition, Phrase, SchemeTree, Sentence } from '../language/tree.ts';
+import { SchemeHeadSchema, type SchemeHead } from '../model/scheme';
+import { BLOCKS, CONDITIONS, GAPS, GROUPS, MEN, QUALIFIERS, REGIONS, TARGETS, type BlockId } from '../vocabulary/index';
+import { NOBODY, type Scene } from '../vocabulary/scene';
+import type { BlockWord, ConditionWord, GapFinder, GapWord, GroupWord, ManFinder, ManWord, QualifierWord, Slots, TargetFinder, TargetWord } from '../vocabulary/word';
+import type { Action, Condition, Phrase, SchemeTree, Sentence } from '../language/tree';
 
 type Test = (scene: Scene, me: number) => boolean;
 

@@ -1,14 +1,14 @@
-import { sayPhrase, saySentence } from '../language/print.ts';
-import { mirrorPoint, type Point } from '../geometry/vec.ts';
-import type { Assignment, Resolution } from '../model/resolution.ts';
-import type { Side } from '../model/side.ts';
-import { BLOCKS } from '../vocabulary/index.ts';
-import { NOBODY, type Scene } from '../vocabulary/scene.ts';
-import type { CallWords } from '../vocabulary/call-words.ts';
-import { whyNot, type CompiledSentence } from './compile.ts';
-import { callOf } from './line-calls.ts';
-import type { ManOutcome, Outcome } from './outcome.ts';
-import { footOf, pathOf } from './paths.ts';
+import { sayPhrase, saySentence } from '../language/print';
+import { mirrorPoint, type Point } from '../geometry/vec';
+import type { Assignment, Resolution } from '../model/resolution';
+import type { Side } from '../model/side';
+import { BLOCKS } from '../vocabulary/index';
+import { NOBODY, type Scene } from '../vocabulary/scene';
+import type { CallWords } from '../vocabulary/call-words';
+import { whyNot, type CompiledSentence } from './compile';
+import { callOf } from './line-calls';
+import type { ManOutcome, Outcome } from './outcome';
+import { footOf, pathOf } from './paths';
 
 /** Every man's assignment with its path, technique and reasons, from the decision record; back in the field frame. */
 export function explainAssignments(outcome: Outcome, side: Side, attack: number, words: CallWords): Assignment[] {

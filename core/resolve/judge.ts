@@ -1,13 +1,13 @@
-import { NOBODY, type Scene } from '../vocabulary/scene.ts';
-import { moreThan } from '../geometry/compare.ts';
-import { feet, seconds, YARD, yards } from '../geometry/units.ts';
-import type { Attack } from '../kinematics/attack.ts';
-import { lateness, meetsBall } from '../kinematics/races.ts';
-import { BALL_AT_LINE, MOVERS, type Mover } from '../kinematics/speeds.ts';
-import type { Problem, Verdict } from '../model/resolution.ts';
-import type { Settings } from '../model/settings.ts';
-import type { CompiledScheme } from './compile.ts';
-import type { ManOutcome, Outcome } from './outcome.ts';
+import { NOBODY, type Scene } from '../vocabulary/scene';
+import { moreThan } from '../geometry/compare';
+import { feet, seconds, YARD, yards } from '../geometry/units';
+import type { Attack } from '../kinematics/attack';
+import { lateness, meetsBall } from '../kinematics/races';
+import { BALL_AT_LINE, MOVERS, type Mover } from '../kinematics/speeds';
+import type { Problem, Verdict } from '../model/resolution';
+import type { Settings } from '../model/settings';
+import type { CompiledScheme } from './compile';
+import type { ManOutcome, Outcome } from './outcome';
 
 export interface Judgement {
   readonly verdict: Verdict;

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { libraryIds, libraryText, schemeFrom } from '../library/library.ts';
-import type { Resolution } from '../model/resolution.ts';
-import { otherSide, type Side } from '../model/side.ts';
-import { aLineup, mirrorFormation, mirrorFront, mirrorSeat } from '../testing/fronts.ts';
-import { resolve } from './resolve.ts';
-import type { CompiledScheme } from './compile.ts';
+import { libraryIds, libraryText, schemeFrom } from '../library/library';
+import type { Resolution } from '../model/resolution';
+import { otherSide, type Side } from '../model/side';
+import { aLineup, mirrorFormation, mirrorFront, mirrorSeat } from '../testing/fronts';
+import { resolve } from './resolve';
+import type { CompiledScheme } from './compile';
 
 function load(id: string): CompiledScheme {
   const read = schemeFrom(libraryText('schemes', id)!);

@@ -1,8 +1,8 @@
-import type { LineCall } from '../model/resolution.ts';
-import type { CallMeaning, CallWords } from '../vocabulary/call-words.ts';
-import { BLOCKS } from '../vocabulary/index.ts';
-import { NOBODY, type Scene } from '../vocabulary/scene.ts';
-import type { Outcome } from './outcome.ts';
+import type { LineCall } from '../model/resolution';
+import type { CallMeaning, CallWords } from '../vocabulary/call-words';
+import { BLOCKS } from '../vocabulary/index';
+import { NOBODY, type Scene } from '../vocabulary/scene';
+import type { Outcome } from './outcome';
 
 /** Calls in the order they are spoken: tackles to the centre, the centre's Mike, then pair and single calls from the ball out. */
 export function lineCalls(outcome: Outcome, words: CallWords): LineCall[] {

@@ -1,4 +1,4 @@
-import type { Scene } from '../vocabulary/scene.ts';
+import type { Scene } from '../vocabulary/scene';
 
 export interface Match {
   readonly climber: number;

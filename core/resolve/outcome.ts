@@ -1,11 +1,11 @@
-import { FULL_DOUBLE } from '../geometry/tolerances.ts';
-import { atMost } from '../geometry/compare.ts';
-import type { DefenderStatus } from '../model/resolution.ts';
-import type { BlockId } from '../vocabulary/index.ts';
-import { NOBODY, type Scene } from '../vocabulary/scene.ts';
-import { claimLinebackers } from './claim-linebackers.ts';
-import type { CompiledAction } from './compile.ts';
-import type { Settled } from './settle.ts';
+import { FULL_DOUBLE } from '../geometry/tolerances';
+import { atMost } from '../geometry/compare';
+import type { DefenderStatus } from '../model/resolution';
+import type { BlockId } from '../vocabulary/index';
+import { NOBODY, type Scene } from '../vocabulary/scene';
+import { claimLinebackers } from './claim-linebackers';
+import type { CompiledAction } from './compile';
+import type { Settled } from './settle';
 
 /** The decision record of one resolution, in scene indices: compact, and all that explanations are built from. */
 export interface Outcome {

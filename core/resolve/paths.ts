@@ -1,9 +1,9 @@
-import { between, type Point } from '../geometry/vec.ts';
-import { lessThan } from '../geometry/compare.ts';
-import { otherSide, type Side } from '../model/side.ts';
-import { BLOCKS } from '../vocabulary/index.ts';
-import { NOBODY, type Scene } from '../vocabulary/scene.ts';
-import type { ManOutcome } from './outcome.ts';
+import { between, type Point } from '../geometry/vec';
+import { lessThan } from '../geometry/compare';
+import { otherSide, type Side } from '../model/side';
+import { BLOCKS } from '../vocabulary/index';
+import { NOBODY, type Scene } from '../vocabulary/scene';
+import type { ManOutcome } from './outcome';
 
 /** How near to his man a path stops, feet: arm's length from nose to nose. */
 const CONTACT = 1.4;

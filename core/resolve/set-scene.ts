@@ -1,12 +1,12 @@
-import { lineOf, type Formation } from '../model/formation.ts';
-import type { Front } from '../model/front.ts';
-import type { Identification } from '../model/identification.ts';
-import { signOf, type Side } from '../model/side.ts';
-import { acrossTheField } from '../identify/before-the-snap.ts';
-import { levelOf } from '../identify/line.ts';
-import { COVERS } from '../vocabulary/covers/index.ts';
-import { NOBODY, type Proposal, type Scene, type SceneDefender, type SceneMan } from '../vocabulary/scene.ts';
-import type { CompiledScheme } from './compile.ts';
+import { lineOf, type Formation } from '../model/formation';
+import type { Front } from '../model/front';
+import type { Identification } from '../model/identification';
+import { signOf, type Side } from '../model/side';
+import { acrossTheField } from '../identify/before-the-snap';
+import { levelOf } from '../identify/line';
+import { COVERS } from '../vocabulary/covers/index';
+import { NOBODY, type Proposal, type Scene, type SceneDefender, type SceneMan } from '../vocabulary/scene';
+import type { CompiledScheme } from './compile';
 
 const POSTS: Record<Side, Readonly<Record<string, NonNullable<SceneMan['post']>>>> = {
   right: { LT: 'BT', LG: 'BG', C: 'C', RG: 'PG', RT: 'PT' },

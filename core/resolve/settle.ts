@@ -1,10 +1,10 @@
-import { HAND_HELP } from '../geometry/tolerances.ts';
-import { moreThan } from '../geometry/compare.ts';
-import { always } from '../vocabulary/finding.ts';
-import { NOBODY, type Proposal, type Scene } from '../vocabulary/scene.ts';
-import type { TargetFinder } from '../vocabulary/word.ts';
-import type { CompiledScheme, CompiledSentence } from './compile.ts';
-import { emptyProposal } from './set-scene.ts';
+import { HAND_HELP } from '../geometry/tolerances';
+import { moreThan } from '../geometry/compare';
+import { always } from '../vocabulary/finding';
+import { NOBODY, type Proposal, type Scene } from '../vocabulary/scene';
+import type { TargetFinder } from '../vocabulary/word';
+import type { CompiledScheme, CompiledSentence } from './compile';
+import { emptyProposal } from './set-scene';
 
 /** What settling the first level leaves behind: enough to explain every choice, without saying any of it yet. */
 export interface Settled {

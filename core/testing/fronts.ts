@@ -1,9 +1,9 @@
 import fc from 'fast-check';
-import { placesOf, techniquePlace } from '../identify/techniques.ts';
-import { readFormation } from '../language/lineups/read-formation.ts';
-import type { Formation } from '../model/formation.ts';
-import type { Defender, Front } from '../model/front.ts';
-import type { Side } from '../model/side.ts';
+import { placesOf, techniquePlace } from '../identify/techniques';
+import { readFormation } from '../language/lineups/read-formation';
+import type { Formation } from '../model/formation';
+import type { Defender, Front } from '../model/front';
+import type { Side } from '../model/side';
 
 /** Formations the laws are tried on, tight and wide splits among them. */
 export const FORMATION_TEXTS = [
@@ -17,12 +17,12 @@ export function formationOf(text: string): Formation {
   return read.value;
 }
 
-const interior = ['0', '1', '2i', '2', '3'] as const;
+type Interior = '0' | '1' | '2i' | '2' | '3';
 const edge = ['4i', '4', '5', '6', '9', 'wide'] as const;
 
 /** A front as coaches see them: an inside, two edges, linebackers at ordinary depths; up to half a foot off their marks. */
 export const aFront = (formation: Formation): fc.Arbitrary<Front> => fc.record({
-  inside: fc.subarray([['left', '3'], ['left', '2'], ['left', '1'], ['left', '0'], ['right', '2i'], ['right', '3']] as [Side, typeof interior[number]][], { minLength: 1, maxLength: 3 }),
+  inside: fc.subarray([['left', '3'], ['left', '2'], ['left', '1'], ['left', '0'], ['right', '2i'], ['right', '3']] as [Side, Interior][], { minLength: 1, maxLength: 3 }),
   left: fc.constantFrom(...edge), right: fc.constantFrom(...edge), walked: fc.boolean(),
   backers: fc.uniqueArray(fc.integer({ min: -9, max: 9 }), { minLength: 1, maxLength: 4, selector: (x) => Math.round(x / 2) }),
   depth: fc.integer({ min: 8, max: 16 }), safety: fc.integer({ min: 11, max: 16 }),

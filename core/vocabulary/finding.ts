@@ -1,6 +1,6 @@
-import { coveredIndex, isHeadUp } from '../identify/line.ts';
-import { NOBODY, type Scene } from './scene.ts';
-import type { Accept } from './word.ts';
+import { coveredIndex, isHeadUp } from '../identify/line';
+import { NOBODY, type Scene } from './scene';
+import type { Accept } from './word';
 
 /** First accepted index of a list, front to back. */
 export function firstOf(list: readonly number[], accept: Accept): number {

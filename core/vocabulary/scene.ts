@@ -1,6 +1,6 @@
-import type { Identification } from '../model/identification.ts';
-import type { Blocker } from '../model/formation.ts';
-import type { Defender } from '../model/front.ts';
+import type { Identification } from '../model/identification';
+import type { Blocker } from '../model/formation';
+import type { Defender } from '../model/front';
 
 /**
  * What a word of the rule language can see: both line-ups turned so that the play side is right (+x), in feet.

@@ -1,4 +1,4 @@
-import type { Scene } from './scene.ts';
+import type { Scene } from './scene';
 
 /** Kinds of phrase a sentence is made of. Everything else a slot can hold is a plain word (see `LeafKind`). */
 export const PHRASE_KINDS = ['condition', 'target', 'qualifier', 'man', 'gap', 'region', 'block', 'event', 'reaction', 'group'] as const;

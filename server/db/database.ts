@@ -1,5 +1,5 @@
 import pg from 'pg';
-import { Sequelize } from 'sequelize';
+import { Sequelize, type QueryInterface } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import { MIGRATIONS } from './migrations';
 import { defineModels } from './models';
@@ -20,7 +20,7 @@ export function connect(url: string): Sequelize {
 export async function migrate(sequelize: Sequelize): Promise<void> {
   await sequelize.transaction(async (transaction) => {
     await sequelize.query(`select pg_advisory_xact_lock(${MIGRATION_LOCK})`, { transaction });
-    const umzug = new Umzug({
+    const umzug = new Umzug<QueryInterface>({
       migrations: MIGRATIONS.map(({ name, up, down }) => ({ name, up: ({ context }) => up(context), down: ({ context }) => down(context) })),
       context: sequelize.getQueryInterface(), storage: new SequelizeStorage({ sequelize }), logger: undefined,
     });

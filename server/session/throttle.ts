@@ -1,5 +1,5 @@
 import type { H3Event } from 'h3';
-import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
+import { RateLimiterMemory, type RateLimiterRes } from 'rate-limiter-flexible';
 
 const TRIES = 10;
 const limiter = new RateLimiterMemory({ points: TRIES, duration: 60, blockDuration: 60 });

@@ -1,5 +1,6 @@
 import { MembershipRow, PlayerRow, ProgramRow, UserRow } from '../db/models';
 import { database } from '../db/database';
+import { hashPassword, verifyPassword } from '../session/passwords';
 import type { Member } from '../session/member';
 
 /** The user behind an address and a password, with the program he enters first; `null` when either is wrong. */

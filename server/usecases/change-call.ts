@@ -1,3 +1,4 @@
+import { createError } from 'h3';
 import { GradeRow } from '../db/models';
 import { database } from '../db/database';
 import { snapBody } from '../db/mappers';

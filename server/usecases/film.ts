@@ -1,3 +1,4 @@
+import { createError } from 'h3';
 import { ClipRow, GameRow, GradeRow, SnapRow } from '../db/models';
 import { clipBody, gradeBody, snapBody } from '../db/mappers';
 import type { Member } from '../session/member';

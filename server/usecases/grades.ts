@@ -1,3 +1,4 @@
+import { createError } from 'h3';
 import type { Transaction } from 'sequelize';
 import { GradeChangeRow, GradeRow, PlayerRow, SnapRow, UserRow } from '../db/models';
 import { database } from '../db/database';

@@ -1,5 +1,6 @@
 import { ClipRow, GameRow, GradeRow, MembershipRow, PlayerRow, ProgramRow, SeasonRow, SnapRow, UserRow } from '../db/models';
 import { database } from '../db/database';
+import { hashPassword } from '../session/passwords';
 import { DEMO_ACCOUNTS, DEMO_GRADES, DEMO_PROGRAM, DEMO_ROSTER, DEMO_SNAPS, demoClip, demoClipFile } from '#demo/scenario';
 import { ANGLES } from '#core/model/snap';
 import { workOut } from './change-call';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { GoldenCaseSchema, mirrorCase, runGoldenCase, type GoldenCase } from './golden.ts';
+import { GoldenCaseSchema, mirrorCase, runGoldenCase, type GoldenCase } from './golden';
 
 const cases = GoldenCaseSchema.array().parse(JSON.parse(readFileSync(fileURLToPath(new URL('./cases.json', import.meta.url)), 'utf8')));
 const turned = (c: GoldenCase): GoldenCase => ({ ...c, front: c.front.split(';').reverse().join(';') });

@@ -1,14 +1,14 @@
 import * as z from 'zod';
-import { hasErrors } from '../../diagnostics/diagnostic.ts';
-import { wordDiagnostic } from '../../diagnostics/wording.ts';
-import { mirrorText } from '../../language/lineups/print-lineup.ts';
-import { readFormation } from '../../language/lineups/read-formation.ts';
-import { readFront } from '../../language/lineups/read-front.ts';
-import { libraryText, schemeFrom } from '../../library/library.ts';
-import type { Resolution } from '../../model/resolution.ts';
-import { VerdictSchema } from '../../model/resolution.ts';
-import { otherSide, SideSchema } from '../../model/side.ts';
-import { resolve } from '../../resolve/resolve.ts';
+import { hasErrors } from '../../diagnostics/diagnostic';
+import { wordDiagnostic } from '../../diagnostics/wording';
+import { mirrorText } from '../../language/lineups/print-lineup';
+import { readFormation } from '../../language/lineups/read-formation';
+import { readFront } from '../../language/lineups/read-front';
+import { libraryText, schemeFrom } from '../../library/library';
+import type { Resolution } from '../../model/resolution';
+import { VerdictSchema } from '../../model/resolution';
+import { otherSide, SideSchema } from '../../model/side';
+import { resolve } from '../../resolve/resolve';
 
 const PairSchema = z.object({ on: z.string(), men: z.array(z.string()), next: z.string().optional() });
 

@@ -1,8 +1,8 @@
-import { atLeast, atMost } from '../../geometry/compare.ts';
-import type { Identification } from '../../model/identification.ts';
-import type { Settings } from '../../model/settings.ts';
-import { signOf, type Side } from '../../model/side.ts';
-import { boxEdges, wideOfGuard, type Picture } from '../before-the-snap.ts';
+import { atLeast, atMost } from '../../geometry/compare';
+import type { Identification } from '../../model/identification';
+import type { Settings } from '../../model/settings';
+import { signOf, type Side } from '../../model/side';
+import { boxEdges, wideOfGuard, type Picture } from '../before-the-snap';
 
 const WORDS = ['none', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven'];
 

@@ -1,10 +1,10 @@
-import { atLeast, atMost, lessThan, moreThan } from '../../geometry/compare.ts';
-import { HEAD_UP } from '../../geometry/tolerances.ts';
-import type { Defender } from '../../model/front.ts';
-import type { Identification } from '../../model/identification.ts';
-import { signOf, type Side } from '../../model/side.ts';
-import { levelOf } from '../line.ts';
-import type { Picture } from '../before-the-snap.ts';
+import { atLeast, atMost, lessThan, moreThan } from '../../geometry/compare';
+import { HEAD_UP } from '../../geometry/tolerances';
+import type { Defender } from '../../model/front';
+import type { Identification } from '../../model/identification';
+import { signOf, type Side } from '../../model/side';
+import { levelOf } from '../line';
+import type { Picture } from '../before-the-snap';
 
 type Edge = Identification['edge']['left'];
 

@@ -1,9 +1,9 @@
-import { moreThan } from '../../geometry/compare.ts';
-import type { Identification, SubName } from '../../model/identification.ts';
-import type { Settings } from '../../model/settings.ts';
-import { SIDES, signOf, type Side } from '../../model/side.ts';
-import { interiorDefenders, isStacked, type Picture } from '../before-the-snap.ts';
-import { readTechnique, techniqueOf } from '../techniques.ts';
+import { moreThan } from '../../geometry/compare';
+import type { Identification, SubName } from '../../model/identification';
+import type { Settings } from '../../model/settings';
+import { SIDES, signOf, type Side } from '../../model/side';
+import { interiorDefenders, isStacked, type Picture } from '../before-the-snap';
+import { readTechnique, techniqueOf } from '../techniques';
 
 const NAMES = ['open', 'odd', 'even', 'bear'] as const;
 

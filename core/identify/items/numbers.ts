@@ -1,8 +1,8 @@
-import type { Identification } from '../../model/identification.ts';
-import { signOf, type Side } from '../../model/side.ts';
-import { hatsOf, type Picture } from '../before-the-snap.ts';
-import { levelOf } from '../line.ts';
-import { splitHats } from './edge.ts';
+import type { Identification } from '../../model/identification';
+import { signOf, type Side } from '../../model/side';
+import { hatsOf, type Picture } from '../before-the-snap';
+import { levelOf } from '../line';
+import { splitHats } from './edge';
 
 /** What the numbers need to know of a scheme. */
 export interface SchemeNumbers {

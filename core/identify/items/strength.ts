@@ -1,8 +1,8 @@
-import type { Formation } from '../../model/formation.ts';
-import type { Identification } from '../../model/identification.ts';
-import type { Settings } from '../../model/settings.ts';
-import { sideOf, type Side } from '../../model/side.ts';
-import type { Picture } from '../before-the-snap.ts';
+import type { Formation } from '../../model/formation';
+import type { Identification } from '../../model/identification';
+import type { Settings } from '../../model/settings';
+import { sideOf, type Side } from '../../model/side';
+import type { Picture } from '../before-the-snap';
 
 /** Strength: the attached tight end; else the side with more receivers; else the play side, right when nothing is called. */
 export function findStrength(picture: Picture, side: Side | null, settings: Settings): Identification['strength'] {

@@ -1,7 +1,7 @@
-import type { Diagnostic } from '../../diagnostics/diagnostic.ts';
-import type { LineupTree } from '../tree.ts';
-import { placeClauses, readFormation } from './read-formation.ts';
-import { placeFrontClauses } from './read-front.ts';
+import type { Diagnostic } from '../../diagnostics/diagnostic';
+import type { LineupTree } from '../tree';
+import { placeClauses, readFormation } from './read-formation';
+import { placeFrontClauses } from './read-front';
 
 /** What is wrong with a formation's clauses. */
 export const formationFromClauses = (tree: LineupTree): Diagnostic[] => placeClauses(tree.clauses, tree.id, tree.name).diagnostics;

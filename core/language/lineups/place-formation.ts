@@ -1,7 +1,7 @@
-import type { Span } from '../../diagnostics/diagnostic.ts';
-import { SHOULDER_WIDTH } from '../../geometry/tolerances.ts';
-import { isOnLine, type Blocker, type BlockerKind, type Formation } from '../../model/formation.ts';
-import { signOf, type Side } from '../../model/side.ts';
+import type { Span } from '../../diagnostics/diagnostic';
+import { SHOULDER_WIDTH } from '../../geometry/tolerances';
+import { isOnLine, type Blocker, type BlockerKind, type Formation } from '../../model/formation';
+import { signOf, type Side } from '../../model/side';
 
 export interface PlannedSeat {
   readonly id: string;

@@ -1,10 +1,10 @@
-import { trim, YARD } from '../../geometry/units.ts';
-import { techniqueOf } from '../../identify/techniques.ts';
-import type { Formation } from '../../model/formation.ts';
-import type { Defender, Front } from '../../model/front.ts';
-import { SHIPPED_SETTINGS } from '../../model/settings.ts';
-import { readFront } from './read-front.ts';
-import { sayMovement } from './read-movement.ts';
+import { trim, YARD } from '../../geometry/units';
+import { techniqueOf } from '../../identify/techniques';
+import type { Formation } from '../../model/formation';
+import type { Defender, Front } from '../../model/front';
+import { SHIPPED_SETTINGS } from '../../model/settings';
+import { readFront } from './read-front';
+import { sayMovement } from './read-movement';
 
 /** A defender as a clause of a front: his technique when that leads back to the same place, else feet. */
 export function sayDefender(defender: Defender, formation: Formation): string {

@@ -1,9 +1,9 @@
-import { error, hasErrors, type Diagnostic, type Result, type Span } from '../../diagnostics/diagnostic.ts';
-import { nearestWord } from '../../diagnostics/nearest.ts';
-import { isOnLine, LINE_SEATS, type BlockerKind, type Formation } from '../../model/formation.ts';
-import type { Side } from '../../model/side.ts';
-import { placeFormation, type SeatPlan } from './place-formation.ts';
-import { clausesOf, wordsOf, type Word } from './words.ts';
+import { error, hasErrors, type Diagnostic, type Result, type Span } from '../../diagnostics/diagnostic';
+import { nearestWord } from '../../diagnostics/nearest';
+import { isOnLine, LINE_SEATS, type BlockerKind, type Formation } from '../../model/formation';
+import type { Side } from '../../model/side';
+import { placeFormation, type SeatPlan } from './place-formation';
+import { clausesOf, wordsOf, type Word } from './words';
 
 const KINDS: Readonly<Record<string, BlockerKind>> = { tight: 'tight', wing: 'wing', wide: 'wide', slot: 'slot' };
 const USUAL: Readonly<Record<string, BlockerKind>> = { Y: 'tight', H: 'hback', F: 'fullback', B: 'back' };

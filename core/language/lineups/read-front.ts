@@ -1,14 +1,14 @@
-import { error, hasErrors, type Diagnostic, type Result, type Span } from '../../diagnostics/diagnostic.ts';
-import { nearestWord } from '../../diagnostics/nearest.ts';
-import { FIRST_LEVEL_DEPTH } from '../../geometry/tolerances.ts';
-import { YARD } from '../../geometry/units.ts';
-import { linebackerPlace, placesOf, readTechnique, techniquePlace, TECHNIQUE_WORDS, type SidePlaces } from '../../identify/techniques.ts';
-import type { Formation } from '../../model/formation.ts';
-import { MarkSchema, MAX_DEFENDERS, type Defender, type Front, type Mark, type Position } from '../../model/front.ts';
-import { SHIPPED_SETTINGS, type Settings } from '../../model/settings.ts';
-import { signOf, type Side } from '../../model/side.ts';
-import { readMovement } from './read-movement.ts';
-import { clausesOf, wordsOf, type Word } from './words.ts';
+import { error, hasErrors, type Diagnostic, type Result, type Span } from '../../diagnostics/diagnostic';
+import { nearestWord } from '../../diagnostics/nearest';
+import { FIRST_LEVEL_DEPTH } from '../../geometry/tolerances';
+import { YARD } from '../../geometry/units';
+import { linebackerPlace, placesOf, readTechnique, techniquePlace, TECHNIQUE_WORDS, type SidePlaces } from '../../identify/techniques';
+import type { Formation } from '../../model/formation';
+import { MarkSchema, MAX_DEFENDERS, type Defender, type Front, type Mark, type Position } from '../../model/front';
+import { SHIPPED_SETTINGS, type Settings } from '../../model/settings';
+import { signOf, type Side } from '../../model/side';
+import { readMovement } from './read-movement';
+import { clausesOf, wordsOf, type Word } from './words';
 
 const LINE_DEPTH = 2;
 const LINEBACKER_DEPTH = 4.5 * YARD;

@@ -1,6 +1,6 @@
-import type { Movement } from '../../model/movement.ts';
-import type { Side } from '../../model/side.ts';
-import type { Word } from './words.ts';
+import type { Movement } from '../../model/movement';
+import type { Side } from '../../model/side';
+import type { Word } from './words';
 
 const side = (text: string | undefined): Side | null => (text === 'left' || text === 'right' ? text : null);
 

@@ -1,4 +1,4 @@
-import type { Span } from '../../diagnostics/diagnostic.ts';
+import type { Span } from '../../diagnostics/diagnostic';
 
 export interface Word {
   readonly text: string;

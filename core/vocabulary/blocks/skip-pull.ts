@@ -1,4 +1,4 @@
-import type { BlockWord } from '../word.ts';
+import type { BlockWord } from '../word';
 
 export const skipPull: BlockWord = {
   name: 'Skip pull',

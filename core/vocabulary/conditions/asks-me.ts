@@ -1,6 +1,6 @@
-import { nameHim } from '../finding.ts';
-import { NOBODY } from '../scene.ts';
-import type { ConditionWord } from '../word.ts';
+import { nameHim } from '../finding';
+import { NOBODY } from '../scene';
+import type { ConditionWord } from '../word';
 
 export const asksMe: ConditionWord = {
   says: ['{who:man!} asks me for help'],

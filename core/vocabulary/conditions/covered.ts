@@ -1,6 +1,6 @@
-import { NOBODY } from '../scene.ts';
-import { nameHim, standsTo } from '../finding.ts';
-import type { ConditionWord } from '../word.ts';
+import { NOBODY } from '../scene';
+import { nameHim, standsTo } from '../finding';
+import type { ConditionWord } from '../word';
 
 export const covered: ConditionWord = {
   says: ['{who:man!} be covered [{how:shades}]'],

@@ -1,4 +1,4 @@
-import type { ConditionWord } from '../word.ts';
+import type { ConditionWord } from '../word';
 
 export const frontIs: ConditionWord = {
   says: ['the front is {family:family}'],

@@ -1,7 +1,7 @@
-import { fillsGap } from '../../identify/line.ts';
-import { nameHim } from '../finding.ts';
-import { NOBODY } from '../scene.ts';
-import type { ConditionWord } from '../word.ts';
+import { fillsGap } from '../../identify/line';
+import { nameHim } from '../finding';
+import { NOBODY } from '../scene';
+import type { ConditionWord } from '../word';
 
 export const gapFilled: ConditionWord = {
   says: ['{gap:gap} is filled', 'a man is in {gap:gap}'],

@@ -1,5 +1,5 @@
-import { NOBODY } from '../scene.ts';
-import type { ConditionWord } from '../word.ts';
+import { NOBODY } from '../scene';
+import type { ConditionWord } from '../word';
 
 export const inTheGame: ConditionWord = {
   says: ['{who:man!} be in the game'],

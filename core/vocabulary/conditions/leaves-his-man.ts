@@ -1,6 +1,6 @@
-import { nameHim } from '../finding.ts';
-import { NOBODY } from '../scene.ts';
-import type { ConditionWord } from '../word.ts';
+import { nameHim } from '../finding';
+import { NOBODY } from '../scene';
+import type { ConditionWord } from '../word';
 
 export const leavesHisMan: ConditionWord = {
   says: ['{who:man!} leaves his man'],

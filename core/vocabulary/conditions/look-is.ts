@@ -1,4 +1,4 @@
-import type { ConditionWord } from '../word.ts';
+import type { ConditionWord } from '../word';
 
 export const lookIs: ConditionWord = {
   says: ['the look is {look:look}'],

@@ -1,6 +1,6 @@
-import { always, hasOwner, nameHim } from '../finding.ts';
-import { NOBODY } from '../scene.ts';
-import type { ConditionWord } from '../word.ts';
+import { always, hasOwner, nameHim } from '../finding';
+import { NOBODY } from '../scene';
+import type { ConditionWord } from '../word';
 
 export const nobodyElseHas: ConditionWord = {
   says: ['nobody else has {whom:target}'],

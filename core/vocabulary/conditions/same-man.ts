@@ -1,6 +1,6 @@
-import { always, nameHim } from '../finding.ts';
-import { NOBODY } from '../scene.ts';
-import type { ConditionWord } from '../word.ts';
+import { always, nameHim } from '../finding';
+import { NOBODY } from '../scene';
+import type { ConditionWord } from '../word';
 
 export const sameMan: ConditionWord = {
   says: ['{one:target!} is {other:target}'],

@@ -1,4 +1,4 @@
-import type { ConditionWord } from '../word.ts';
+import type { ConditionWord } from '../word';
 
 export const tagOn: ConditionWord = {
   says: ['tag {tag:tag} is on'],

@@ -1,5 +1,5 @@
-import { always, nameHim } from '../finding.ts';
-import type { ConditionWord } from '../word.ts';
+import { always, nameHim } from '../finding';
+import type { ConditionWord } from '../word';
 
 export const thereIs: ConditionWord = {
   says: ['there is {whom:target}'],

@@ -1,7 +1,7 @@
-import { atLeast, atMost, lessThan, moreThan } from '../../geometry/compare.ts';
-import { HEAD_UP, SHADE } from '../../geometry/tolerances.ts';
-import { coveredIndex } from '../../identify/line.ts';
-import type { CoverMap, SceneDefender, SceneMan } from '../scene.ts';
+import { atLeast, atMost, lessThan, moreThan } from '../../geometry/compare';
+import { HEAD_UP, SHADE } from '../../geometry/tolerances';
+import { coveredIndex } from '../../identify/line';
+import type { CoverMap, SceneDefender, SceneMan } from '../scene';
 
 type Cover = (line: readonly SceneMan[], first: readonly SceneDefender[]) => CoverMap;
 

@@ -1,4 +1,4 @@
-import type { FollowWord } from '../word.ts';
+import type { FollowWord } from '../word';
 
 export const crossesFace: FollowWord = {
   about: 'event',

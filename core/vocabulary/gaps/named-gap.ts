@@ -1,6 +1,6 @@
-import { neighbourOf } from '../finding.ts';
-import { NOBODY, type Scene } from '../scene.ts';
-import type { GapWord } from '../word.ts';
+import { neighbourOf } from '../finding';
+import { NOBODY, type Scene } from '../scene';
+import type { GapWord } from '../word';
 
 const LETTERS = ['A', 'B', 'C', 'D'];
 

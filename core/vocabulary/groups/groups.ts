@@ -1,4 +1,4 @@
-import type { GroupWord } from '../word.ts';
+import type { GroupWord } from '../word';
 
 export const everyLineman: GroupWord = {
   says: ['every man on the line'],

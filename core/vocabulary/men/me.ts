@@ -1,4 +1,4 @@
-import type { ManWord } from '../word.ts';
+import type { ManWord } from '../word';
 
 export const me: ManWord = {
   says: ['me'],

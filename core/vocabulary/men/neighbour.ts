@@ -1,5 +1,5 @@
-import { neighbourOf } from '../finding.ts';
-import type { ManWord } from '../word.ts';
+import { neighbourOf } from '../finding';
+import type { ManWord } from '../word';
 
 export const neighbour: ManWord = {
   says: ['my {dir:dir} neighbour'],

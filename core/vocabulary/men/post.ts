@@ -1,5 +1,5 @@
-import { NOBODY, type Scene } from '../scene.ts';
-import type { ManWord } from '../word.ts';
+import { NOBODY, type Scene } from '../scene';
+import type { ManWord } from '../word';
 
 const KIND = { 'tight-end': 'tight', wing: 'wing', H: 'hback' } as const;
 

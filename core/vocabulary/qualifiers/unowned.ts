@@ -1,5 +1,5 @@
-import { hasOwner } from '../finding.ts';
-import type { QualifierWord } from '../word.ts';
+import { hasOwner } from '../finding';
+import type { QualifierWord } from '../word';
 
 export const unowned: QualifierWord = {
   says: ['whom nobody else has'],

@@ -1,4 +1,4 @@
-import type { TargetWord } from '../word.ts';
+import type { TargetWord } from '../word';
 
 export const endMan: TargetWord = {
   says: ['the end man on the line [{side:wing}]'],

@@ -1,4 +1,4 @@
-import type { TargetWord } from '../word.ts';
+import type { TargetWord } from '../word';
 
 export const force: TargetWord = {
   says: ['the force'],

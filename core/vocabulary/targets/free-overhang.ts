@@ -1,5 +1,5 @@
-import { firstOf } from '../finding.ts';
-import type { TargetWord } from '../word.ts';
+import { firstOf } from '../finding';
+import type { TargetWord } from '../word';
 
 export const freeOverhang: TargetWord = {
   says: ['the first free overhang'],

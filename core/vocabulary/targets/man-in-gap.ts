@@ -1,6 +1,6 @@
-import { fillsGap } from '../../identify/line.ts';
-import { firstOf } from '../finding.ts';
-import type { TargetWord } from '../word.ts';
+import { fillsGap } from '../../identify/line';
+import { firstOf } from '../finding';
+import type { TargetWord } from '../word';
 
 export const manInGap: TargetWord = {
   says: ['the man in {gap:gap}', 'a man in {gap:gap}'],

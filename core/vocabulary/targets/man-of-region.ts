@@ -1,5 +1,5 @@
-import { nthOf, outward } from '../finding.ts';
-import type { TargetWord } from '../word.ts';
+import { nthOf, outward } from '../finding';
+import type { TargetWord } from '../word';
 
 /** Forms from here on look inside the region; the one before them means every man. */
 const WITHIN = 4;

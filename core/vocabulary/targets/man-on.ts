@@ -1,5 +1,5 @@
-import { coveringMen, firstOf, standsTo } from '../finding.ts';
-import type { TargetWord } from '../word.ts';
+import { coveringMen, firstOf, standsTo } from '../finding';
+import type { TargetWord } from '../word';
 
 export const manOn: TargetWord = {
   says: ['the man on {who:man}', 'a man on {who:man}', 'the man {how:shades} on {who:man}', 'a man {how:shades} on {who:man}'],

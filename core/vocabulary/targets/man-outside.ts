@@ -1,6 +1,6 @@
-import { HEAD_UP } from '../../geometry/tolerances.ts';
-import { beyond, nthOf, outward } from '../finding.ts';
-import type { TargetWord } from '../word.ts';
+import { HEAD_UP } from '../../geometry/tolerances';
+import { beyond, nthOf, outward } from '../finding';
+import type { TargetWord } from '../word';
 
 /** Forms from here on count a head-up man in; of each half the last form means every man. */
 const HEAD_UP_TOO = 4;

@@ -1,5 +1,5 @@
-import { coveringMen, firstOf } from '../finding.ts';
-import type { TargetWord } from '../word.ts';
+import { coveringMen, firstOf } from '../finding';
+import type { TargetWord } from '../word';
 
 export const nose: TargetWord = {
   says: ['the nose', 'a nose'],

@@ -1,0 +1,49 @@
+import { expect, test } from '@playwright/test';
+import { enter } from './people';
+
+test.beforeEach(async ({ page }) => enter(page, 'coach', '/walkthrough'));
+
+test('a defender moves by keyboard in half feet, and undo brings him back', async ({ page }) => {
+  const tackle = page.getByRole('button', { name: /^T, 3,/ });
+  await tackle.focus();
+  for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowLeft');
+  await expect(page.getByRole('button', { name: /^T, 2,/ })).toBeFocused();
+  await expect(page).toHaveURL(/front=LE\+5\+left|front=LE%205%20left/);
+  await page.reload();
+  await expect(page.getByRole('button', { name: /^T, 2,/ })).toBeVisible();
+  await page.getByRole('button', { name: /^T, 2,/ }).focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('button', { name: /^T, 2,/ })).toBeVisible();
+});
+
+test('a defender is dragged by mouse, and everything is worked out again', async ({ page }) => {
+  const end = page.getByRole('button', { name: /^LE, 5, read/ });
+  const box = (await end.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 + 56, box.y + box.height / 2, { steps: 6 });
+  await page.mouse.up();
+  await expect(page.getByRole('button', { name: /^LE, 4i, single/ })).toBeVisible();
+  await page.getByRole('button', { name: /undo/ }).click();
+  await expect(page.getByRole('button', { name: /^LE, 5, read/ })).toBeVisible();
+});
+
+test('tags change the answer', async ({ page }) => {
+  await page.getByRole('button', { name: 'secure', exact: true }).click();
+  await expect(page.getByRole('table', { name: 'Assignments' }).getByRole('row', { name: /^On/ })).toContainText('LE');
+  await expect(page.getByRole('button', { name: /^LE, 5, single/ })).toBeVisible();
+});
+
+test('shows every man’s why on demand', async ({ page }) => {
+  await page.keyboard.press('y');
+  await expect(page.getByRole('row', { name: /^Why/ })).toContainText('When I am covered: drive him');
+});
+
+test('an address nobody can line up says what is wrong and keeps a board', async ({ page }) => {
+  await page.goto('/walkthrough?front=T%203%20right;%20N%203%20right');
+  await expect(page.getByRole('alert')).toContainText('T and N stand on one spot');
+  await expect(page.getByRole('button', { name: /^LE, 5/ })).toBeVisible();
+  await page.goto('/walkthrough?play=flea-flicker&side=up');
+  await expect(page.getByRole('alert')).toContainText('"flea-flicker"');
+});
