@@ -1,7 +1,10 @@
 import { expect, test } from '@playwright/test';
 import { enter } from './people';
 
-test.beforeEach(async ({ page }) => enter(page, 'coach', '/walkthrough'));
+test.beforeEach(async ({ page }) => {
+  await enter(page, 'coach', '/walkthrough');
+  await expect(page.getByRole('table', { name: 'Assignments' })).toBeVisible();
+});
 
 test('a defender moves by keyboard in half feet, and undo brings him back', async ({ page }) => {
   const tackle = page.getByRole('button', { name: /^T, 3,/ });

@@ -1,13 +1,12 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { ALL_PLUS } from '#core/model/grade';
-import { ClipRow, MembershipRow } from '../../server/db/models';
+import { ClipRow, MembershipRow, UserRow } from '../../server/db/models';
 import { findMember } from '../../server/session/member';
 import { hashPassword } from '../../server/session/passwords';
 import { logIn, programsOf, roster } from '../../server/usecases/accounts';
 import { changeCall } from '../../server/usecases/change-call';
 import { clipFile, listGames, listSnaps, publishGame, readSnap } from '../../server/usecases/film';
 import { gradeHistory, readMarks, writeGrades } from '../../server/usecases/grades';
-import { UserRow } from '../../server/db/models';
 import { CALL, freshDatabase, makeProgram } from './fresh-database';
 
 type Program = Awaited<ReturnType<typeof makeProgram>>;

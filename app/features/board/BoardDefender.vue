@@ -41,6 +41,7 @@ function key(event: KeyboardEvent): void {
     :tabindex="movable ? 0 : undefined" :role="movable ? 'button' : undefined" :aria-label="`${defender.id}, ${label}, ${status}${movable ? '. Arrow keys move him half a foot' : ''}`"
     @pointerdown="emit('grab', $event)" @focus="emit('focus')" @keydown="key"
   >
+    <rect class="hit" :x="-w - 4" :y="-HALF - 30" :width="2 * w + 8" :height="2 * HALF + 36" />
     <rect v-if="ringed" class="ring" :x="-w - 7" :y="-HALF - 7" :width="2 * w + 14" :height="2 * HALF + 14" rx="14" />
     <path class="bar" :d="outline" />
     <path v-if="status === 'free'" class="hatch" :d="`M ${-w + 4} ${HALF} L ${-w + 16} ${-HALF} M ${-w + 14} ${HALF} L ${-w + 26} ${-HALF} M ${w - 26} ${HALF} L ${w - 14} ${-HALF} M ${w - 16} ${HALF} L ${w - 4} ${-HALF}`" />
@@ -53,6 +54,7 @@ function key(event: KeyboardEvent): void {
 <style scoped>
 .defender { outline: none; color: var(--defence); }
 .defender.movable { cursor: grab; }
+.hit { fill: transparent; }
 .bar { fill: var(--sheet); stroke: currentColor; stroke-width: 2; opacity: v-bind(fade); }
 .hatch { stroke: var(--broken); stroke-width: 1.6; }
 .free { color: var(--broken); }

@@ -15,7 +15,8 @@ const props = defineProps<{
 const emit = defineEmits<{ select: [id: string]; move: [id: string, to: { x: number; y: number }]; nudge: [id: string, dx: number, dy: number] }>();
 
 const svg = ref<SVGSVGElement | null>(null);
-const dragging = ref<{ id: string; x: number; y: number } | null>(null);
+/** The defender in hand, where he is drawn, and where on him the pointer took hold; feet. */
+const dragging = ref<{ id: string; x: number; y: number; hold: { x: number; y: number } } | null>(null);
 
 const yardLines = computed(() => [0, 1, 2, 3, 4, 5].map((yards) => ({ yards, y: props.scale.y(yards * 3) })));
 const gaps = computed(() => {
@@ -41,18 +42,23 @@ function grab(event: PointerEvent, id: string): void {
   if (!props.movable) return;
   svg.value?.setPointerCapture(event.pointerId);
   const man = props.front.defenders.find((d) => d.id === id)!;
-  dragging.value = { id, x: man.x, y: man.y };
+  const at = place(event);
+  dragging.value = { id, x: man.x, y: man.y, hold: { x: man.x - at.x, y: man.y - at.y } };
 }
 
 function drag(event: PointerEvent): void {
-  if (dragging.value) dragging.value = { id: dragging.value.id, ...place(event) };
+  if (!dragging.value) return;
+  const at = place(event);
+  const { hold } = dragging.value;
+  dragging.value = { ...dragging.value, x: at.x + hold.x, y: at.y + hold.y };
 }
 
 function drop(event: PointerEvent): void {
+  drag(event);
   if (!dragging.value) return;
-  const { id } = dragging.value;
+  const { id, x, y } = dragging.value;
   dragging.value = null;
-  emit('move', id, place(event));
+  emit('move', id, { x, y });
 }
 
 const standing = (id: string, x: number, y: number): { x: number; y: number } => (dragging.value?.id === id ? dragging.value : { x, y });

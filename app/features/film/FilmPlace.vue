@@ -3,6 +3,7 @@ import { useElementSize, useEventListener } from '@vueuse/core';
 import { computed, onMounted, ref, watch } from 'vue';
 import { readFormation } from '#core/language/lineups/read-formation';
 import { boardScale, columnsUnder, type Column } from '~/features/board/scale';
+import { releaseFocus } from '~/features/hands/in-field';
 import { useRoster } from '~/features/roster/store';
 import FilmPair from './FilmPair.vue';
 import GradePad from './GradePad.vue';
@@ -19,6 +20,7 @@ const pad = ref<InstanceType<typeof GradePad> | null>(null);
 
 const idOf = (param: unknown): number | null => (/^\d+$/.test(String(param ?? '')) ? Number(param) : null);
 onMounted(async () => {
+  releaseFocus();
   film.resume();
   await roster.load();
   await film.open(idOf(route.params.id));
@@ -49,6 +51,7 @@ useFilmKeys({
 
 <template>
   <div class="place">
+    <h1 class="visually-hidden">Film</h1>
     <SnapSentence v-if="film.snap" />
     <p v-if="film.loadProblem" class="refused" role="alert">{{ film.loadProblem }} Your marks are safe.</p>
     <p v-if="film.trouble" class="refused waiting" role="alert">{{ film.trouble }}</p>

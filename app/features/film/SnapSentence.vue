@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import { libraryIds, libraryText } from '#core/library/library';
 import { readTree } from '#core/language/read';
 import type { LineupTree } from '#core/language/tree';
+import { releaseFocus } from '~/features/hands/in-field';
 import type { Side } from '#core/model/side';
 import type { Call } from '#core/model/snap';
 import { schemeName } from '~/features/board/scheme-names';
@@ -10,7 +11,8 @@ import { useFilm } from './store';
 
 const film = useFilm();
 const pending = ref<{ call: Call; affected: string[] } | null>(null);
-const call = computed(() => film.snap!.call);
+/** While a change is being asked about, the words show what was chosen; leaving it brings the old ones back. */
+const call = computed(() => pending.value?.call ?? film.snap!.call);
 const situation = computed(() => film.snap!.situation);
 
 const plays = libraryIds('schemes').map((id) => ({ id, name: schemeName(id).toLowerCase() }));
@@ -25,7 +27,7 @@ const ORDINAL = ['', '1st', '2nd', '3rd', '4th'];
 const signed = (n: number): string => (n > 0 ? `+${n}` : n < 0 ? `−${-n}` : '0');
 
 async function set(change: Partial<Call>): Promise<void> {
-  const next = { ...call.value, ...change };
+  const next = { ...film.snap!.call, ...change };
   const affected = await film.changeCall(next, false);
   pending.value = affected.length ? { call: next, affected } : null;
 }
@@ -43,14 +45,14 @@ async function confirm(): Promise<void> {
       <span>Snap {{ film.snap!.number }}:</span>
       <template v-if="film.readOnly"><b>{{ schemeName(call.scheme).toLowerCase() }} {{ call.side }}</b> against <b>{{ call.frontName.toLowerCase() }}</b></template>
       <template v-else>
-        <Select class="word" :model-value="call.scheme" :options="plays" option-label="name" option-value="id" aria-label="Play" filter @update:model-value="set({ scheme: $event as string, tags: [] })" />
-        <Select class="word" :model-value="call.side" :options="sides" option-label="name" option-value="id" aria-label="Side" @update:model-value="set({ side: $event as Side })" />
+        <Select class="word" :model-value="call.scheme" :options="plays" option-label="name" option-value="id" aria-label="Play" filter @hide="releaseFocus" @update:model-value="set({ scheme: $event as string, tags: [] })" />
+        <Select class="word" :model-value="call.side" :options="sides" option-label="name" option-value="id" aria-label="Side" @hide="releaseFocus" @update:model-value="set({ side: $event as Side })" />
         <span>against</span>
-        <Select class="word" :model-value="call.front" :options="fronts" option-label="name" option-value="text" aria-label="Front" filter @update:model-value="set({ front: $event as string, frontName: fronts.find((f) => f.text === $event)!.name })" />
+        <Select class="word" :model-value="call.front" :options="fronts" option-label="name" option-value="text" aria-label="Front" filter @hide="releaseFocus" @update:model-value="set({ front: $event as string, frontName: fronts.find((f) => f.text === $event)!.name })" />
       </template>
       <span class="soft">{{ ORDINAL[situation.down] }} and {{ situation.distance }}, {{ situation.hash === 'middle' ? 'middle' : `${situation.hash} hash` }}, gained {{ signed(situation.gain) }}</span>
     </div>
-    <span class="soft from narrow">from {{ call.formationName.toLowerCase() }}{{ call.tags.length ? `, ${call.tags.join(', ')}` : '' }}</span>
+    <span class="soft from narrow">from {{ call.formationName }}{{ call.tags.length ? `, ${call.tags.join(', ')}` : '' }}</span>
     <p v-if="pending" class="ask" role="alertdialog" aria-label="Grades were given against another call">
       {{ pending.affected.join(', ') }} {{ pending.affected.length === 1 ? 'was' : 'were' }} graded against another assignment. The marks stay as they are; look at them again.
       <button class="plain link" type="button" @click="confirm">Change the call</button> <button class="plain link" type="button" @click="pending = null">Leave it</button>

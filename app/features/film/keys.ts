@@ -1,6 +1,7 @@
 import { useEventListener } from '@vueuse/core';
 import type { Ref } from 'vue';
 import { standardOf } from '#core/grade/standards';
+import { inField } from '~/features/hands/in-field';
 import type { Column } from '~/features/board/scale';
 import { useFilm } from './store';
 
@@ -8,9 +9,6 @@ import { useFilm } from './store';
 export const FAULT_KEYS = ['a', 's', 'd', 'f', 'g', 'h'] as const;
 
 interface Hands { columns: Ref<Column[]>; toggle: () => void; step: (frames: number) => void; slower: () => void; go: (step: number) => void; note: () => void }
-
-const inField = (target: EventTarget | null): boolean => target instanceof HTMLElement
-  && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) || target.closest('.p-select, .p-select-overlay') !== null);
 
 /** The grader's hands: film on space and arrows, men on digits, marks on letters, the whole snap on Enter. */
 export function useFilmKeys(hands: Hands): void {

@@ -44,22 +44,28 @@ export const useFilm = defineStore('film', () => {
     }
   }
 
+  /** Opens a snap, or the first one not yet graded; the list stands before the snap does, so that "next" has somewhere to go. */
   const open = (id: number | null): Promise<boolean> => attempt(async () => {
-    if (session.staff && games.value.length === 0) games.value = await request<GameItem[]>('/api/games');
-    if (id !== null) await openSnap(id);
-    const wanted = snap.value?.gameId ?? games.value.at(-1)?.id ?? null;
-    if (session.staff && wanted !== null && (game.value !== wanted || snaps.value.length === 0)) {
-      game.value = wanted;
+    if (!session.staff) return id === null ? undefined : show(await fetchSnap(id));
+    if (games.value.length === 0) games.value = await request<GameItem[]>('/api/games');
+    const found = id === null ? null : await fetchSnap(id);
+    const wanted = found?.gameId ?? game.value ?? games.value.at(-1)?.id ?? null;
+    if (wanted === null) return;
+    if (game.value !== wanted || snaps.value.length === 0) {
       snaps.value = await request<SnapItem[]>(`/api/games/${wanted}/snaps`);
+      game.value = wanted;
     }
-    if (id === null && snaps.value.length) await openSnap((snaps.value.find((s) => gradedCount(s) < s.asked.length) ?? snaps.value[0]!).id);
+    const first = snaps.value.find((s) => gradedCount(s) < s.asked.length) ?? snaps.value[0];
+    if (found) show(found);
+    else if (first) show(await fetchSnap(first.id));
   });
 
-  async function openSnap(id: number): Promise<void> {
-    const found = await request<SnapDetail>(`/api/snaps/${id}`);
+  const fetchSnap = (id: number): Promise<SnapDetail> => request<SnapDetail>(`/api/snaps/${id}`);
+
+  function show(found: SnapDetail): void {
     snap.value = found;
     marks.value = Object.fromEntries(found.grades.map((g) => [g.blocker, g.grade]));
-    for (const w of queue.value) if (w.snapId === id) setMark(w.blocker, w.grade);
+    for (const w of queue.value) if (w.snapId === found.id) setMark(w.blocker, w.grade);
     if (!found.resolution.assignments.some((a) => a.blocker === selected.value)) selected.value = null;
   }
 
@@ -115,7 +121,7 @@ export const useFilm = defineStore('film', () => {
     let affected: string[] = [];
     await attempt(async () => {
       const answer = await request<{ affected: string[]; changed: boolean }>(`/api/snaps/${snap.value!.id}/call`, { method: 'PUT', body: { call, confirmed } });
-      if (answer.changed) await openSnap(snap.value!.id);
+      if (answer.changed) show(await fetchSnap(snap.value!.id));
       else affected = answer.affected;
     });
     return affected;

@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { libraryIds, libraryText } from '#core/library/library';
 import { readTree } from '#core/language/read';
+import { releaseFocus } from '~/features/hands/in-field';
 import type { Side } from '#core/model/side';
 import { useWalkthrough, type BoardCall } from './store';
 
@@ -37,13 +38,13 @@ const sentence = computed(() => {
   <header class="call">
     <div class="words" role="group" aria-label="Call">
       <span>Run</span>
-      <Select class="word" :model-value="board.call.scheme" :options="plays" option-label="name" option-value="id" aria-label="Play" filter @update:model-value="set({ scheme: $event as string })" />
+      <Select class="word" :model-value="board.call.scheme" :options="plays" option-label="name" option-value="id" aria-label="Play" filter @hide="releaseFocus" @update:model-value="set({ scheme: $event as string })" />
       <span>to the</span>
-      <Select class="word" :model-value="board.call.side" :options="sides" option-label="name" option-value="id" aria-label="Side" @update:model-value="set({ side: $event as Side })" />
+      <Select class="word" :model-value="board.call.side" :options="sides" option-label="name" option-value="id" aria-label="Side" @hide="releaseFocus" @update:model-value="set({ side: $event as Side })" />
       <span>from</span>
-      <Select class="word" :model-value="board.call.formation" :options="formations" option-label="name" option-value="id" aria-label="Formation" filter @update:model-value="set({ formation: $event as string })" />
+      <Select class="word" :model-value="board.call.formation" :options="formations" option-label="name" option-value="id" aria-label="Formation" filter @hide="releaseFocus" @update:model-value="set({ formation: $event as string })" />
       <span>against</span>
-      <Select class="word" :model-value="board.frontText" :options="fronts" option-label="name" option-value="id" aria-label="Front" filter @update:model-value="set({ front: $event as string })" />
+      <Select class="word" :model-value="board.frontText" :options="fronts" option-label="name" option-value="id" aria-label="Front" filter @hide="releaseFocus" @update:model-value="set({ front: $event as string })" />
       <span v-if="board.tags.length" class="tags" role="group" aria-label="Tags">
         <button v-for="tag in board.tags" :key="tag.name" class="plain tag" type="button" :aria-pressed="tag.active" :title="tag.says" @click="board.toggleTag(tag.name)">{{ tag.name }}</button>
       </span>

@@ -7,6 +7,7 @@ import LineBoard from '~/features/board/LineBoard.vue';
 import ManColumns from '~/features/board/ManColumns.vue';
 import { blockName, stepWords, upperFirst } from '~/features/board/words';
 import { useRoster } from '~/features/roster/store';
+import { inField } from '~/features/hands/in-field';
 import BoardSide from './BoardSide.vue';
 import CallSentence from './CallSentence.vue';
 import { useBoardAddress } from './address';
@@ -44,9 +45,8 @@ function cell(row: string, man: string): string {
   }
 }
 
-const typing = (event: KeyboardEvent): boolean => event.target instanceof HTMLElement && (event.target.isContentEditable || ['INPUT', 'TEXTAREA'].includes(event.target.tagName));
 onKeyStroke(['z', 'Z', 'y'], (event) => {
-  if (typing(event)) return;
+  if (inField(event.target)) return;
   if (event.key === 'y' && !event.ctrlKey && !event.metaKey) showWhy.value = !showWhy.value;
   else if (event.ctrlKey || event.metaKey) {
     event.preventDefault();
@@ -56,12 +56,13 @@ onKeyStroke(['z', 'Z', 'y'], (event) => {
 });
 onKeyStroke((event) => /^[1-9]$/.test(event.key), (event) => {
   const column = columns.value[Number(event.key) - 1];
-  if (column && !typing(event)) board.selected = column.id;
+  if (column && !inField(event.target)) board.selected = column.id;
 });
 </script>
 
 <template>
   <div class="place">
+    <h1 class="visually-hidden">Walkthrough</h1>
     <CallSentence />
     <p v-if="board.problems.length" class="refused" role="alert">
       {{ board.problems.map(wordDiagnostic).join(' ') }} The board shows what it showed before.

@@ -102,7 +102,7 @@ export const useWalkthrough = defineStore('walkthrough', () => {
 
   /** Called by the address bar with something no call can be made of. */
   const refuse = (found: string): void => {
-    problems.value = [{ code: 'text.expected', severity: 'error', span: TOP, params: { expected: 'left or right as the side', found: `"${found}"` } }];
+    problems.value = [...problems.value, { code: 'text.expected', severity: 'error', span: TOP, params: { expected: 'left or right as the side', found: `"${found}"` } }];
   };
 
   return { call, formation, front, resolution, tags, selected, problems, done, undone, frontText, setUp, move, nudge, undo, redo, toggleTag, refuse };
