@@ -59,13 +59,13 @@ function sharedUnasked(judged: Case): Problem[] {
   });
 }
 
-/** A man with nobody at all while somebody in the box is free. */
+/** A man of the line with nobody at all while somebody in the box is free. */
 function idleMen(judged: Case): Problem[] {
   const { outcome, scene } = judged;
   const box = new Set(scene.identification.box.ids);
   const free = scene.defenders.filter((d) => box.has(d.id) && outcome.defenders[d.index]!.status === 'free').map((d) => d.id);
   if (free.length === 0) return [];
-  return outcome.men.filter((m) => m.target === NOBODY && m.next === NOBODY).map((m) => {
+  return outcome.men.filter((m) => m.man < scene.lineCount && m.target === NOBODY && m.next === NOBODY).map((m) => {
     const id = scene.men[m.man]!.id;
     return { code: 'idle', severity: 'broken', who: [id, ...free], lines: lineOf(judged, m), message: `${id} has nobody to block while ${free.join(', ')} is free in the box.` };
   });

@@ -1,0 +1,34 @@
+// Takes the pictures of docs/screenshots from the demo: node scripts/screenshots.mjs [URL] [only-this-one ...]
+import { chromium } from '@playwright/test';
+import { fileURLToPath } from 'node:url';
+
+const [url = 'http://localhost:4170', ...only] = process.argv.slice(2);
+const folder = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
+
+/** Name, path, theme, and what to do before the picture is taken. */
+const SHOTS = [
+  ['walkthrough-paper', '/walkthrough?play=power&formation=h-back', 'paper', async (page) => page.keyboard.press('4')],
+  ['walkthrough-board', '/walkthrough?play=inside-zone-z1&front=tite', 'board'],
+  ['film-board', '/film', 'board', async (page) => {
+    for (let i = 0; i < 52; i++) await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('4');
+  }],
+  ['book-paper', '/book', 'paper', async (page) => page.getByRole('button', { name: /LG 64 .*Technique/ }).click()],
+];
+
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-dev-shm-usage'] });
+for (const [name, path, theme, before] of SHOTS) {
+  if (only.length && !only.includes(name)) continue;
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.addInitScript((t) => localStorage.setItem('violet-chalk-theme', t), theme);
+  const answer = await page.request.post(`${url}/api/session`, { data: { email: 'coach@lanterns.example', password: 'lantern-coach' } });
+  if (!answer.ok()) throw new Error(`the demo log-in was refused (${answer.status()}); start with ./start --fresh`);
+  await page.goto(url + path);
+  await page.waitForLoadState('networkidle');
+  await page.waitForTimeout(600);
+  await before?.(page);
+  await page.waitForTimeout(700);
+  await page.screenshot({ path: `${folder}${name}.png` });
+  await page.close();
+}
+await browser.close();
