@@ -1,8 +1,7 @@
 import { Bench } from 'tinybench';
 import { identify } from '#core/identify/identify';
 import { frontFrom, formationFrom, libraryIds, libraryText, schemeFrom } from '#core/library/library';
-import { settleScheme, resolve } from '#core/resolve/resolve';
-import { judge } from '#core/resolve/judge';
+import { prepareCall, resolve, workOut } from '#core/resolve/resolve';
 
 const formation = formationFrom(libraryText('formations', 'h-back')!);
 if (!formation.ok) throw new Error('h-back');
@@ -17,10 +16,10 @@ bench.add('identify alone', () => { for (const front of fronts) identify(formati
 for (const id of libraryIds('schemes')) {
   const scheme = schemeFrom(libraryText('schemes', id)!);
   if (!scheme.ok) throw new Error(id);
-  bench.add(`${id}, outcome`, () => { for (const front of fronts) settleScheme(scheme.value, formation.value, front, { side: 'right' }); });
+  const prepared = prepareCall(scheme.value, formation.value, { side: 'right' });
+  bench.add(`${id}, verdict`, () => { for (const front of fronts) workOut(prepared, front); });
   bench.add(`${id}, with reasons`, () => { for (const front of fronts) resolve(scheme.value, formation.value, front, { side: 'right' }); });
 }
-void judge;
 await bench.run();
 const rate = (name: string): number => (bench.getTask(name)!.result as { throughput: { mean: number } }).throughput.mean * fronts.length;
 const base = rate('identify alone');

@@ -21,21 +21,40 @@ export interface Picture {
 }
 
 export function takePicture(formation: Formation, front: Front): Picture {
-  const line = lineOf(formation);
+  const seats = seatsOf(formation);
   const defenders = [...front.defenders].sort(acrossTheField);
+  return {
+    formation, line: seats.line, defenders,
+    first: defenders.filter((d) => levelOf(d) === 1),
+    second: defenders.filter((d) => levelOf(d) === 2),
+    centre: seats.centre,
+    guard: (side) => seats.guard[side],
+    tackle: (side) => seats.tackle[side],
+  };
+}
+
+interface Seats {
+  readonly line: readonly Blocker[];
+  readonly centre: Blocker;
+  readonly guard: Readonly<Record<Side, Blocker>>;
+  readonly tackle: Readonly<Record<Side, Blocker>>;
+}
+
+const known = new WeakMap<Formation, Seats>();
+
+/** The five by their seats, looked up once a formation. */
+function seatsOf(formation: Formation): Seats {
+  const found = known.get(formation);
+  if (found) return found;
+  const line = lineOf(formation);
   const seat = (id: string): Blocker => {
     const man = line.find((m) => m.id === id);
     if (!man) throw new Error(`a formation without ${id} reached identification`);
     return man;
   };
-  return {
-    formation, line, defenders,
-    first: defenders.filter((d) => levelOf(d) === 1),
-    second: defenders.filter((d) => levelOf(d) === 2),
-    centre: seat('C'),
-    guard: (side) => seat(side === 'left' ? 'LG' : 'RG'),
-    tackle: (side) => seat(side === 'left' ? 'LT' : 'RT'),
-  };
+  const seats = { line, centre: seat('C'), guard: { left: seat('LG'), right: seat('RG') }, tackle: { left: seat('LT'), right: seat('RT') } };
+  known.set(formation, seats);
+  return seats;
 }
 
 /** Lateral order; ties by depth, then by id. */

@@ -26,6 +26,9 @@ export interface SidePlaces {
   readonly real: number;
 }
 
+/** Nose to nose where nobody stands: a usual split. */
+const SPACING = 4;
+
 /** The places of one side; x is measured away from the ball, so both sides read alike. */
 export function placesOf(formation: Formation, side: Side): SidePlaces {
   const sign = signOf(side);
@@ -33,8 +36,7 @@ export function placesOf(formation: Formation, side: Side): SidePlaces {
   const centre = line.find((man) => man.id === 'C')!;
   const noses = line.map((man) => man.x * sign).filter((x) => moreThan(x, centre.x * sign)).sort((a, b) => a - b);
   const real = noses.length + 1;
-  const spacing = 4;
-  while (noses.length < 3) noses.push((noses[noses.length - 1] ?? centre.x * sign) + spacing);
+  while (noses.length < 3) noses.push((noses[noses.length - 1] ?? centre.x * sign) + SPACING);
   return { noses: [centre.x * sign, ...noses], real };
 }
 
@@ -89,6 +91,13 @@ const LINEBACKER_PLACES: Readonly<Record<string, string>> = {
 
 /** The first-level word a linebacker's two digits stand over. */
 export const linebackerPlace = (word: string): string | null => LINEBACKER_PLACES[word] ?? null;
+
+/** The word for a first-level place: feet from the ball, and the noses of that side from the centre out (ghosts are added). */
+export function techniqueWordAt(out: number, noses: readonly number[]): string {
+  const all = [...noses];
+  while (all.length < 4) all.push(all[all.length - 1]! + SPACING);
+  return firstLevelWord(out, { noses: all, real: noses.length });
+}
 
 /** First-level word for a place, by geometry alone. */
 function firstLevelWord(out: number, places: SidePlaces): string {

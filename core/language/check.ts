@@ -47,7 +47,7 @@ function checkSheets(tree: SchemeTree): Diagnostic[] {
 
 /** A sentence whose target may not be there falls through to the next one. */
 const canFail = (s: Sentence): boolean => s.actions.every((a) => a.block.slots.partner !== undefined || isFixed(a.block.slots.whom));
-const SECOND_LEVEL = new Set(['linebacker-count', 'far-linebacker', 'next-free-linebacker', 'free-linebacker-playside', 'free-overhang', 'mike', 'force']);
+const SECOND_LEVEL = new Set(['linebacker-count', 'far-linebacker', 'next-free-linebacker', 'free-linebacker-playside', 'linebacker-beside', 'free-overhang', 'mike', 'force', 'alley', 'corner', 'safety', 'counted']);
 const isFixed = (whom: SlotValue | undefined): boolean => isPhrase(whom) && !SECOND_LEVEL.has(whom.word) && whom.word !== 'him';
 const isPhrase = (value: SlotValue | undefined): value is Phrase => typeof value === 'object' && 'word' in value;
 const isLineman = (head: Phrase): boolean => {
@@ -85,7 +85,7 @@ function namesHim(sentence: Sentence): boolean {
   return sentence.actions.some((a) => usesHim(a.block.slots.whom) || usesHim(a.then?.slots.whom));
 }
 
-const NAMES_NOBODY = new Set(['tag-on', 'look-is', 'in-the-game', 'front-is']);
+const NAMES_NOBODY = new Set(['tag-on', 'look-is', 'in-the-game', 'front-is', 'box-count', 'linebacker-count', 'side-call', 'called-to']);
 
 /** Whether the condition names a defender whenever it holds. */
 const sentenceFindsHim = (sentence: Sentence): boolean => sentence.when !== null && findsHim(sentence.when);
@@ -101,7 +101,7 @@ function findsHim(condition: Condition): boolean {
 
 /** Tags, seats and looks that are declared and change nothing. */
 function checkDeclared(tree: SchemeTree): Diagnostic[] {
-  const text = strip([tree.sheets, tree.looks, tree.seats]);
+  const text = strip([tree.sheets, tree.looks, tree.boxes, tree.seats]);
   const used = (slot: string, name: string): boolean => text.includes(`"${slot}":${JSON.stringify(name)}`);
   return [
     ...tree.tags.filter((t) => !used('tag', t.name)).map((t) => warning('scheme.tag-unused', t.span, { tag: t.name })),

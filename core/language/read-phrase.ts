@@ -1,7 +1,7 @@
 import type { Span } from '../diagnostics/diagnostic';
 import { WORDS } from '../vocabulary/index';
 import { PHRASE_KINDS, type LeafKind, type PhraseKind, type Saying } from '../vocabulary/word';
-import { ARTICLES, isPhraseKind, KIND_NAMES, LEAVES, TEMPLATES, type Piece, type Template } from './templates';
+import { ARTICLES, isPhraseKind, KIND_NAMES, LEAVES, LIST_LEAVES, TEMPLATES, type Piece, type Template } from './templates';
 import type { Token } from './tokens';
 import type { Phrase, SlotValue } from './tree';
 
@@ -118,7 +118,7 @@ export class PhraseReader {
     if (isPhraseKind(kind)) {
       return [...this.readAll(kind, position).map((r) => ({ value: r.phrase, end: r.end })), ...this.subjectForm(kind, position)];
     }
-    if (kind === 'shades') return this.fillList(kind, position);
+    if (LIST_LEAVES.has(kind)) return this.fillList(kind, position);
     const leaf = this.leafAt(kind, position);
     return leaf ? [{ value: leaf.value, end: leaf.end }] : [];
   }

@@ -4,7 +4,7 @@ import { COVER_NAMES, ENTRIES, SchemeHeadSchema, TEMPOS, TRACKS, type SchemeHead
 import type { Names } from './read-phrase';
 import { readCondition, readList, readSentence } from './read-sentence';
 import { endOf, readTokens, type SourceLine, type SourceText } from './tokens';
-import type { Clause, HeadLine, LineupTree, LookLine, Remarks, SchemeTree, SeatLine, Sheet, TagLine, Tree } from './tree';
+import type { BoxLine, Clause, HeadLine, LineupTree, LookLine, Remarks, SchemeTree, SeatLine, Sheet, TagLine, Tree } from './tree';
 
 const HEAD_KEYS = Object.keys(SchemeHeadSchema.shape) as (keyof SchemeHead)[];
 const HEAD_VALUES: Partial<Record<keyof SchemeHead, readonly string[]>> = { entry: ENTRIES, track: TRACKS, tempo: TEMPOS, cover: COVER_NAMES };
@@ -51,7 +51,7 @@ const spanOf = (line: SourceLine) => ({ line: line.number, column: line.tokens[0
 const readClauses = (lines: SourceText['lines']): Clause[] =>
   lines.map((line) => ({ text: line.raw.trim(), span: spanOf(line), ...remarks(line) }));
 
-type Body = Pick<SchemeTree, 'head' | 'tags' | 'seats' | 'looks' | 'sheets'>;
+type Body = Pick<SchemeTree, 'head' | 'tags' | 'seats' | 'looks' | 'boxes' | 'sheets'>;
 
 function readBody(lines: SourceText['lines'], diagnostics: Diagnostic[]): Body {
   const names = declaredNames(lines);
@@ -59,6 +59,7 @@ function readBody(lines: SourceText['lines'], diagnostics: Diagnostic[]): Body {
   const tags: TagLine[] = [];
   const seats: SeatLine[] = [];
   const looks: LookLine[] = [];
+  const boxes: BoxLine[] = [];
   const sheets: (Sheet & { sentences: Sheet['sentences'][number][] })[] = [];
   let sheet: (typeof sheets)[number] | null = null;
   let lost = false;
@@ -77,13 +78,14 @@ function readBody(lines: SourceText['lines'], diagnostics: Diagnostic[]): Body {
     else if (word === 'tag') pushIf(tags, readTag(line, diagnostics));
     else if (word === 'seat') pushIf(seats, readSeat(line, names, diagnostics));
     else if (word === 'look') pushIf(looks, readLook(line, names, diagnostics));
+    else if (word === 'box') pushIf(boxes, readBox(line, names, diagnostics));
     else {
       const heads = readList(line, 0, 'group', ',', names, diagnostics);
       lost = heads === null;
       if (heads) sheets.push(sheet = { heads, sentences: [], span: spanOf(line), ...remarks(line) });
     }
   }
-  return { head, tags, seats, looks, sheets };
+  return { head, tags, seats, looks, boxes, sheets };
 }
 
 function pushIf<T>(list: T[], item: T | null): void {
@@ -141,4 +143,13 @@ function readLook(line: SourceLine, names: Names, diagnostics: Diagnostic[]): Lo
   }
   const when = readCondition(line, 3, names, diagnostics);
   return when && { name: name.text, when, span: spanOf(line), ...remarks(line) };
+}
+
+function readBox(line: SourceLine, names: Names, diagnostics: Diagnostic[]): BoxLine | null {
+  if (['box', 'one', 'more', 'when'].some((word, i) => line.tokens[i]?.text !== word)) {
+    diagnostics.push(error('text.expected', spanOf(line), { expected: 'box one more when, and a condition', found: `"${line.raw.trim()}"` }));
+    return null;
+  }
+  const when = readCondition(line, 4, names, diagnostics);
+  return when && { when, span: spanOf(line), ...remarks(line) };
 }

@@ -1,4 +1,5 @@
-import { WORDS } from '../vocabulary/index';
+import { NUMBERS } from '../vocabulary/numbers';
+import { BLOCKS, WORDS } from '../vocabulary/index';
 import type { LeafKind, PhraseKind, Saying } from '../vocabulary/word';
 import { PHRASE_KINDS } from '../vocabulary/word';
 
@@ -70,11 +71,20 @@ export const LEAVES: Readonly<Record<LeafKind, Leaf>> = {
   count: { values: same('L1', 'L2', 'L3', 'L4', 'L5'), name: 'L1 to L5' },
   letter: { values: same('A', 'B', 'C', 'D'), name: 'A, B, C or D' },
   family: { values: { ...same('open', 'odd', 'even', 'bear', 'over', 'under', 'tite', 'stack', 'five-man'), 'goal-line': 'goal line', 'double-three': 'double three' }, name: 'a family of fronts' },
-  post: { values: { ...same('tackle', 'guard', 'wing', 'H'), 'tight-end': 'tight end' }, name: 'tackle, guard, tight end, wing or H' },
+  post: { values: { ...same('tackle', 'guard', 'wing', 'H', 'receiver'), 'tight-end': 'tight end' }, name: 'tackle, guard, tight end, wing, H or receiver' },
+  number: { values: same(...NUMBERS.slice(1)), name: 'a number from one to eleven' },
+  place: { values: same('1', '2', '3', '4', '5', '6', '7'), name: '1 to 7' },
+  load: { values: same('loaded', 'light'), name: 'loaded or light' },
+  job: { values: { ...Object.fromEntries(Object.entries(BLOCKS).map(([id, b]) => [id, b.name.toLowerCase()])), pull: 'pull' }, name: 'a block' },
+  inout: { values: same('inside', 'outside'), name: 'inside or outside' },
+  techniques: { values: same('0', '1', '2i', '2', '3', '4i', '4', '5', '6i', '6', '9'), name: 'a technique' },
   tag: { values: null, name: 'a tag of this scheme' },
   look: { values: null, name: 'a look of this scheme' },
   seat: { values: null, name: 'a seat of this scheme' },
 };
+
+/** Leaves that hold several values, parted by "or". */
+export const LIST_LEAVES: ReadonlySet<string> = new Set<LeafKind>(['shades', 'techniques']);
 
 const KINDS: ReadonlySet<string> = new Set(PHRASE_KINDS);
 

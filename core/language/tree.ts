@@ -71,6 +71,12 @@ export interface LookLine extends Remarks {
   readonly span: Span;
 }
 
+/** When the next defender outside on the play side is counted into the box. */
+export interface BoxLine extends Remarks {
+  readonly when: Condition;
+  readonly span: Span;
+}
+
 export interface HeadLine extends Remarks {
   readonly key: keyof SchemeHead;
   readonly value: string;
@@ -85,6 +91,7 @@ export interface SchemeTree extends Remarks {
   readonly tags: readonly TagLine[];
   readonly seats: readonly SeatLine[];
   readonly looks: readonly LookLine[];
+  readonly boxes: readonly BoxLine[];
   readonly sheets: readonly Sheet[];
   readonly closing: readonly string[];
 }

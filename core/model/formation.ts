@@ -34,9 +34,14 @@ export type Formation = z.infer<typeof FormationSchema>;
 /** Men who stand on the line next to each other: the five and everybody attached to them. */
 export const isOnLine = (man: Pick<Blocker, 'kind'>): boolean => man.kind === 'line' || man.kind === 'tight';
 
-/** The men on the line, left to right. */
-export const lineOf = (formation: Formation): Blocker[] =>
-  formation.men.filter(isOnLine).sort((a, b) => a.x - b.x);
+const lines = new WeakMap<Formation, readonly Blocker[]>();
+
+/** The men on the line, left to right. A formation is never changed in place, so its line is worked out once. */
+export function lineOf(formation: Formation): readonly Blocker[] {
+  let line = lines.get(formation);
+  if (!line) lines.set(formation, line = formation.men.filter(isOnLine).sort((a, b) => a.x - b.x));
+  return line;
+}
 
 /** How far behind the ball the quarterback stands, in feet. */
 export const QUARTERBACK_DEPTH: Record<Formation['quarterback'], number> = { under: -3, gun: -15, pistol: -12 };

@@ -37,8 +37,13 @@ export const DefenderOutcomeSchema = z.object({
 
 export const LineCallSchema = z.object({ from: z.string(), to: z.string(), word: z.string(), meaning: z.string() });
 
+export const ProblemCodeSchema = z.enum([
+  'free-at-attack', 'free-on-line', 'two-on-one', 'idle', 'partner-cannot-come', 'cycle', 'reach-too-far', 'pull-late', 'vacated-gap', 'free-linebacker',
+]);
+export type ProblemCode = z.infer<typeof ProblemCodeSchema>;
+
 export const ProblemSchema = z.object({
-  code: z.string(), severity: z.enum(['broken', 'risk']), who: z.array(z.string()),
+  code: ProblemCodeSchema, severity: z.enum(['broken', 'risk']), who: z.array(z.string()),
   /** Lines of the sentences involved. */
   lines: z.array(z.number()),
   message: z.string(),

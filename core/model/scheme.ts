@@ -7,7 +7,7 @@ export const TRACKS = ['zone', 'wide zone', 'gap', 'man', 'pass'] as const;
 /** When the ball reaches the line; the times are in kinematics. */
 export const TEMPOS = ['dive', 'trap', 'inside zone', 'power', 'counter', 'duo', 'down', 'outside zone', 'buck', 'toss', 'pin and pull', 'pass'] as const;
 /** The scheme's definition of "covered". */
-export const COVER_NAMES = ['shoulders', 'playside region', 'playside region, head-up is mine'] as const;
+export const COVER_NAMES = ['shoulders', 'playside region', 'playside region, head-up is mine', 'playside region, head-up is mine play side', 'playside region, head-up is mine back side', 'count'] as const;
 
 export const SchemeHeadSchema = z.object({
   family: z.string().min(1),

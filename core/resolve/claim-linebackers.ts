@@ -1,7 +1,7 @@
 import { NOBODY, type Scene } from '../vocabulary/scene';
 import type { Claim, TargetFinder } from '../vocabulary/word';
 import type { CompiledAction } from './compile';
-import { matchWithoutCrossing } from './match-climbers';
+import { matchWithoutCrossing, type FixedPair } from './match-climbers';
 import type { Settled } from './settle';
 
 /** Who goes to which second-level man, at once or after his first block; -1 for nobody. */
@@ -20,99 +20,147 @@ interface Want {
   readonly later: boolean;
 }
 
+const ALONE: readonly number[] = [];
+const ANYBODY: TargetFinder = { claim: 'matched', every: false, seek: () => NOBODY };
+
 /**
  * Hands out linebackers (and others by name) after the first level is settled: named ones, then "the next free", then climbers
  * matched without crossing. Within each, a man who goes at once chooses before the next of a pair, the play side before the back side.
  */
-export function claimLinebackers(settled: Settled): Claims {
-  const { scene } = settled;
-  const target = scene.men.map(() => NOBODY);
-  const next = scene.men.map(() => NOBODY);
-  const action = scene.proposals.map((p) => p.action);
-  const taken = new Set<number>(scene.proposals.flatMap((p) => [p.target, ...p.all]).filter((d) => d !== NOBODY));
-  const wants = collectWants(settled);
-  const give = (want: Want, defender: number): void => {
+export const claimLinebackers = (settled: Settled): Claims => new Handout(settled).run();
+
+class Handout {
+  private readonly scene: Scene;
+  private readonly target: number[];
+  private readonly next: number[];
+  private readonly action: number[];
+  private readonly taken: boolean[];
+  private readonly free = (d: number): boolean => !this.taken[d];
+
+  constructor(private readonly settled: Settled) {
+    const { scene } = settled;
+    this.scene = scene;
+    this.target = scene.men.map(() => NOBODY);
+    this.next = scene.men.map(() => NOBODY);
+    this.action = scene.proposals.map((p) => p.action);
+    this.taken = scene.defenders.map(() => false);
+    for (const p of scene.proposals) {
+      if (p.target !== NOBODY) this.taken[p.target] = true;
+      for (const d of p.all) this.taken[d] = true;
+    }
+  }
+
+  run(): Claims {
+    const wants = this.collectWants();
+    this.claimNamed(wants, false);
+    this.claimNamed(wants, true);
+    for (const later of [false, true]) {
+      for (const want of wants) {
+        if (want.later !== later || want.finder.claim !== 'free') continue;
+        const found = want.finder.seek(this.scene, want.man, this.free);
+        this.give(want, found !== NOBODY || later ? found : this.elseAction(want.man));
+      }
+    }
+    const fixed: FixedPair[] = [];
+    this.matchClimbers(wants, false, fixed);
+    this.matchClimbers(wants, true, fixed);
+    return { target: this.target, next: this.next, action: this.action };
+  }
+
+  private give({ man, mates, later }: Want, defender: number): void {
     if (defender === NOBODY) return;
-    taken.add(defender);
-    for (const man of [want.man, ...want.mates]) (want.later ? next : target)[man] = defender;
-  };
-  const of = (claim: Claim, later: boolean): Want[] => wants.filter((w) => w.finder.claim === claim && w.later === later);
-  for (const later of [false, true]) claimNamed(scene, of('named', later), taken, give, settled, action);
-  for (const later of [false, true]) {
-    for (const want of of('free', later)) {
-      const found = want.finder.seek(scene, want.man, (d) => !taken.has(d));
-      give(want, found !== NOBODY || later ? found : elseAction(settled, want.man, taken, action));
+    this.taken[defender] = true;
+    const list = later ? this.next : this.target;
+    list[man] = defender;
+    for (const mate of mates) list[mate] = defender;
+  }
+
+  /** Every wish for a second-level man, play side first. */
+  private collectWants(): Want[] {
+    const { scene } = this;
+    const wants: Want[] = [];
+    const paired = new Set<number>();
+    for (const man of playSideFirst(scene)) {
+      const proposal = scene.proposals[man]!;
+      const act = this.actionOf(man);
+      if (!act) continue;
+      if (proposal.tooFar) wants.push({ man, mates: ALONE, finder: act.then?.target ?? ANYBODY, later: false });
+      else if (act.target?.claim) wants.push({ man, mates: ALONE, finder: act.target, later: false });
+      else if (act.then && !paired.has(man)) {
+        const mates = proposal.pairs ? playSideFirst(scene).filter((other) => other !== man && this.comesOffToo(other, proposal.target)) : ALONE;
+        for (const mate of mates) paired.add(mate);
+        wants.push({ man, mates, finder: act.then.target, later: true });
+      }
+    }
+    return wants;
+  }
+
+  private comesOffToo(other: number, defender: number): boolean {
+    const p = this.scene.proposals[other]!;
+    return p.pairs && p.target === defender && this.actionOf(other)?.then != null;
+  }
+
+  private actionOf(man: number): CompiledAction | null {
+    const { sentence, action } = this.scene.proposals[man]!;
+    return sentence < 0 ? null : this.settled.sheets[man]![sentence]!.actions[action] ?? null;
+  }
+
+  /** Named men first to whoever is told them once; whoever finds his taken gets the next free one on its back side, else the next free. */
+  private claimNamed(wants: readonly Want[], later: boolean): void {
+    const { scene } = this;
+    const late: Want[] = [];
+    for (const want of wants) {
+      if (!is(want, 'named', later)) continue;
+      const found = want.finder.seek(scene, want.man, any);
+      if (found !== NOBODY && !this.taken[found]) this.give(want, found);
+      else late.push(want);
+    }
+    for (const want of late) {
+      const other = later ? NOBODY : this.elseAction(want.man);
+      if (other !== NOBODY) {
+        this.give(want, other);
+        continue;
+      }
+      const wanted = scene.linebackers.indexOf(want.finder.seek(scene, want.man, any));
+      this.give(want, scene.linebackers.slice(wanted + 1).find(this.free) ?? scene.linebackers.find(this.free) ?? NOBODY);
     }
   }
-  const fixed: { man: number; defender: number }[] = [];
-  for (const later of [false, true]) {
-    const climbers = of('matched', later);
-    const free = scene.linebackers.filter((d) => !taken.has(d));
-    for (const { climber, linebacker } of matchWithoutCrossing(scene, climbers.map((w) => w.man), free, fixed)) {
-      give(climbers[climber]!, linebacker);
-      fixed.push({ man: climbers[climber]!.man, defender: linebacker });
-    }
+
+  private matchClimbers(wants: readonly Want[], later: boolean, fixed: FixedPair[]): void {
+    const climbers = wants.filter((w) => is(w, 'matched', later));
+    const free = this.scene.linebackers.filter(this.free);
+    if (climbers.length === 0 || free.length === 0) return;
+    const found = matchWithoutCrossing(this.scene, climbers.map((w) => w.man), free, fixed);
+    climbers.forEach((want, i) => {
+      const defender = free[found[i]!];
+      if (defender === undefined) return;
+      this.give(want, defender);
+      fixed.push({ man: want.man, defender });
+    });
   }
-  return { target, next, action };
+
+  /** The next action of a man's sentence that has somebody free, if his first one has nobody. */
+  private elseAction(man: number): number {
+    const proposal = this.scene.proposals[man]!;
+    const actions = proposal.sentence < 0 ? [] : this.settled.sheets[man]![proposal.sentence]!.actions;
+    for (let a = this.action[man]! + 1; a < actions.length; a++) {
+      const found = actions[a]!.target?.seek(this.scene, man, this.free) ?? NOBODY;
+      if (found === NOBODY) continue;
+      this.action[man] = a;
+      return found;
+    }
+    return NOBODY;
+  }
 }
 
-/** Every wish for a second-level man, play side first. */
-function collectWants({ scene, sheets }: Settled): Want[] {
-  const wants: Want[] = [];
-  const order = scene.men.map((m) => m.index).sort((a, b) => scene.men[b]!.x - scene.men[a]!.x || a - b);
-  const paired = new Set<number>();
-  for (const man of order) {
-    const proposal = scene.proposals[man]!;
-    const act = actionOf(sheets, proposal.sentence, man, proposal.action);
-    if (!act) continue;
-    if (proposal.tooFar) wants.push({ man, mates: [], finder: act.then?.target ?? { claim: 'matched', every: false, seek: () => NOBODY }, later: false });
-    else if (act.target?.claim) wants.push({ man, mates: [], finder: act.target, later: false });
-    else if (act.then && !paired.has(man)) {
-      const mates = order.filter((other) => {
-        const p = scene.proposals[other]!;
-        return other !== man && p.target === proposal.target && p.pairs && actionOf(sheets, p.sentence, other, p.action)?.then;
-      });
-      mates.forEach((m) => paired.add(m));
-      wants.push({ man, mates, finder: act.then.target, later: true });
-    }
-  }
-  return wants;
-}
+const any = (): boolean => true;
+const is = (want: Want, claim: Claim, later: boolean): boolean => want.later === later && want.finder.claim === claim;
 
-const actionOf = (sheets: Settled['sheets'], sentence: number, man: number, action: number): CompiledAction | null =>
-  (sentence < 0 ? null : sheets[man]![sentence]!.actions[action] ?? null);
+const orders = new WeakMap<Scene['men'], readonly number[]>();
 
-/** Named men first to whoever is told them once; whoever finds his taken gets the next free one on its back side, else the next free. */
-function claimNamed(
-  scene: Scene, wants: readonly Want[], taken: Set<number>, give: (want: Want, defender: number) => void, settled: Settled, action: number[],
-): void {
-  const late: Want[] = [];
-  for (const want of wants) {
-    const found = want.finder.seek(scene, want.man, () => true);
-    if (found !== NOBODY && !taken.has(found)) give(want, found);
-    else late.push(want);
-  }
-  for (const want of late) {
-    const other = want.later ? NOBODY : elseAction(settled, want.man, taken, action);
-    if (other !== NOBODY) {
-      give(want, other);
-      continue;
-    }
-    const wanted = scene.linebackers.indexOf(want.finder.seek(scene, want.man, () => true));
-    const free = (d: number): boolean => !taken.has(d);
-    give(want, scene.linebackers.slice(wanted + 1).find(free) ?? scene.linebackers.find(free) ?? NOBODY);
-  }
-}
-
-/** The next action of a man's sentence that has somebody free, if his first one has nobody. */
-function elseAction({ scene, sheets }: Settled, man: number, taken: ReadonlySet<number>, action: number[]): number {
-  const proposal = scene.proposals[man]!;
-  const actions = proposal.sentence < 0 ? [] : sheets[man]![proposal.sentence]!.actions;
-  for (let a = action[man]! + 1; a < actions.length; a++) {
-    const found = actions[a]!.target?.seek(scene, man, (d) => !taken.has(d)) ?? NOBODY;
-    if (found === NOBODY) continue;
-    action[man] = a;
-    return found;
-  }
-  return NOBODY;
+/** Everybody from the play side to the back side; the same for every front. */
+function playSideFirst(scene: Scene): readonly number[] {
+  let order = orders.get(scene.men);
+  if (!order) orders.set(scene.men, order = scene.men.map((m) => m.index).sort((a, b) => scene.men[b]!.x - scene.men[a]!.x || a - b));
+  return order;
 }

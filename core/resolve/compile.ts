@@ -11,6 +11,8 @@ export interface CompiledAction {
   readonly block: BlockWord;
   readonly target: TargetFinder | null;
   readonly partner: ManFinder | null;
+  /** The third man of a triple. */
+  readonly other: ManFinder | null;
   /** Where he goes next: a climb with or without a named linebacker. */
   readonly then: { readonly id: BlockId; readonly target: TargetFinder } | null;
 }
@@ -36,6 +38,8 @@ export interface CompiledScheme {
   readonly tags: readonly { name: string; on: boolean; says: string }[];
   readonly seats: readonly { name: string; choices: readonly ManFinder[] }[];
   readonly looks: ReadonlyMap<string, Test>;
+  /** When the next defender outside on the play side counts into the box. */
+  readonly boxOneMore: Test | null;
   readonly sheets: readonly CompiledSheet[];
 }
 
@@ -56,6 +60,7 @@ export function compileScheme(tree: SchemeTree): CompiledScheme {
     tags: tree.tags.map(({ name, on, says }) => ({ name, on, says })),
     seats: tree.seats.map((s) => ({ name: s.name, choices: s.choices.map(compileMan) })),
     looks: new Map(tree.looks.map((l) => [l.name, compileCondition(l.when)])),
+    boxOneMore: tree.boxes.length ? anyHolds(tree.boxes.map((b) => compileCondition(b.when))) : null,
     sheets: tree.sheets.map((sheet) => ({
       includes: anyOf(sheet.heads.map((h) => (GROUPS as Record<string, GroupWord>)[h.word]!.includes(slotsOf(h)))),
       sentences: sheet.sentences.map((sentence, i) => compileSentence(sentence, i === 0)),
@@ -85,6 +90,7 @@ function compileAction(action: Action): CompiledAction {
     block: word,
     target: whom ? compileTarget(whom) : bare,
     partner: partner ? compileMan(partner) : null,
+    other: block.slots.other ? compileMan(block.slots.other as Phrase) : null,
     then: action.then && { id: action.then.word as BlockId, target: action.then.slots.whom ? compileTarget(action.then.slots.whom as Phrase) : MATCHED },
   };
 }

@@ -7,7 +7,7 @@ import type { Outcome } from './outcome';
 /** Calls in the order they are spoken: tackles to the centre, the centre's Mike, then pair and single calls from the ball out. */
 export function lineCalls(outcome: Outcome, words: CallWords): LineCall[] {
   const { scene } = outcome.settled;
-  const { sideCall, mike } = scene.identification;
+  const [sideCall, mike] = [scene.facts.sideCall(), scene.facts.mike()];
   const calls: LineCall[] = [];
   const say = (from: string, to: string, meaning: CallMeaning, id = ''): void => {
     calls.push({ from, to, meaning, word: words[meaning].replace('{id}', id) });

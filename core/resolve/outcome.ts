@@ -11,7 +11,12 @@ import type { Settled } from './settle';
 export interface Outcome {
   readonly settled: Settled;
   readonly men: readonly ManOutcome[];
-  readonly defenders: readonly { status: DefenderStatus; by: readonly number[] }[];
+  readonly defenders: readonly DefenderOutcome[];
+}
+
+export interface DefenderOutcome {
+  readonly status: DefenderStatus;
+  readonly by: readonly number[];
 }
 
 export interface ManOutcome {
@@ -27,31 +32,46 @@ export interface ManOutcome {
   readonly help: 'full' | 'hand' | null;
 }
 
+const ALONE: readonly number[] = [];
+
 /** Hands out the second level and reads off who has whom. */
 export function settleOutcome(settled: Settled): Outcome {
   const { scene, sheets } = settled;
   const claims = claimLinebackers(settled);
-  // A man off the line whose rules ask nothing of him here plays his own part and is no blocker.
-  const blocks = (m: Scene['men'][number]): boolean => isBlocker(m.kind) && sheets[m.index]!.length > 0
-    && (m.index < scene.lineCount || scene.proposals[m.index]!.sentence >= 0);
-  const plans = scene.men.filter(blocks).map(({ index: man }) => {
+  const targets = scene.proposals.map((p, man) => (p.target === NOBODY ? claims.target[man]! : p.target));
+  const men: ManOutcome[] = [];
+  for (const { index: man } of scene.men) {
+    if (!blocks(settled, man)) continue;
     const proposal = scene.proposals[man]!;
     const action = proposal.sentence < 0 ? null : sheets[man]![proposal.sentence]!.actions[claims.action[man]!]!;
-    const target = proposal.target === NOBODY ? claims.target[man]! : proposal.target;
-    const block: BlockId = proposal.tooFar ? action?.then?.id ?? 'climb' : action?.id ?? 'base';
-    return { man, sentence: proposal.sentence, block, action, target, next: claims.next[man]!, pull: !proposal.tooFar && (action?.block.pulls ?? false) };
-  });
-  const men = plans.map((plan): ManOutcome => {
-    const partners = plan.target === NOBODY ? [] : plans.filter((p) => p.man !== plan.man && p.target === plan.target && works(scene, p.man, plan.man)).map((p) => p.man);
-    return { ...plan, partners, help: helpOf(scene, plan.man, plan.target) };
-  });
-  return { settled, men, defenders: scene.defenders.map((d) => statusOf(scene, men, d.index)) };
+    const target = targets[man]!;
+    men.push({
+      man, sentence: proposal.sentence, action, target, next: claims.next[man]!,
+      block: proposal.tooFar ? action?.then?.id ?? 'climb' : action?.id ?? 'base',
+      pull: !proposal.tooFar && (action?.block.pulls ?? false),
+      partners: partnersOf(settled, targets, man),
+      help: helpOf(scene, man, target),
+    });
+  }
+  return { settled, men, defenders: statuses(scene, men) };
 }
+
+/** A man off the line whose rules ask nothing of him here plays his own part and is no blocker. */
+const blocks = ({ scene, sheets }: Settled, man: number): boolean => isBlocker(scene.men[man]!.kind) && sheets[man]!.length > 0
+  && (man < scene.lineCount || scene.proposals[man]!.sentence >= 0);
 
 const isBlocker = (kind: Scene['men'][number]['kind']): boolean => kind !== 'quarterback-read' && kind !== 'design';
 
 /** Two men on one defender work together when either asked for it. */
-const works = (scene: Scene, a: number, b: number): boolean => scene.proposals[a]!.pairs || scene.proposals[b]!.pairs;
+function partnersOf(settled: Settled, targets: readonly number[], man: number): readonly number[] {
+  const { proposals } = settled.scene;
+  const mine = targets[man]!;
+  let partners: number[] | null = null;
+  for (let other = 0; mine !== NOBODY && other < targets.length; other++) {
+    if (other !== man && targets[other] === mine && (proposals[man]!.pairs || proposals[other]!.pairs) && blocks(settled, other)) (partners ??= []).push(other);
+  }
+  return partners ?? ALONE;
+}
 
 /** A helper within three feet gives a full double; farther, one hand on the way to the linebacker. */
 function helpOf(scene: Scene, man: number, target: number): ManOutcome['help'] {
@@ -59,11 +79,28 @@ function helpOf(scene: Scene, man: number, target: number): ManOutcome['help'] {
   return atMost(Math.abs(scene.men[man]!.x - scene.defenders[target]!.x), FULL_DOUBLE) ? 'full' : 'hand';
 }
 
-function statusOf(scene: Scene, men: readonly ManOutcome[], defender: number): Outcome['defenders'][number] {
-  const by = men.filter((m) => m.target === defender || m.next === defender);
-  const onHim = men.filter((m) => m.target === defender).length;
-  if (by.length > 0) return { status: onHim >= 3 ? 'triple' : onHim === 2 ? 'double' : 'single', by: by.map((m) => m.man) };
-  const named = scene.men.find((m) => !isBlocker(m.kind) && (scene.proposals[m.index]!.target === defender || scene.proposals[m.index]!.all.includes(defender)));
-  if (named) return { status: named.kind === 'design' ? 'left' : 'read', by: [] };
-  return { status: 'free', by: [] };
+const FREE: DefenderOutcome = { status: 'free', by: ALONE };
+const READ: DefenderOutcome = { status: 'read', by: ALONE };
+const LEFT: DefenderOutcome = { status: 'left', by: ALONE };
+
+function statuses(scene: Scene, men: readonly ManOutcome[]): DefenderOutcome[] {
+  const out = scene.defenders.map(() => FREE);
+  for (const man of scene.men) {
+    if (isBlocker(man.kind)) continue;
+    const { target, all } = scene.proposals[man.index]!;
+    for (const d of target === NOBODY ? all : [target]) if (out[d] === FREE) out[d] = man.kind === 'design' ? LEFT : READ;
+  }
+  const by = scene.defenders.map((): number[] | null => null);
+  const on = scene.defenders.map(() => 0);
+  for (const m of men) {
+    if (m.target !== NOBODY) {
+      (by[m.target] ??= []).push(m.man);
+      on[m.target]!++;
+    }
+    if (m.next !== NOBODY && m.next !== m.target) (by[m.next] ??= []).push(m.man);
+  }
+  by.forEach((who, d) => {
+    if (who) out[d] = { status: on[d]! >= 3 ? 'triple' : on[d] === 2 ? 'double' : 'single', by: who };
+  });
+  return out;
 }

@@ -1,6 +1,6 @@
 import { SHADE } from '../geometry/tolerances';
-import { identify } from '../identify/identify';
-import { attackOf } from '../kinematics/attack';
+import { describeFacts, observe, type Facts } from '../identify/identify';
+import { attackOf, type Attack } from '../kinematics/attack';
 import { BALL_AT_LINE } from '../kinematics/speeds';
 import { lineOf, type Formation } from '../model/formation';
 import type { Front } from '../model/front';
@@ -11,7 +11,7 @@ import { signOf, type Side } from '../model/side';
 import { SHIPPED_CALL_WORDS, type CallWords } from '../vocabulary/call-words';
 import type { CompiledScheme } from './compile';
 import { explainAssignments, explainDefenders } from './explain';
-import { judge } from './judge';
+import { explainFault, judge, type Judgement } from './judge';
 import { lineCalls } from './line-calls';
 import { settleOutcome, type Outcome } from './outcome';
 import { setScene } from './set-scene';
@@ -33,11 +33,38 @@ export function tagsInForce(scheme: CompiledScheme, call: Pick<Call, 'tags' | 'w
   return new Set(on.filter((t) => !(call.without ?? []).includes(t)));
 }
 
-/** Who does what, as a compact decision record; the fast half of `resolve`. */
-export function settleScheme(scheme: CompiledScheme, formation: Formation, front: Front, call: Call): Outcome {
-  const identification = identify(formation, front, { side: call.side, settings: call.settings, overrides: call.overrides });
-  const scene = setScene(scheme, formation, front, call.side, tagsInForce(scheme, call), identification);
-  return settleOutcome(settleFirstLevel(scheme, scene));
+/** A call made ready for any number of fronts. */
+export interface Prepared {
+  readonly scheme: CompiledScheme;
+  readonly formation: Formation;
+  readonly call: Call;
+  readonly settings: Settings;
+  readonly tags: ReadonlySet<string>;
+  /** In the scene's frame: play side positive. */
+  readonly attack: Attack;
+}
+
+/** A call worked out against one front, as a compact decision record: who does what and what is wrong with it, nothing said yet. */
+export interface Worked {
+  readonly facts: Facts;
+  readonly outcome: Outcome;
+  readonly judgement: Judgement;
+}
+
+export function prepareCall(scheme: CompiledScheme, formation: Formation, call: Call): Prepared {
+  const sign = signOf(call.side);
+  const noses = lineOf(formation).map((m) => (m.x === 0 ? 0 : m.x * sign)).sort((a, b) => a - b);
+  return {
+    scheme, formation, call, settings: call.settings ?? SHIPPED_SETTINGS, tags: tagsInForce(scheme, call),
+    attack: attackOf(scheme.head.entry, noses, SHADE),
+  };
+}
+
+/** The fast half of `resolve`: what proof over thousands of fronts runs. */
+export function workOut({ scheme, formation, call, settings, tags, attack }: Prepared, front: Front): Worked {
+  const facts = observe(formation, front, { side: call.side, settings, overrides: call.overrides });
+  const outcome = settleOutcome(settleFirstLevel(scheme, setScene(scheme, formation, call.side, tags, facts)));
+  return { facts, outcome, judgement: judge(scheme, outcome, attack, settings) };
 }
 
 /**
@@ -45,23 +72,21 @@ export function settleScheme(scheme: CompiledScheme, formation: Formation, front
  * Pure and deterministic: mirroring everything mirrors the answer, and the order of the defenders does not matter.
  */
 export function resolve(scheme: CompiledScheme, formation: Formation, front: Front, call: Call): Resolution {
-  const settings = call.settings ?? SHIPPED_SETTINGS;
-  const outcome = settleScheme(scheme, formation, front, call);
-  const sign = signOf(call.side);
-  const noses = lineOf(formation).map((m) => (m.x === 0 ? 0 : m.x * sign)).sort((a, b) => a - b);
-  const attack = attackOf(scheme.head.entry, noses, SHADE);
+  const prepared = prepareCall(scheme, formation, call);
+  return explainWorked(prepared, workOut(prepared, front));
+}
+
+/** Says everything about a decision record. */
+export function explainWorked({ scheme, formation, call, settings, tags, attack }: Prepared, { facts, outcome, judgement }: Worked): Resolution {
   const words = call.words ?? SHIPPED_CALL_WORDS;
-  const { verdict, problems, notes } = judge(scheme, outcome, attack, settings);
   return {
-    scheme: scheme.tree.id, side: call.side, tags: [...tagsInForce(scheme, call)], verdict,
-    identification: identify(formation, front, {
-      side: call.side, settings, overrides: call.overrides, scheme: numbersOf(scheme, outcome, formation, attack.x),
-    }),
+    scheme: scheme.tree.id, side: call.side, tags: [...tags], verdict: judgement.verdict,
+    identification: describeFacts(facts, { side: call.side, settings, scheme: numbersOf(outcome, formation, attack.x) }),
     assignments: inLineOrder(explainAssignments(outcome, call.side, attack.x, words), formation),
     defenders: explainDefenders(outcome),
     calls: lineCalls(outcome, words),
-    problems, notes,
-    attack: { x: attack.x === 0 ? 0 : attack.x * sign, time: BALL_AT_LINE[scheme.head.tempo], gap: scheme.head.entry },
+    problems: judgement.faults.map((fault) => explainFault(outcome, fault)), notes: judgement.notes.map((say) => say()),
+    attack: { x: attack.x === 0 ? 0 : attack.x * signOf(call.side), time: BALL_AT_LINE[scheme.head.tempo], gap: scheme.head.entry },
   };
 }
 
@@ -73,7 +98,7 @@ function inLineOrder(assignments: Resolution['assignments'], formation: Formatio
   return [...assignments].sort((a, b) => place(a.blocker) - place(b.blocker) || x(a.blocker) - x(b.blocker));
 }
 
-function numbersOf(scheme: CompiledScheme, outcome: Outcome, formation: Formation, attack: number) {
+function numbersOf(outcome: Outcome, formation: Formation, attack: number) {
   const { scene } = outcome.settled;
   const blockers = outcome.men.map((m) => scene.men[m.man]!.id);
   const spareMen = formation.men.filter((m) => !blockers.includes(m.id));

@@ -1,58 +1,139 @@
-import { lineOf, type Formation } from '../model/formation';
-import type { Front } from '../model/front';
-import type { Identification } from '../model/identification';
-import { signOf, type Side } from '../model/side';
 import { acrossTheField } from '../identify/before-the-snap';
-import { levelOf } from '../identify/line';
+import { atMost } from '../geometry/compare';
+import type { Facts } from '../identify/identify';
+import { coveredIndex, levelOf } from '../identify/line';
+import { lineOf, type Formation } from '../model/formation';
+import type { Defender } from '../model/front';
+import { otherSide, signOf, type Side } from '../model/side';
 import { COVERS } from '../vocabulary/covers/index';
-import { NOBODY, type Proposal, type Scene, type SceneDefender, type SceneMan } from '../vocabulary/scene';
+import { NOBODY, POSTS, type CoverMap, type Post, type Proposal, type Scene, type SceneDefender, type SceneMan } from '../vocabulary/scene';
 import type { CompiledScheme } from './compile';
 
-const POSTS: Record<Side, Readonly<Record<string, NonNullable<SceneMan['post']>>>> = {
+const SEATS: Record<Side, Readonly<Record<string, Post>>> = {
   right: { LT: 'BT', LG: 'BG', C: 'C', RG: 'PG', RT: 'PT' },
   left: { RT: 'BT', RG: 'BG', C: 'C', LG: 'PG', LT: 'PT' },
 };
 
+/** The offence of a play, turned so that the play side is right; the same for every front. */
+interface Seated {
+  readonly men: readonly SceneMan[];
+  readonly line: readonly SceneMan[];
+  readonly posts: Readonly<Record<Post, number>>;
+}
+
+const seated: Record<Side, WeakMap<Formation, Seated>> = { left: new WeakMap(), right: new WeakMap() };
+
+function seatOnce(formation: Formation, side: Side): Seated {
+  let found = seated[side].get(formation);
+  if (!found) {
+    const men = seatMen(formation, side);
+    const posts = Object.fromEntries(POSTS.map((post) => [post, men.findIndex((m) => m.post === post)])) as Record<Post, number>;
+    found = { men, line: men.slice(0, lineOf(formation).length), posts };
+    seated[side].set(formation, found);
+  }
+  return found;
+}
+
+/** A scene whose rarer parts are worked out when a word asks for them. */
+class LiveScene implements Scene {
+  readonly men: readonly SceneMan[];
+  readonly lineCount: number;
+  readonly posts: Readonly<Record<Post, number>>;
+  readonly defenders: readonly SceneDefender[];
+  readonly first: readonly number[];
+  readonly on: readonly (readonly number[])[];
+  readonly cover: CoverMap;
+  readonly looks: Scene['looks'];
+  readonly proposals: Proposal[];
+  linebackers: readonly number[];
+  seats: Map<string, number> = new Map();
+  him = NOBODY;
+  private knownEdge: Scene['edge'] | null = null;
+
+  constructor(scheme: CompiledScheme, { men, line, posts }: Seated, readonly facts: Facts, readonly side: Side, readonly tags: ReadonlySet<string>) {
+    this.men = men;
+    this.lineCount = line.length;
+    this.posts = posts;
+    this.looks = scheme.looks;
+    this.defenders = turnDefenders(facts.picture.defenders, side);
+    const first = this.defenders.filter((d) => d.level === 1);
+    this.first = first.map((d) => d.index);
+    this.on = whoIsOnWhom(line, first);
+    this.cover = COVERS[scheme.head.cover](line, first);
+    this.proposals = men.map(emptyProposal);
+    this.linebackers = facts.linebackers().ids.map((id) => this.find(id));
+  }
+
+  private find(id: string | null): number {
+    for (const d of this.defenders) if (d.id === id) return d.index;
+    return NOBODY;
+  }
+
+  get mike(): number {
+    return this.find(this.facts.mike().id);
+  }
+
+  get edge(): Scene['edge'] {
+    return (this.knownEdge ??= { playside: this.edgeOf(this.side), backside: this.edgeOf(otherSide(this.side)) });
+  }
+
+  private edgeOf(where: Side): Scene['edge']['playside'] {
+    const edge = this.facts.edge()[where];
+    return {
+      endMan: this.find(edge.endMan), force: this.find(edge.force), corner: this.find(edge.corner), alley: this.find(edge.alley),
+      overhangs: edge.overhangs.map((id) => this.find(id)),
+    };
+  }
+}
+
 /** Turns both line-ups so that the play side is right and seats everybody. Feet throughout. */
-export function setScene(
-  scheme: CompiledScheme, formation: Formation, front: Front, side: Side, tags: ReadonlySet<string>, identification: Identification,
-): Scene & { proposals: Proposal[] } {
-  const sign = signOf(side);
-  const turn = (x: number): number => (x === 0 ? 0 : x * sign);
-  const men = seatMen(formation, side, turn);
-  const lineCount = lineOf(formation).length;
-  const defenders = front.defenders.map((d) => ({ ...d, x: turn(d.x) })).sort(acrossTheField)
-    .map((d, index): SceneDefender => ({ index, id: d.id, x: d.x, y: d.y, level: levelOf(d), stance: d.stance, position: d.position }));
-  const byId = new Map(defenders.map((d) => [d.id, d.index]));
-  const find = (id: string | null): number => (id === null ? NOBODY : byId.get(id) ?? NOBODY);
-  const firstMen = defenders.filter((d) => d.level === 1);
-  const edgeOf = (where: Side) => {
-    const edge = identification.edge[where];
-    return { endMan: find(edge.endMan), force: find(edge.force), alley: find(edge.alley), overhangs: edge.overhangs.map(find) };
-  };
-  const seats = new Map<string, number>();
-  const scene = {
-    men, lineCount, defenders, identification, tags, seats,
-    first: firstMen.map((d) => d.index),
-    linebackers: identification.linebackers.ids.map(find),
-    mike: find(identification.mike.id),
-    edge: { playside: edgeOf(side), backside: edgeOf(side === 'right' ? 'left' : 'right') },
-    looks: scheme.looks,
-    cover: COVERS[scheme.head.cover](men.slice(0, lineCount), firstMen),
-    proposals: men.map(emptyProposal),
-    him: NOBODY,
-  };
-  seatJobs(scheme, scene, seats);
+export function setScene(scheme: CompiledScheme, formation: Formation, side: Side, tags: ReadonlySet<string>, facts: Facts): Scene & { proposals: Proposal[] } {
+  const scene = new LiveScene(scheme, seatOnce(formation, side), facts, side, tags);
+  if (scheme.boxOneMore?.(scene, NOBODY)) scene.linebackers = withNextOutside(scene);
+  scene.him = NOBODY;
+  if (scheme.seats.length) seatJobs(scheme, scene);
   return scene;
 }
 
-function seatMen(formation: Formation, side: Side, turn: (x: number) => number): SceneMan[] {
-  const line = lineOf(formation).map((m) => ({ ...m, x: turn(m.x) })).sort((a, b) => a.x - b.x);
-  const lineIds = new Set(line.map((m) => m.id));
-  const off = formation.men.filter((m) => !lineIds.has(m.id)).map((m) => ({ ...m, x: turn(m.x) }))
-    .sort((a, b) => b.x - a.x || b.y - a.y || (a.id < b.id ? -1 : 1));
+/** The box with the nearest second-level defender outside it on the play side counted in, first from the play side. */
+function withNextOutside(scene: Scene): readonly number[] {
+  let next = NOBODY;
+  for (const d of scene.edge.playside.overhangs) if (next === NOBODY || scene.defenders[d]!.x < scene.defenders[next]!.x) next = d;
+  return next === NOBODY ? scene.linebackers : [next, ...scene.linebackers];
+}
+
+function turnDefenders(defenders: readonly Defender[], side: Side): SceneDefender[] {
+  const sign = signOf(side);
+  const placed = defenders.map((d, index): SceneDefender & { index: number } => ({
+    index, id: d.id, x: d.x === 0 ? 0 : d.x * sign, y: d.y, level: levelOf(d), stance: d.stance, position: d.position, mark: d.mark,
+  }));
+  if (sign < 0) placed.sort(acrossTheField).forEach((d, i) => { d.index = i; });
+  return placed;
+}
+
+/** For each man on the line, who is head-up or shaded on him, nearest first. */
+function whoIsOnWhom(line: readonly SceneMan[], first: readonly SceneDefender[]): number[][] {
+  const on = line.map((): number[] => []);
+  for (const d of first) {
+    const man = coveredIndex(d.x, line);
+    if (man < 0) continue;
+    const his = on[man]!;
+    const nose = line[man]!.x;
+    const mate = first.find((f) => f.index === his[0]);
+    if (mate && !atMost(Math.abs(mate.x - nose), Math.abs(d.x - nose))) his.unshift(d.index);
+    else his.push(d.index);
+  }
+  return on;
+}
+
+function seatMen(formation: Formation, side: Side): SceneMan[] {
+  const sign = signOf(side);
+  const turned = formation.men.map((m) => ({ ...m, x: m.x === 0 ? 0 : m.x * sign }));
+  const lineIds = new Set(lineOf(formation).map((m) => m.id));
+  const line = turned.filter((m) => lineIds.has(m.id)).sort((a, b) => a.x - b.x);
+  const off = turned.filter((m) => !lineIds.has(m.id)).sort((a, b) => b.x - a.x || b.y - a.y || (a.id < b.id ? -1 : 1));
   const all = [...line, ...off].map((m, index): SceneMan => ({
-    index, id: m.id, kind: m.kind, x: m.x, y: m.y, post: POSTS[side][m.id] ?? null,
+    index, id: m.id, kind: m.kind, x: m.x, y: m.y, post: SEATS[side][m.id] ?? null,
     playside: index + 1 < line.length ? index + 1 : NOBODY,
     backside: index > 0 && index < line.length ? index - 1 : NOBODY,
   }));
@@ -63,15 +144,17 @@ function seatMen(formation: Formation, side: Side, turn: (x: number) => number):
 }
 
 /** Gives each job to the first choice in this formation who has none yet. */
-function seatJobs(scheme: CompiledScheme, scene: Scene, seats: Map<string, number>): void {
+function seatJobs(scheme: CompiledScheme, scene: LiveScene): void {
   const busy = new Set<number>();
   for (const { name, choices } of scheme.seats) {
     const man = choices.map((find) => find(scene, NOBODY)).find((m) => m !== NOBODY && !busy.has(m)) ?? NOBODY;
-    seats.set(name, man);
+    scene.seats.set(name, man);
     if (man !== NOBODY) busy.add(man);
   }
 }
 
 export const emptyProposal = (): Proposal => ({
-  sentence: -1, action: 0, target: NOBODY, all: [], partner: NOBODY, pairs: false, tooFar: false,
+  sentence: -1, action: 0, target: NOBODY, all: NO_DEFENDERS, partner: NOBODY, other: NOBODY, job: '', pulls: false, pairs: false, tooFar: false,
 });
+
+export const NO_DEFENDERS: readonly number[] = [];

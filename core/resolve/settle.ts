@@ -1,10 +1,10 @@
-import { HAND_HELP } from '../geometry/tolerances';
 import { moreThan } from '../geometry/compare';
+import { HAND_HELP } from '../geometry/tolerances';
 import { always } from '../vocabulary/finding';
 import { NOBODY, type Proposal, type Scene } from '../vocabulary/scene';
 import type { TargetFinder } from '../vocabulary/word';
-import type { CompiledScheme, CompiledSentence } from './compile';
-import { emptyProposal } from './set-scene';
+import type { CompiledAction, CompiledScheme, CompiledSentence } from './compile';
+import { emptyProposal, NO_DEFENDERS } from './set-scene';
 
 /** What settling the first level leaves behind: enough to explain every choice, without saying any of it yet. */
 export interface Settled {
@@ -20,24 +20,45 @@ export interface Settled {
 }
 
 const MAX_ROUNDS = 24;
+/** Rules that settle at all do so in fewer rounds; states are compared only after these. */
+const PATIENCE = 6;
 
 /**
  * First level: every man proposes by his first fitting sentence, partners answer, a refused sentence stays refused; repeated until
  * nothing changes. Men speak from the play side to the back side, then those off the line. A state that comes back is a cycle.
  */
 export function settleFirstLevel(scheme: CompiledScheme, scene: Settled['scene']): Settled {
-  const sheets = scene.men.map((_, man) => scheme.sheets.filter((s) => s.includes(scene, man)).flatMap((s) => s.sentences));
-  const refusals = scene.men.map(() => new Map<number, number>());
-  const order = speakingOrder(scene).filter((man) => sheets[man]!.length > 0);
-  let cycle: number[] = [];
+  const { sheets, order } = sheetsOf(scheme, scene);
+  const refusals: (Map<number, number> | null)[] = scene.men.map(() => null);
+  let cycle: readonly number[] = NO_DEFENDERS;
   for (let round = 0; round < MAX_ROUNDS; round++) {
     cycle = untilStill(scene, sheets, refusals, order);
-    const refused = refusePartners(scene, order, refusals);
-    if (!refused) break;
+    if (!refusePartners(scene, order, refusals)) break;
   }
   const fallbacks = order.filter((man) => scene.proposals[man]!.sentence < 0 && man < scene.lineCount);
   for (const man of fallbacks) scene.proposals[man] = nearestMan(scene, man);
-  return { scene, sheets, refusals, fallbacks, cycle };
+  return { scene, sheets, refusals: refusals.map((r) => r ?? NO_REFUSALS), fallbacks, cycle };
+}
+
+const NO_REFUSALS: ReadonlyMap<number, number> = new Map();
+
+interface Sheets {
+  readonly sheets: readonly (readonly CompiledSentence[])[];
+  readonly order: readonly number[];
+}
+
+const bySeating = new WeakMap<CompiledScheme, WeakMap<readonly unknown[], Sheets>>();
+
+/** Which sentences are whose, and who speaks when: jobs go by formation, so this is the same for every front. */
+function sheetsOf(scheme: CompiledScheme, scene: Scene): Sheets {
+  let known = bySeating.get(scheme);
+  if (!known) bySeating.set(scheme, known = new WeakMap());
+  let found = known.get(scene.men);
+  if (!found) {
+    const sheets = scene.men.map((_, man) => scheme.sheets.filter((s) => s.includes(scene, man)).flatMap((s) => s.sentences));
+    known.set(scene.men, found = { sheets, order: speakingOrder(scene).filter((man) => sheets[man]!.length > 0) });
+  }
+  return found;
 }
 
 /** Play side to back side along the line, then everybody else as seated. */
@@ -47,28 +68,30 @@ const speakingOrder = (scene: Scene): number[] => [
 ];
 
 /** Repeats proposals until a whole round changes nothing; returns the men of a cycle, if there is one. */
-function untilStill(scene: Settled['scene'], sheets: Settled['sheets'], refusals: readonly Map<number, number>[], order: readonly number[]): number[] {
-  const seen = new Set<string>();
-  for (;;) {
-    const changed: number[] = [];
+function untilStill(scene: Settled['scene'], sheets: Settled['sheets'], refusals: readonly (Map<number, number> | null)[], order: readonly number[]): readonly number[] {
+  let seen: Set<string> | null = null;
+  for (let round = 0; ; round++) {
+    let changed = false;
+    const before = round > PATIENCE ? [...scene.proposals] : null;
     for (const man of order) {
       const proposal = propose(scene, man, sheets[man]!, refusals[man]!);
-      if (!sameProposal(proposal, scene.proposals[man]!)) changed.push(man);
+      changed ||= !sameProposal(proposal, scene.proposals[man]!);
       scene.proposals[man] = proposal;
     }
-    if (changed.length === 0) return [];
+    if (!changed) return NO_DEFENDERS;
+    if (!before) continue;
     const state = scene.proposals.map((p) => `${p.sentence},${p.target},${p.all.join('+')}`).join('|');
-    if (seen.has(state)) return changed;
-    seen.add(state);
+    if (seen?.has(state)) return order.filter((man) => !sameProposal(before[man]!, scene.proposals[man]!));
+    (seen ??= new Set()).add(state);
   }
 }
 
-const sameProposal = (a: Proposal, b: Proposal): boolean =>
-  a.sentence === b.sentence && a.target === b.target && a.partner === b.partner && a.all.length === b.all.length && a.all.every((d, i) => d === b.all[i]);
+const sameProposal = (a: Proposal, b: Proposal): boolean => a.sentence === b.sentence && a.target === b.target && a.partner === b.partner
+  && a.all.length === b.all.length && a.all.every((d, i) => d === b.all[i]);
 
-function propose(scene: Scene, man: number, sentences: readonly CompiledSentence[], refused: ReadonlyMap<number, number>): Proposal {
+function propose(scene: Scene, man: number, sentences: readonly CompiledSentence[], refused: ReadonlyMap<number, number> | null): Proposal {
   for (let s = 0; s < sentences.length; s++) {
-    if (refused.has(s)) continue;
+    if (refused?.has(s)) continue;
     const sentence = sentences[s]!;
     scene.him = NOBODY;
     if (sentence.when && !sentence.when(scene, man)) continue;
@@ -81,24 +104,29 @@ function propose(scene: Scene, man: number, sentences: readonly CompiledSentence
 /** The first action of a sentence that has somebody to act on; linebackers are handed out later. */
 function takeAction(scene: Scene, man: number, sentence: CompiledSentence, index: number): Proposal | null {
   for (let a = 0; a < sentence.actions.length; a++) {
-    const { target, partner, block } = sentence.actions[a]!;
-    const base = { ...emptyProposal(), sentence: index, action: a };
-    if (!target || target.claim) return base;
+    const action = sentence.actions[a]!;
+    const { target } = action;
+    if (!target || target.claim) return proposalOf(index, a, action, NOBODY);
     if (target.every) {
       const all = everyone(scene, man, target);
-      if (all.length) return { ...base, all };
+      if (all.length) return { ...proposalOf(index, a, action, NOBODY), all };
       continue;
     }
     const found = target.seek(scene, man, always);
     if (found === NOBODY) continue;
-    const mate = partner ? partner(scene, man) : NOBODY;
-    if (block.role === 'pair' && mate === NOBODY) continue;
-    const pairs = block.role === 'pair';
-    const tooFar = pairs && isTooFar(scene, man, mate, found);
-    return { ...base, target: tooFar ? NOBODY : found, partner: mate, pairs: pairs && !tooFar, tooFar };
+    if (action.block.role !== 'pair') return proposalOf(index, a, action, found);
+    const mate = action.partner ? action.partner(scene, man) : NOBODY;
+    if (mate === NOBODY) continue;
+    const other = action.other ? action.other(scene, man) : NOBODY;
+    const tooFar = isTooFar(scene, man, mate, found);
+    return { ...proposalOf(index, a, action, tooFar ? NOBODY : found), partner: mate, other, pairs: !tooFar, tooFar };
   }
   return null;
 }
+
+const proposalOf = (sentence: number, action: number, { id, block }: CompiledAction, target: number): Proposal => ({
+  sentence, action, target, all: NO_DEFENDERS, partner: NOBODY, other: NOBODY, job: id, pulls: block.pulls, pairs: false, tooFar: false,
+});
 
 function everyone(scene: Scene, man: number, target: TargetFinder): number[] {
   const all: number[] = [];
@@ -113,13 +141,16 @@ function isTooFar(scene: Scene, man: number, mate: number, defender: number): bo
 }
 
 /** Pairs whose partner is not on the same man are refused; true when any was. */
-function refusePartners(scene: Scene, order: readonly number[], refusals: readonly Map<number, number>[]): boolean {
-  const refused = order.filter((man) => {
+function refusePartners(scene: Scene, order: readonly number[], refusals: (Map<number, number> | null)[]): boolean {
+  const lost: [man: number, sentence: number, partner: number][] = [];
+  for (const man of order) {
     const p = scene.proposals[man]!;
-    return p.pairs && scene.proposals[p.partner]!.target !== p.target;
-  });
-  for (const man of refused) refusals[man]!.set(scene.proposals[man]!.sentence, scene.proposals[man]!.partner);
-  return refused.length > 0;
+    if (!p.pairs) continue;
+    const missing = [p.partner, p.other].find((mate) => mate !== NOBODY && scene.proposals[mate]!.target !== p.target);
+    if (missing !== undefined) lost.push([man, p.sentence, missing]);
+  }
+  for (const [man, sentence, partner] of lost) (refusals[man] ??= new Map()).set(sentence, partner);
+  return lost.length > 0;
 }
 
 /** With no sentence left: the man on him, else the nearest free first-level man in a gap beside him. */
@@ -128,7 +159,7 @@ function nearestMan(scene: Scene, man: number): Proposal {
   const lo = self.backside === NOBODY ? self.x - 4 : scene.men[self.backside]!.x;
   const hi = self.playside === NOBODY ? self.x + 4 : scene.men[self.playside]!.x;
   const near = scene.first.filter((d) => scene.defenders[d]!.x > lo && scene.defenders[d]!.x < hi)
-    .filter((d) => Math.abs(scene.defenders[d]!.x - self.x) <= 1.5 || !scene.proposals.some((p) => p.target === d))
+    .filter((d) => scene.on[man]!.includes(d) || !scene.proposals.some((p) => p.target === d))
     .sort((a, b) => Math.abs(scene.defenders[a]!.x - self.x) - Math.abs(scene.defenders[b]!.x - self.x));
-  return { ...emptyProposal(), target: near[0] ?? NOBODY };
+  return { ...emptyProposal(), target: near[0] ?? NOBODY, job: 'base' };
 }

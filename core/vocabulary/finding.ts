@@ -1,4 +1,4 @@
-import { coveredIndex, isHeadUp } from '../identify/line';
+import { isHeadUp } from '../identify/line';
 import { NOBODY, type Scene } from './scene';
 import type { Accept } from './word';
 
@@ -14,45 +14,66 @@ export function lastOf(list: readonly number[], accept: Accept): number {
   return NOBODY;
 }
 
-/** The `nth` accepted of a list ("first", "second", "third", "outermost"). */
-export function nthOf(list: readonly number[], nth: string, accept: Accept): number {
-  if (nth === 'outermost') return lastOf(list, accept);
-  let left = ORDINALS.indexOf(nth as (typeof ORDINALS)[number]);
-  return firstOf(list, (d) => accept(d) && left-- === 0);
-}
-
 export const ORDINALS = ['first', 'second', 'third', 'outermost'] as const;
+
+/** How many to pass over for an ordinal; `outermost` passes over all but the last. */
+const passesOver = (nth: string): number => (nth === 'outermost' ? -1 : ORDINALS.indexOf(nth as (typeof ORDINALS)[number]));
+
+/**
+ * The `nth` first-level defender accepted ("first", "second", "third", "outermost"), walking in a direction from the back side to the
+ * play side (1) or the other way (-1).
+ */
+export function nthOnLine(scene: Scene, direction: 1 | -1, nth: string, accept: Accept): number {
+  const { first } = scene;
+  let left = passesOver(nth);
+  let last = NOBODY;
+  for (let i = direction > 0 ? 0 : first.length - 1; i >= 0 && i < first.length; i += direction) {
+    const d = first[i]!;
+    if (!accept(d)) continue;
+    if (left === 0) return d;
+    left--;
+    last = d;
+  }
+  return nth === 'outermost' ? last : NOBODY;
+}
 
 /** +1 when this man's outside is the play side, -1 when it is the back side. The centre counts as play side. */
 export const outward = (scene: Scene, man: number): 1 | -1 => (scene.men[man]!.x < 0 ? -1 : 1);
 
-/** First-level defenders beyond a place, in the direction given, nearest first. */
-export function beyond(scene: Scene, from: number, direction: 1 | -1): number[] {
-  const found = scene.first.filter((d) => (scene.defenders[d]!.x - from) * direction > 1e-6);
-  return direction > 0 ? found : found.reverse();
-}
+const NONE: readonly number[] = [];
 
 /** First-level defenders head-up or shaded on a man of the line, his nearest first. */
-export function coveringMen(scene: Scene, man: number): number[] {
-  if (man < 0 || man >= scene.lineCount) return [];
-  const line = scene.men.slice(0, scene.lineCount);
-  const nose = scene.men[man]!.x;
-  return scene.first.filter((d) => coveredIndex(scene.defenders[d]!.x, line) === man)
-    .sort((a, b) => Math.abs(scene.defenders[a]!.x - nose) - Math.abs(scene.defenders[b]!.x - nose));
+export const coveringMen = (scene: Scene, man: number): readonly number[] => scene.on[man] ?? NONE;
+
+/** Does a defender stand to a man in one of the ways a sentence asks for? The centre has no inside and outside. */
+export function stands(scene: Scene, defender: number, man: number, how: readonly string[]): boolean {
+  for (const way of how) if (standsSo(scene, defender, man, way)) return true;
+  return false;
 }
 
-/** How a defender stands to a man: the shades a sentence may ask for. */
-export function standsTo(scene: Scene, defender: number, man: number): readonly string[] {
+function standsSo(scene: Scene, defender: number, man: number, way: string): boolean {
   const d = scene.defenders[defender]!.x - scene.men[man]!.x;
-  if (isHeadUp(scene.defenders[defender]!.x, scene.men[man]!.x)) return ['head-up'];
-  const side = d > 0 ? 'playside' : 'backside';
-  const out = scene.men[man]!.id === 'C' ? [] : [d * outward(scene, man) > 0 ? 'outside' : 'inside'];
-  return [side, ...out];
+  const headUp = isHeadUp(d, 0);
+  if (headUp || way === 'head-up') return headUp && way === 'head-up';
+  if (way === 'playside' || way === 'backside') return d > 0 === (way === 'playside');
+  return man !== scene.posts.C && d * outward(scene, man) > 0 === (way === 'outside');
+}
+
+/** How a defender stands to a man, in one word. */
+export function sayStand(scene: Scene, defender: number, man: number): string {
+  if (isHeadUp(scene.defenders[defender]!.x, scene.men[man]!.x)) return 'head-up on';
+  const side = scene.defenders[defender]!.x > scene.men[man]!.x ? 'playside' : 'backside';
+  return man === scene.posts.C ? `${side} of` : `${stands(scene, defender, man, ['inside']) ? 'inside' : 'outside'} of`;
 }
 
 /** Is somebody other than this man set to block him? */
-export const hasOwner = (scene: Scene, me: number, defender: number): boolean =>
-  scene.proposals.some((p, man) => man !== me && (p.target === defender || p.all.includes(defender)));
+export function hasOwner(scene: Scene, me: number, defender: number): boolean {
+  const { proposals } = scene;
+  for (let man = 0; man < proposals.length; man++) {
+    if (man !== me && (proposals[man]!.target === defender || proposals[man]!.all.includes(defender))) return true;
+  }
+  return false;
+}
 
 /** Names the defender a condition found, unless the sentence has named one already. */
 export function nameHim(scene: Scene, defender: number): boolean {

@@ -1,3 +1,37 @@
+import { standsBy } from './conditions/stands';
+import { onTheLine } from './conditions/on-the-line';
+import { stacked } from './conditions/stacked';
+import { walkedUp } from './conditions/walked-up';
+import { overGap } from './conditions/over-gap';
+import { calledTo } from './conditions/called-to';
+import { worksWith } from './conditions/works-with';
+import { boxCount } from './conditions/box-count';
+import { linebackersCount } from './conditions/linebacker-count';
+import { sideCall } from './conditions/side-call';
+import { manInside } from './targets/man-inside';
+import { alley } from './targets/alley';
+import { corner } from './targets/corner';
+import { safety } from './targets/safety';
+import { linebackerBeside } from './targets/linebacker-beside';
+import { counted } from './targets/counted';
+import { readMan } from './targets/read-man';
+import { firstToShow } from './targets/first-to-show';
+import { manAt } from './targets/man-at';
+import { notHim } from './qualifiers/not-him';
+import { scoop } from './blocks/scoop';
+import { seal } from './blocks/seal';
+import { outsideRelease } from './blocks/outside-release';
+import { triple } from './blocks/triple';
+import { trap } from './blocks/trap';
+import { log } from './blocks/log';
+import { crack } from './blocks/crack';
+import { cut } from './blocks/cut';
+import { stalk } from './blocks/stalk';
+import { manBlock } from './blocks/man';
+import { slide } from './blocks/slide';
+import { dualRead } from './blocks/dual-read';
+import { checkRelease } from './blocks/check-release';
+import { chip } from './blocks/chip';
 import { covered } from './conditions/covered';
 import { gapFilled } from './conditions/gap-filled';
 import { thereIs } from './conditions/there-is';
@@ -51,8 +85,8 @@ import { centre, declaredSeat, fullback, hBack, lastMan, post, tailback } from '
 import { letterGap, myGap } from './gaps/named-gap';
 import { myRegion, regionOf } from './regions/region-of';
 import { everyLineman, leftByDesign, oneMan, quarterback } from './groups/groups';
-import { crossesFace, nobodyShows, slantsIn } from './follow-ups/events';
-import { blockIt, nextLevel, passOff, stay } from './follow-ups/reactions';
+import { crossesFace, gone, nobodyShows, runsThrough, slantsIn, splitsUs } from './follow-ups/events';
+import { blockIt, comeOff, goUp, nearHip, nextLevel, outsideTakes, passOff, stay } from './follow-ups/reactions';
 import type { BlockWord, ConditionWord, FollowWord, GapWord, GroupWord, ManWord, PhraseKind, QualifierWord, Saying, TargetWord } from './word';
 
 // One line a word; a text's phrases are tried in this order, and the longest fit wins.
@@ -69,6 +103,16 @@ export const CONDITIONS = {
   'in-the-game': inTheGame,
   'front-is': frontIs,
   'same-man': sameMan,
+  stands: standsBy,
+  'on-the-line': onTheLine,
+  stacked: stacked,
+  'walked-up': walkedUp,
+  'over-gap': overGap,
+  'called-to': calledTo,
+  'works-with': worksWith,
+  'box-count': boxCount,
+  'linebacker-count': linebackersCount,
+  'side-call': sideCall,
 } as const satisfies Record<string, ConditionWord>;
 
 export const TARGETS = {
@@ -85,11 +129,21 @@ export const TARGETS = {
   'free-linebacker-playside': freeLinebackerPlayside,
   'free-overhang': freeOverhang,
   mike: mike,
+  'man-inside': manInside,
+  alley: alley,
+  corner: corner,
+  safety: safety,
+  'linebacker-beside': linebackerBeside,
+  counted: counted,
+  'read-man': readMan,
+  'first-to-show': firstToShow,
+  'man-at': manAt,
   him: him,
 } as const satisfies Record<string, TargetWord>;
 
 export const QUALIFIERS = {
   unowned: unowned,
+  'not-him': notHim,
 } as const satisfies Record<string, QualifierWord>;
 
 export const MEN = {
@@ -136,12 +190,29 @@ export const BLOCKS = {
   hinge: hinge,
   read: readHim,
   leave: leaveHim,
+  scoop: scoop,
+  seal: seal,
+  'outside-release': outsideRelease,
+  triple: triple,
+  trap: trap,
+  log: log,
+  crack: crack,
+  cut: cut,
+  stalk: stalk,
+  man: manBlock,
+  slide: slide,
+  'dual-read': dualRead,
+  'check-release': checkRelease,
+  chip: chip,
 } as const satisfies Record<string, BlockWord>;
 
 export const EVENTS = {
   'crosses-face': crossesFace,
   'slants-in': slantsIn,
   'nobody-shows': nobodyShows,
+  gone: gone,
+  'runs-through': runsThrough,
+  'splits-us': splitsUs,
 } as const satisfies Record<string, FollowWord>;
 
 export const REACTIONS = {
@@ -149,6 +220,10 @@ export const REACTIONS = {
   'pass-off': passOff,
   'block-it': blockIt,
   'next-level': nextLevel,
+  'near-hip': nearHip,
+  climb: goUp,
+  'come-off': comeOff,
+  'outside-takes': outsideTakes,
 } as const satisfies Record<string, FollowWord>;
 
 export const GROUPS = {

@@ -4,12 +4,12 @@ import { fileURLToPath } from 'node:url';
 import { embeddedLibrary } from '../../scripts/embed-library.mjs';
 import { PhraseReader } from '../language/read-phrase';
 import { sayPhrase } from '../language/print';
-import { LEAVES, TEMPLATES, isPhraseKind } from '../language/templates';
+import { LEAVES, LIST_LEAVES, TEMPLATES, isPhraseKind } from '../language/templates';
 import type { Phrase, SlotValue } from '../language/tree';
 import { readTokens } from '../language/tokens';
 import { CALL_MEANINGS } from './call-words';
 import { BLOCKS, CONDITIONS, QUALIFIERS, TARGETS, WORDS } from './index';
-import { PHRASE_KINDS, type PhraseKind } from './word';
+import { PHRASE_KINDS, type LeafKind, type PhraseKind } from './word';
 
 const names = { tag: new Set(['t']), look: new Set(['l']), seat: new Set(['s']) };
 const span = { line: 1, column: 1, endColumn: 1 };
@@ -22,7 +22,7 @@ function plain(kind: PhraseKind, depth = 0): Phrase {
 }
 function fill(pieces: (typeof TEMPLATES)['man'][number]['pieces'], depth: number): Record<string, SlotValue> {
   return Object.fromEntries(pieces.flatMap((p) => (p.is === 'slot' && !p.optional
-    ? [[p.name, isPhraseKind(p.kind) ? plain(p.kind, depth + 1) : p.kind === 'shades' ? ['head-up', 'outside'] : Object.keys(LEAVES[p.kind].values ?? { [p.kind[0]!]: '' })[0]!]] : [])));
+    ? [[p.name, isPhraseKind(p.kind) ? plain(p.kind, depth + 1) : LIST_LEAVES.has(p.kind) ? Object.keys(LEAVES[p.kind as LeafKind].values!).slice(0, 2) : Object.keys(LEAVES[p.kind].values ?? { [p.kind[0]!]: '' })[0]!]] : [])));
 }
 
 describe('every word of the language', () => {

@@ -1,6 +1,7 @@
-import type { Identification } from '../model/identification';
+import type { Facts } from '../identify/identify';
 import type { Blocker } from '../model/formation';
 import type { Defender } from '../model/front';
+import type { Side } from '../model/side';
 
 /**
  * What a word of the rule language can see: both line-ups turned so that the play side is right (+x), in feet.
@@ -16,8 +17,15 @@ export interface Scene {
   /** Indices of the box linebackers from the play side: L1, L2, ... */
   readonly linebackers: readonly number[];
   readonly mike: number;
-  readonly edge: Record<'playside' | 'backside', { endMan: number; force: number; alley: number; overhangs: readonly number[] }>;
-  readonly identification: Identification;
+  readonly edge: Record<'playside' | 'backside', { endMan: number; force: number; corner: number; alley: number; overhangs: readonly number[] }>;
+  /** What the front shows, each item worked out when a word asks for it. */
+  readonly facts: Facts;
+  /** Where in `men` the five stand, as the play sees them. */
+  readonly posts: Readonly<Record<Post, number>>;
+  /** For each man on the line, the first-level defenders head-up or shaded on him, nearest first. */
+  readonly on: readonly (readonly number[])[];
+  /** Which side of the field the play goes to. */
+  readonly side: Side;
   readonly tags: ReadonlySet<string>;
   /** Man index of every declared seat; -1 when nobody in this formation fits. */
   readonly seats: ReadonlyMap<string, number>;
@@ -29,11 +37,14 @@ export interface Scene {
   him: number;
 }
 
+export const POSTS = ['BT', 'BG', 'C', 'PG', 'PT'] as const;
+export type Post = (typeof POSTS)[number];
+
 export interface SceneMan {
   readonly index: number;
   readonly id: string;
   /** Seat as the play sees it, for the five; `null` for everyone else. */
-  readonly post: 'BT' | 'BG' | 'C' | 'PG' | 'PT' | null;
+  readonly post: Post | null;
   readonly kind: Blocker['kind'] | 'quarterback-read' | 'design';
   readonly x: number;
   readonly y: number;
@@ -50,15 +61,13 @@ export interface SceneDefender {
   readonly level: 1 | 2 | 3;
   readonly stance: Defender['stance'];
   readonly position: Defender['position'];
+  readonly mark: Defender['mark'];
 }
 
 /** Whose man each first-level defender is, by the scheme's definition of covered. */
 export interface CoverMap {
   /** For each man on the line, his defenders, his own man first. */
   readonly men: readonly (readonly number[])[];
-  /** The part of the line that is his, feet; `lo` belongs to the back side of it. */
-  readonly lo: readonly number[];
-  readonly hi: readonly number[];
   /** Is a place on the back side of (-1), in (0) or on the play side of (1) his part of the line? */
   readonly side: (man: number, x: number) => -1 | 0 | 1;
 }
@@ -74,6 +83,11 @@ export interface Proposal {
   /** Everyone the sentence names, for "leave every man ...". */
   all: readonly number[];
   partner: number;
+  /** The third man of a triple; -1 for none. */
+  other: number;
+  /** The block chosen, by id; empty while there is none. */
+  job: string;
+  pulls: boolean;
   /** Whether he wants a pair that needs its partner's consent. */
   pairs: boolean;
   /** True when a helper is too far away and goes to the next level at once. */

@@ -1,5 +1,6 @@
 import { atLeast, atMost } from '../../geometry/compare';
 import type { Identification } from '../../model/identification';
+import type { Found } from '../found';
 import type { Settings } from '../../model/settings';
 import { signOf, type Side } from '../../model/side';
 import { boxEdges, wideOfGuard, type Picture } from '../before-the-snap';
@@ -7,7 +8,7 @@ import { boxEdges, wideOfGuard, type Picture } from '../before-the-snap';
 const WORDS = ['none', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven'];
 
 /** Everyone on the line plus the second-level men near enough to the interior line. */
-export function findBox(picture: Picture, settings: Settings): Omit<Identification['box'], 'spoken'> {
+export function findBox(picture: Picture, settings: Settings): Found<Omit<Identification['box'], 'spoken'>> {
   const edges = boxEdges(picture, settings.box);
   const inside = picture.second.filter((d) => atLeast(d.x, edges.left) && atMost(d.x, edges.right));
   const overhangs = picture.second.filter((d) => !inside.includes(d));
@@ -16,7 +17,7 @@ export function findBox(picture: Picture, settings: Settings): Omit<Identificati
     size: picture.first.length + inside.length,
     overhangs: overhangs.map((d) => d.id),
     overruled: false,
-    because: `${WORDS[picture.first.length]} on the line and ${WORDS[inside.length]} behind it within the ${settings.box === 'tackle' ? 'tackle' : 'tight end'} box`
+    why: () => `${WORDS[picture.first.length]} on the line and ${WORDS[inside.length]} behind it within the ${settings.box === 'tackle' ? 'tackle' : 'tight end'} box`
       + (overhangs.length ? `; ${overhangs.map((d) => d.id).join(', ')} outside it.` : '.'),
   };
 }
@@ -25,46 +26,44 @@ export function findBox(picture: Picture, settings: Settings): Omit<Identificati
 export const sayBox = (family: string, linebackers: number): string => `${family} ${WORDS[linebackers]}`;
 
 /** Linebackers of the box from the play side to the back side; from the strength when nothing is called. */
-export function orderLinebackers(picture: Picture, boxIds: readonly string[], from: Side, called: boolean): Identification['linebackers'] {
+export function orderLinebackers(picture: Picture, boxIds: readonly string[], from: Side, called: boolean): Found<Identification['linebackers']> {
   const sign = signOf(from);
   const ids = picture.second.filter((d) => boxIds.includes(d.id))
     .sort((a, b) => (b.x - a.x) * sign || a.y - b.y || (a.id < b.id ? -1 : 1)).map((d) => d.id);
-  const origin = called ? `the play side (${from})` : `the strength (${from})`;
   return {
     ids, overruled: false,
-    because: ids.length ? `Counted from ${origin}: ${ids.map((id, i) => `${id} is L${i + 1}`).join(', ')}.` : 'No linebacker in the box.',
+    why: () => (ids.length ? `Counted from ${called ? 'the play side' : 'the strength'} (${from}): ${ids.map((id, i) => `${id} is L${i + 1}`).join(', ')}.` : 'No linebacker in the box.'),
   };
 }
 
 /** The zero of the count: the middle one of three, of two and four the inner one on the strength side (or as the school says). */
-export function findMike(picture: Picture, boxIds: readonly string[], strength: Side, settings: Settings): Identification['mike'] {
+export function findMike(picture: Picture, boxIds: readonly string[], strength: Side, settings: Settings): Found<Identification['mike']> {
   const men = picture.second.filter((d) => boxIds.includes(d.id));
   const marked = picture.defenders.find((d) => d.mark === 'mike');
-  if (marked) return { id: marked.id, overruled: true, because: `${marked.id} carries the coach's mark.` };
-  if (men.length === 0) return { id: null, overruled: false, because: 'No linebacker in the box: nobody is the Mike.' };
+  if (marked) return { id: marked.id, overruled: true, why: () => `${marked.id} carries the coach's mark.` };
+  if (men.length === 0) return { id: null, overruled: false, why: () => 'No linebacker in the box: nobody is the Mike.' };
   if (men.length % 2 === 1) {
     const middle = men[(men.length - 1) / 2]!;
-    return { id: middle.id, overruled: false, because: `${middle.id} is the middle one of ${WORDS[men.length]}.` };
+    return { id: middle.id, overruled: false, why: () => `${middle.id} is the middle one of ${WORDS[men.length]}.` };
   }
   const inner = { left: men[men.length / 2 - 1]!, right: men[men.length / 2]! };
   const side = settings.mike === 'weak' ? (strength === 'left' ? 'right' : 'left') : strength;
   let mike = inner[side];
-  let why = `the inner one of ${WORDS[men.length]} on the ${settings.mike === 'weak' ? 'weak' : 'strength'} side (${side})`;
+  let reason = `the inner one of ${WORDS[men.length]} on the ${settings.mike === 'weak' ? 'weak' : 'strength'} side (${side})`;
   if (settings.mike === 'nearest' && Math.abs(inner.left.x) !== Math.abs(inner.right.x)) {
     mike = Math.abs(inner.left.x) < Math.abs(inner.right.x) ? inner.left : inner.right;
-    why = `nearest the ball of ${WORDS[men.length]}`;
+    reason = `nearest the ball of ${WORDS[men.length]}`;
   }
-  return { id: mike.id, overruled: false, because: `${mike.id} is ${why}.` };
+  return { id: mike.id, overruled: false, why: () => `${mike.id} is ${reason}.` };
 }
 
 /** Loaded when two or more stand on the guard or wider on that side, else light. */
-export function findSideCalls(picture: Picture): Identification['sideCall'] {
-  const call = (side: Side): Identification['sideCall']['left'] => {
+export function findSideCalls(picture: Picture): { [S in Side]: Found<Identification['sideCall'][S]> } {
+  const call = (side: Side): Found<Identification['sideCall']['left']> => {
     const men = wideOfGuard(picture, side);
-    const shown = men.length ? men.map((d) => d.id).join(', ') : 'nobody';
     return {
       call: men.length >= 2 ? 'loaded' : 'light', overruled: false,
-      because: `${shown} on the guard or wider on the ${side}: ${men.length >= 2 ? 'loaded' : 'light'}.`,
+      why: () => `${men.map((d) => d.id).join(', ') || 'nobody'} on the guard or wider on the ${side}: ${men.length >= 2 ? 'loaded' : 'light'}.`,
     };
   };
   return { left: call('left'), right: call('right') };

@@ -5,8 +5,9 @@ import type { Identification } from '../../model/identification';
 import { signOf, type Side } from '../../model/side';
 import { levelOf } from '../line';
 import type { Picture } from '../before-the-snap';
+import type { Found } from '../found';
 
-type Edge = Identification['edge']['left'];
+type Edge = Found<Identification['edge']['left']>;
 
 /** End man on the line, force, corner, alley and overhangs of one side. */
 export function findEdge(picture: Picture, side: Side, boxIds: readonly string[]): Edge {
@@ -23,7 +24,7 @@ export function findEdge(picture: Picture, side: Side, boxIds: readonly string[]
   return {
     endMan: endMan?.id ?? null, force: force?.id ?? null, corner: corner?.id ?? null, alley: alley?.id ?? null,
     overhangs: overhangs.map((d) => d.id), overruled: force?.mark === 'force',
-    because: sayEdge(side, endMan, force, corner, alley),
+    why: () => sayEdge(side, endMan, force, corner, alley),
   };
 }
 
@@ -46,13 +47,13 @@ function sayEdge(side: Side, endMan: Defender | null, force: Defender | null, co
   return `${side[0]!.toUpperCase()}${side.slice(1)}: ${parts.join('; ')}.`;
 }
 
-export const findEdges = (picture: Picture, boxIds: readonly string[]): Identification['edge'] =>
+export const findEdges = (picture: Picture, boxIds: readonly string[]): { [S in Side]: Edge } =>
   ({ left: findEdge(picture, 'left', boxIds), right: findEdge(picture, 'right', boxIds) });
 
 /** Standing men on the line who are no ends: they count for coverage and are called out by name. */
-export function findWalkedUp(picture: Picture): Identification['walkedUp'] {
+export function findWalkedUp(picture: Picture): Found<Identification['walkedUp']> {
   const ids = picture.first.filter((d) => d.stance === 'up' && d.position !== 'end').map((d) => d.id);
-  return { ids, overruled: false, because: ids.length ? `${ids.join(', ')} stand${ids.length === 1 ? 's' : ''} on the line without being an end.` : 'Nobody has walked up.' };
+  return { ids, overruled: false, why: () => (ids.length ? `${ids.join(', ')} stand${ids.length === 1 ? 's' : ''} on the line without being an end.` : 'Nobody has walked up.') };
 }
 
 /** Hats left and right of the ball; a man over the ball counts half to each side. */

@@ -3,6 +3,7 @@ import type { Identification, SubName } from '../../model/identification';
 import type { Settings } from '../../model/settings';
 import { SIDES, signOf, type Side } from '../../model/side';
 import { interiorDefenders, isStacked, type Picture } from '../before-the-snap';
+import type { Found } from '../found';
 import { readTechnique, techniqueOf } from '../techniques';
 
 const NAMES = ['open', 'odd', 'even', 'bear'] as const;
@@ -10,15 +11,14 @@ const NAMES = ['open', 'odd', 'even', 'bear'] as const;
 /** The family by the count of first-level defenders from guard to guard, with every sub-name that fits. */
 export function findFamily(
   picture: Picture, strength: Side, boxLinebackers: readonly string[], settings: Settings,
-): Identification['family'] {
+): Found<Identification['family']> {
   const inside = interiorDefenders(picture);
   const name = NAMES[inside.length] ?? 'goal line';
-  const shown = inside.length ? inside.map((d) => d.id).join(', ') : 'nobody';
   const subNames = name === 'even' ? evenNames(picture, strength, settings)
     : name === 'odd' ? oddNames(picture, boxLinebackers, settings) : [];
   return {
     name, subNames, overruled: false,
-    because: `${inside.length} on the line from guard to guard (${shown}): ${[name, ...subNames].join(', ')}.`,
+    why: () => `${inside.length} on the line from guard to guard (${inside.map((d) => d.id).join(', ') || 'nobody'}): ${[name, ...subNames].join(', ')}.`,
   };
 }
 

@@ -3,10 +3,11 @@ import type { Identification } from '../../model/identification';
 import type { Settings } from '../../model/settings';
 import { sideOf, type Side } from '../../model/side';
 import type { Picture } from '../before-the-snap';
+import type { Found } from '../found';
 
 /** Strength: the attached tight end; else the side with more receivers; else the play side, right when nothing is called. */
-export function findStrength(picture: Picture, side: Side | null, settings: Settings): Identification['strength'] {
-  const because = (where: Side, sentence: string) => ({ side: where, because: sentence, overruled: false });
+export function findStrength(picture: Picture, side: Side | null, settings: Settings): Found<Identification['strength']> {
+  const because = (where: Side, sentence: string): Found<Identification['strength']> => ({ side: where, why: () => sentence, overruled: false });
   if (settings.strength !== 'tight-end' && settings.strengthSide) {
     return because(settings.strengthSide, settings.strength === 'field'
       ? `The wide side of the field is ${settings.strengthSide}.` : `Strength was called ${settings.strengthSide}.`);

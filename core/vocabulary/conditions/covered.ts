@@ -1,5 +1,5 @@
 import { NOBODY } from '../scene';
-import { nameHim, standsTo } from '../finding';
+import { nameHim, sayStand, stands } from '../finding';
 import type { ConditionWord } from '../word';
 
 export const covered: ConditionWord = {
@@ -13,7 +13,7 @@ export const covered: ConditionWord = {
       const man = who(scene, me);
       const his = man === NOBODY ? undefined : scene.cover.men[man]?.[0];
       if (his === undefined) return false;
-      if (how && !standsTo(scene, his, man).some((s) => how.includes(s))) return false;
+      if (how && !stands(scene, his, man, how)) return false;
       return nameHim(scene, his);
     };
   },
@@ -24,7 +24,6 @@ export const covered: ConditionWord = {
     const name = man === me ? 'I' : scene.men[man]!.id;
     const be = man === me ? 'am' : 'is';
     if (his === undefined) return `${name} ${be} not covered`;
-    const where = standsTo(scene, his, man)[0];
-    return holds ? `${name} ${be} covered by ${scene.defenders[his]!.id}` : `${scene.defenders[his]!.id} stands ${where} of ${name === 'I' ? 'me' : name}`;
+    return holds ? `${name} ${be} covered by ${scene.defenders[his]!.id}` : `${scene.defenders[his]!.id} stands ${sayStand(scene, his, man)} ${name === 'I' ? 'me' : name}`;
   },
 };

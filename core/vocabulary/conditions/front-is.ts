@@ -6,8 +6,10 @@ export const frontIs: ConditionWord = {
   help: 'The family of the front, or one of its sub-names: open, odd, even, bear, goal-line, over, under, double-three, tite, stack, five-man.',
   test: (slots) => {
     const word = slots.text('family').replace('-line', ' line').replace('double-', 'double ');
-    return (scene) => scene.identification.family.name === word
-      || (scene.identification.family.subNames as readonly string[]).includes(word);
+    return (scene) => {
+      const family = scene.facts.family();
+      return family.name === word || (family.subNames as readonly string[]).includes(word);
+    };
   },
-  why: () => (scene) => `the front is ${[scene.identification.family.name, ...scene.identification.family.subNames].join(', ')}`,
+  why: () => (scene) => `the front is ${[scene.facts.family().name, ...scene.facts.family().subNames].join(', ')}`,
 };

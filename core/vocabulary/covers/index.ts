@@ -10,51 +10,64 @@ const shoulders: Cover = (line, first) => {
   const men = line.map((): number[] => []);
   for (const d of first) {
     const on = coveredIndex(d.x, line);
-    if (on >= 0) men[on]!.push(d.index);
+    if (on >= 0) put(men[on]!, d, line[on]!, first);
   }
-  men.forEach((his, i) => his.sort((a, b) => nearer(line[i]!, first, a, b)));
   return {
-    men, lo: line.map((m) => m.x - SHADE), hi: line.map((m) => m.x + SHADE),
-    side: (man, x) => (lessThan(x, line[man]!.x - SHADE) ? -1 : moreThan(x, line[man]!.x + SHADE) ? 1 : 0),
+    men, side: (man, x) => (lessThan(x, line[man]!.x - SHADE) ? -1 : moreThan(x, line[man]!.x + SHADE) ? 1 : 0),
   };
 };
 
 /**
- * From just past my nose on the play side up to the next man's. `headUpMine` moves every boundary half a foot to the back side,
- * so that a man head-up on me is mine instead of my back-side neighbour's.
+ * From just past my nose on the play side up to the next man's. A man who owns head-up defenders has his region begin half a foot on
+ * the back side of his nose instead, and his back-side neighbour's ends there: the regions of a line never overlap.
  */
-const playsideRegion = (headUpMine: boolean): Cover => (line, first) => {
-  const shift = headUpMine ? -HEAD_UP : HEAD_UP;
-  const lo = line.map((m) => m.x + shift);
-  const hi = line.map((_, i) => (i + 1 < line.length ? line[i + 1]!.x + shift : Infinity));
-  const side = (man: number, x: number): -1 | 0 | 1 => {
-    const below = headUpMine ? lessThan(x, lo[man]!) : atMost(x, lo[man]!);
-    const above = headUpMine ? atLeast(x, hi[man]!) : moreThan(x, hi[man]!);
-    return below ? -1 : above ? 1 : 0;
+const playsideRegion = (ownsHeadUp: (man: SceneMan) => boolean): Cover => (line, first) => {
+  const owns = line.map(ownsHeadUp);
+  const beginsAfter = (i: number, x: number): boolean => (owns[i]! ? lessThan(x, line[i]!.x - HEAD_UP) : atMost(x, line[i]!.x + HEAD_UP));
+  const endsBefore = (i: number, x: number): boolean => {
+    if (i + 1 >= line.length) return false;
+    return owns[i + 1]! ? atLeast(x, line[i + 1]!.x - HEAD_UP) : moreThan(x, line[i + 1]!.x + HEAD_UP);
   };
-  const men = line.map((_, i) => first.filter((d) => side(i, d.x) === 0).map((d) => d.index));
-  // Two men in one region: the nearer nose is mine, the others belong to the playside neighbour.
-  for (let i = 0; i < line.length; i++) {
-    const his = men[i]!.sort((a, b) => nearer(line[i]!, first, a, b));
-    if (his.length > 1 && i + 1 < line.length) men[i + 1]!.push(...his.splice(1));
+  const side = (man: number, x: number): -1 | 0 | 1 => (beginsAfter(man, x) ? -1 : endsBefore(man, x) ? 1 : 0);
+  const men = line.map((): number[] => []);
+  for (const d of first) {
+    for (let i = line.length - 1; i >= 0; i--) {
+      if (side(i, d.x) !== 0) continue;
+      put(men[i]!, d, line[i]!, first);
+      break;
+    }
   }
-  return { men, lo, hi, side };
+  // Two men in one region: the nearer nose is mine, the others belong to the playside neighbour.
+  for (let i = 0; i + 1 < line.length; i++) {
+    if (men[i]!.length < 2) continue;
+    const next = men[i + 1]!;
+    for (const other of men[i]!.splice(1)) put(next, first.find((d) => d.index === other)!, line[i + 1]!, first);
+  }
+  return { men, side };
 };
 
-/** Nearer this man's nose first; a tie goes to the one nearer the ball. */
-function nearer(man: SceneMan, first: readonly SceneDefender[], a: number, b: number): number {
-  const [one, other] = [placeOf(first, a), placeOf(first, b)];
-  const gap = Math.abs(one - man.x) - Math.abs(other - man.x);
-  return Math.abs(gap) > 1e-6 ? gap : Math.abs(one) - Math.abs(other);
+/** Adds a defender to a man's list, the nearer nose first; a tie goes to the one nearer the ball. */
+function put(his: number[], defender: SceneDefender, man: SceneMan, first: readonly SceneDefender[]): void {
+  const xOf = (index: number): number => first.find((d) => d.index === index)!.x;
+  const nearer = (a: number, b: number): boolean => {
+    const gap = Math.abs(a - man.x) - Math.abs(b - man.x);
+    return Math.abs(gap) > 1e-6 ? gap < 0 : Math.abs(a) < Math.abs(b);
+  };
+  let at = his.length;
+  while (at > 0 && nearer(defender.x, xOf(his[at - 1]!))) at--;
+  his.splice(at, 0, defender.index);
 }
 
-const placeOf = (first: readonly SceneDefender[], index: number): number => first.find((d) => d.index === index)!.x;
+const playSideMan = (man: SceneMan): boolean => !lessThan(man.x, 0);
 
 /** The definitions of "covered" a scheme may choose, by the words of its `cover` line. */
 export const COVERS = {
   shoulders,
-  'playside region': playsideRegion(false),
-  'playside region, head-up is mine': playsideRegion(true),
+  'playside region': playsideRegion(() => false),
+  'playside region, head-up is mine': playsideRegion(() => true),
+  'playside region, head-up is mine play side': playsideRegion(playSideMan),
+  'playside region, head-up is mine back side': playsideRegion((man) => !playSideMan(man)),
+  count: (line) => ({ men: line.map(() => []), side: (man, x) => (lessThan(x, line[man]!.x) ? -1 : moreThan(x, line[man]!.x) ? 1 : 0) }),
 } as const satisfies Record<string, Cover>;
 
 export type CoverName = keyof typeof COVERS;

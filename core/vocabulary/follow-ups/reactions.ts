@@ -1,25 +1,12 @@
 import type { FollowWord } from '../word';
 
-export const stay: FollowWord = {
-  about: 'reaction',
-  says: ['stay with him'],
-  help: 'Keep blocking the man who moved.',
-};
+const reaction = (says: readonly string[], help: string): FollowWord => ({ about: 'reaction', says, help });
 
-export const passOff: FollowWord = {
-  about: 'reaction',
-  says: ['pass him off and climb'],
-  help: 'Leave him to the neighbour he runs to and go to the linebacker.',
-};
-
-export const blockIt: FollowWord = {
-  about: 'reaction',
-  says: ['block him'],
-  help: 'Block the man who came.',
-};
-
-export const nextLevel: FollowWord = {
-  about: 'reaction',
-  says: ['go to the next level'],
-  help: 'Look for the first colour beyond.',
-};
+export const stay = reaction(['stay with him'], 'Keep blocking the man who moved.');
+export const passOff = reaction(['pass him off and climb'], 'Leave him to the neighbour he runs to and go to the linebacker.');
+export const nearHip = reaction(['run with his near hip'], 'Get on the hip nearer to me and ride him the way he runs.');
+export const goUp = reaction(['climb'], 'Go to the linebacker at once.');
+export const comeOff = reaction(['come off on him'], 'Leave the double and take the man who runs through.');
+export const outsideTakes = reaction(['the outside man takes his hip'], 'The man on the outside of the pair rides him; the inside man climbs.');
+export const blockIt = reaction(['block him'], 'Block the man who came.');
+export const nextLevel = reaction(['go to the next level'], 'Look for the first colour beyond.');

@@ -27,7 +27,7 @@ export const letterGap: GapWord = {
     const step = slots.text('side') === 'playside' ? 'playside' : 'backside';
     const letter = LETTERS.indexOf(slots.text('letter'));
     return (scene) => {
-      let man = scene.men.findIndex((m) => m.id === 'C');
+      let man = scene.posts.C;
       for (let i = 0; i < letter && man !== NOBODY; i++) man = scene.men[man]![step];
       return man === NOBODY ? null : betweenMen(scene, man, scene.men[man]![step]);
     };

@@ -1,21 +1,20 @@
 import { NOBODY, type Scene } from '../scene';
 import type { ManWord } from '../word';
 
-const KIND = { 'tight-end': 'tight', wing: 'wing', H: 'hback' } as const;
+const KIND = { 'tight-end': 'tight', wing: 'wing', H: 'hback', receiver: 'wide' } as const;
 
 /** The man of a post on one side. Tackles and guards by their seat, wherever they stand; ends and wings by where they are. */
 function findPost(scene: Scene, side: string, name: string): number {
   if (name === 'tackle' || name === 'guard') {
-    const wanted = `${side === 'playside' ? 'P' : 'B'}${name === 'tackle' ? 'T' : 'G'}`;
-    return scene.men.findIndex((m) => m.post === wanted);
+    return scene.posts[`${side === 'playside' ? 'P' : 'B'}${name === 'tackle' ? 'T' : 'G'}`];
   }
   const kind = KIND[name as keyof typeof KIND];
-  return scene.men.findIndex((m) => m.kind === kind && (m.x > 0) === (side === 'playside'));
+  return scene.men.findIndex((m) => (m.kind === kind || (name === 'receiver' && m.kind === 'slot')) && (m.x > 0) === (side === 'playside'));
 }
 
 export const post: ManWord = {
   says: ['the {side:wing} {post:post}'],
-  help: 'A man by his post: tackle, guard, tight-end, wing or H, on the play side or the back side.',
+  help: 'A man by his post: tackle, guard, tight end, wing, H or receiver, on the play side or the back side.',
   find: (slots) => {
     const side = slots.text('side');
     const name = slots.text('post');
@@ -26,7 +25,7 @@ export const post: ManWord = {
 export const centre: ManWord = {
   says: ['the centre'],
   help: 'The man with the ball.',
-  find: () => (scene) => scene.men.findIndex((m) => m.id === 'C'),
+  find: () => (scene) => scene.posts.C,
 };
 
 export const lastMan: ManWord = {

@@ -1,11 +1,16 @@
 import { firstOf } from '../finding';
+import type { Scene } from '../scene';
 import type { TargetWord } from '../word';
 
 export const freeOverhang: TargetWord = {
-  says: ['the first free overhang'],
-  help: 'The second-level defender outside the box on the play side whom nobody has, nearest the ball first.',
-  find: () => ({
-    claim: 'free', every: false,
-    seek: (scene, _me, accept) => firstOf([...scene.edge.playside.overhangs].sort((a, b) => scene.defenders[a]!.x - scene.defenders[b]!.x), accept),
-  }),
+  says: ['the first free overhang', 'the first free overhang backside'],
+  help: 'The second-level defender outside the box on the play side (or the back side) whom nobody has, nearest the ball first.',
+  find: (slots) => {
+    const side = slots.form === 0 ? 'playside' : 'backside';
+    const off = (scene: Scene, d: number): number => Math.abs(scene.defenders[d]!.x);
+    return {
+      claim: 'free', every: false,
+      seek: (scene, _me, accept) => firstOf([...scene.edge[side].overhangs].sort((a, b) => off(scene, a) - off(scene, b)), accept),
+    };
+  },
 };

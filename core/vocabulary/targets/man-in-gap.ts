@@ -1,5 +1,5 @@
 import { fillsGap } from '../../identify/line';
-import { firstOf } from '../finding';
+import { NOBODY } from '../scene';
 import type { TargetWord } from '../word';
 
 export const manInGap: TargetWord = {
@@ -12,10 +12,12 @@ export const manInGap: TargetWord = {
       seek: (scene, me, accept) => {
         const edges = gap(scene, me);
         if (!edges) return -1;
-        const nose = scene.men[me]!.x;
-        const inside = scene.first.filter((d) => fillsGap(scene.defenders[d]!.x, edges.lo, edges.hi))
-          .sort((a, b) => Math.abs(scene.defenders[a]!.x - nose) - Math.abs(scene.defenders[b]!.x - nose));
-        return firstOf(inside, accept);
+        const away = (d: number): number => Math.abs(scene.defenders[d]!.x - scene.men[me]!.x);
+        let best = NOBODY;
+        for (const d of scene.first) {
+          if (fillsGap(scene.defenders[d]!.x, edges.lo, edges.hi) && (best === NOBODY || away(d) < away(best)) && accept(d)) best = d;
+        }
+        return best;
       },
     };
   },

@@ -1,4 +1,4 @@
-import { nthOf, outward } from '../finding';
+import { nthOnLine, outward } from '../finding';
 import type { TargetWord } from '../word';
 
 /** Forms from here on look inside the region; the one before them means every man. */
@@ -21,8 +21,8 @@ export const manOfRegion: TargetWord = {
         const man = who(scene, me);
         if (man < 0 || man >= scene.lineCount) return -1;
         const out = outward(scene, man);
-        const found = scene.first.filter((d) => scene.cover.side(man, scene.defenders[d]!.x) === (inside ? 0 : out));
-        return nthOf(out > 0 ? found : found.reverse(), nth, accept);
+        const wanted = inside ? 0 : out;
+        return nthOnLine(scene, out, nth, (d) => scene.cover.side(man, scene.defenders[d]!.x) === wanted && accept(d));
       },
     };
   },

@@ -1,4 +1,4 @@
-import { coveringMen, firstOf, standsTo } from '../finding';
+import { coveringMen, firstOf, stands } from '../finding';
 import type { TargetWord } from '../word';
 
 export const manOn: TargetWord = {
@@ -11,7 +11,7 @@ export const manOn: TargetWord = {
       claim: null, every: false,
       seek: (scene, me, accept) => {
         const man = who(scene, me);
-        return firstOf(coveringMen(scene, man), (d) => (!how || standsTo(scene, d, man).some((s) => how.includes(s))) && accept(d));
+        return firstOf(coveringMen(scene, man), (d) => (!how || stands(scene, d, man, how)) && accept(d));
       },
     };
   },

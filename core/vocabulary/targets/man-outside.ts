@@ -1,5 +1,5 @@
-import { HEAD_UP } from '../../geometry/tolerances';
-import { beyond, nthOf, outward } from '../finding';
+import { EPSILON, HEAD_UP } from '../../geometry/tolerances';
+import { nthOnLine, outward } from '../finding';
 import type { TargetWord } from '../word';
 
 /** Forms from here on count a head-up man in; of each half the last form means every man. */
@@ -15,14 +15,15 @@ export const manOutside: TargetWord = {
   find: (slots) => {
     const who = slots.man('who');
     const nth = slots.has('nth') ? slots.text('nth') : 'first';
-    const reach = slots.form >= HEAD_UP_TOO ? -HEAD_UP - 2e-6 : HEAD_UP;
+    const reach = slots.form >= HEAD_UP_TOO ? -HEAD_UP - 2 * EPSILON : HEAD_UP;
     return {
       claim: null, every: slots.form % HEAD_UP_TOO === EVERY,
       seek: (scene, me, accept) => {
         const man = who(scene, me);
         if (man < 0) return -1;
         const out = outward(scene, man);
-        return nthOf(beyond(scene, scene.men[man]!.x + reach * out, out), nth, accept);
+        const from = scene.men[man]!.x + reach * out;
+        return nthOnLine(scene, out, nth, (d) => (scene.defenders[d]!.x - from) * out > EPSILON && accept(d));
       },
     };
   },

@@ -1,0 +1,12 @@
+import type { BlockWord } from '../word';
+
+export const trap: BlockWord = {
+  name: 'Trap',
+  says: ['trap {whom:target}'],
+  help: 'Short pull into the line, tight to the down block, inside-out: turn him out.',
+  pulls: true,
+  role: 'block',
+  course: 'behind-the-line',
+  technique: { step: 'short pull', foot: 'playside', aim: 'inside-out, tight to the down block', eyes: 'the man left for him' },
+  call: null,
+};

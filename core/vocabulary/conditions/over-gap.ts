@@ -1,0 +1,22 @@
+import { always, nameHim } from '../finding';
+import { NOBODY } from '../scene';
+import type { ConditionWord } from '../word';
+
+export const overGap: ConditionWord = {
+  says: ['{whom:target!} stands over {gap:gap}'],
+  denies: ['{whom:target!} does not stand over {gap:gap}'],
+  help: 'His nose lies between the two noses of that gap, at any depth.',
+  test: (slots) => {
+    const [whom, gap] = [slots.target('whom'), slots.gap('gap')];
+    return (scene, me) => {
+      const [found, edges] = [whom.seek(scene, me, always), gap(scene, me)];
+      if (found === NOBODY || !edges) return false;
+      const { x } = scene.defenders[found]!;
+      return x > edges.lo && x < edges.hi && nameHim(scene, found);
+    };
+  },
+  why: (slots) => (scene, me, holds) => {
+    const found = slots.target('whom').seek(scene, me, always);
+    return found === NOBODY ? 'there is no such defender' : `${scene.defenders[found]!.id} stands ${holds ? 'in' : 'outside'} that gap`;
+  },
+};

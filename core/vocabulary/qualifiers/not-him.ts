@@ -1,0 +1,11 @@
+import { always } from '../finding';
+import type { QualifierWord } from '../word';
+
+export const notHim: QualifierWord = {
+  says: ['who is not {whom:target}'],
+  help: 'Passes over one defender.',
+  keep: (slots) => {
+    const whom = slots.target('whom');
+    return (scene, me, defender) => whom.seek(scene, me, always) !== defender;
+  },
+};

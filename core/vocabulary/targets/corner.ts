@@ -1,0 +1,10 @@
+import type { TargetWord } from '../word';
+
+export const corner: TargetWord = {
+  says: ['the corner'],
+  help: 'The widest defender on the play side, or the one the coach marked.',
+  find: () => ({
+    claim: 'named', every: false,
+    seek: (scene, _me, accept) => (scene.edge.playside.corner >= 0 && accept(scene.edge.playside.corner) ? scene.edge.playside.corner : -1),
+  }),
+};

@@ -1,0 +1,22 @@
+import { EPSILON, HEAD_UP } from '../../geometry/tolerances';
+import { nthOnLine, outward } from '../finding';
+import type { TargetWord } from '../word';
+
+export const manInside: TargetWord = {
+  says: ['the {nth:ordinal} man inside {who:man}', 'a {nth:ordinal} man inside {who:man}', 'a man inside {who:man}'],
+  help: 'First-level defenders nearer the ball than that man’s nose, or beyond it, counted from him in.',
+  find: (slots) => {
+    const who = slots.man('who');
+    const nth = slots.has('nth') ? slots.text('nth') : 'first';
+    return {
+      claim: null, every: false,
+      seek: (scene, me, accept) => {
+        const man = who(scene, me);
+        if (man < 0) return -1;
+        const out = outward(scene, man);
+        const from = scene.men[man]!.x - HEAD_UP * out;
+        return nthOnLine(scene, -out as 1 | -1, nth, (d) => (from - scene.defenders[d]!.x) * out > EPSILON && accept(d));
+      },
+    };
+  },
+};
