@@ -24,6 +24,8 @@ const SUBJECTS = Object.fromEntries(PHRASE_KINDS.map((kind) => [kind, Object.fro
   Object.entries<Saying>(WORDS[kind]).flatMap(([word, saying]) => (saying.subject ? [[saying.subject.toLowerCase(), word]] : [])),
 )])) as Record<PhraseKind, Record<string, string | undefined>>;
 
+const MAX_QUALIFIERS = 3;
+
 /** First words of every leaf's values. */
 const LEAF_WORDS = Object.fromEntries(Object.entries(LEAVES).map(([kind, leaf]) => [
   kind, new Set(Object.values(leaf.values ?? {}).map((said) => said.split(' ')[0]!.toLowerCase())),
@@ -89,13 +91,14 @@ export class PhraseReader {
     return { kind, word: template.word, form: template.form, slots, qualifiers: [], span: this.span(start, end) };
   }
 
+  /** The phrase alone, and with every further qualifier that follows it. */
   private withQualifiers(kind: PhraseKind, phrase: Phrase, denied: boolean, end: number): Reading[] {
     const plain = { phrase, denied, end };
-    if (kind !== 'target') return [plain];
+    if (kind !== 'target' || phrase.qualifiers.length >= MAX_QUALIFIERS) return [plain];
     const more = this.readAll('qualifier', end)[0];
     if (!more) return [plain];
     const span = { ...phrase.span, endColumn: more.phrase.span.endColumn };
-    return [{ phrase: { ...phrase, qualifiers: [more.phrase], span }, denied, end: more.end }, plain];
+    return [...this.withQualifiers(kind, { ...phrase, qualifiers: [...phrase.qualifiers, more.phrase], span }, denied, more.end), plain];
   }
 
   /** Every way the pieces from `i` on fit the tokens from `position` on. */

@@ -9,6 +9,7 @@ import { whyNot, type CompiledSentence } from './compile';
 import { callOf } from './line-calls';
 import type { ManOutcome, Outcome } from './outcome';
 import { footOf, pathOf } from './paths';
+import { leftBy } from './settle';
 
 /** Every man's assignment with its path, technique and reasons, from the decision record; back in the field frame. */
 export function explainAssignments(outcome: Outcome, side: Side, attack: number, words: CallWords): Assignment[] {
@@ -80,5 +81,8 @@ function sayStatus(scene: Scene, outcome: Outcome, defender: number, status: Res
   if (status !== 'read' && status !== 'left') return null;
   const rule = scene.men.find((m) => (m.kind === 'quarterback-read' || m.kind === 'design')
     && (scene.proposals[m.index]!.target === defender || scene.proposals[m.index]!.all.includes(defender)));
-  return rule ? say(outcome.settled.sheets[rule.index]![scene.proposals[rule.index]!.sentence]!) : null;
+  if (!rule) return null;
+  const sheet = outcome.settled.sheets[rule.index]!;
+  const index = rule.kind === 'design' ? sheet.findIndex((s, i) => leftBy(scene, rule.index, s, i)?.all.includes(defender)) : scene.proposals[rule.index]!.sentence;
+  return sheet[index] ? say(sheet[index]) : null;
 }

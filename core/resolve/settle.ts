@@ -90,6 +90,7 @@ const sameProposal = (a: Proposal, b: Proposal): boolean => a.sentence === b.sen
   && a.all.length === b.all.length && a.all.every((d, i) => d === b.all[i]);
 
 function propose(scene: Scene, man: number, sentences: readonly CompiledSentence[], refused: ReadonlyMap<number, number> | null): Proposal {
+  if (scene.men[man]!.kind === 'design') return proposeLeft(scene, man, sentences);
   for (let s = 0; s < sentences.length; s++) {
     if (refused?.has(s)) continue;
     const sentence = sentences[s]!;
@@ -99,6 +100,24 @@ function propose(scene: Scene, man: number, sentences: readonly CompiledSentence
     if (proposal) return proposal;
   }
   return emptyProposal();
+}
+
+/** What is left by design is everybody any of its sentences names: nobody has to choose there. */
+function proposeLeft(scene: Scene, man: number, sentences: readonly CompiledSentence[]): Proposal {
+  let left: Proposal | null = null;
+  for (let s = 0; s < sentences.length; s++) {
+    const named = leftBy(scene, man, sentences[s]!, s);
+    if (named) left = left ? { ...left, all: [...left.all, ...named.all.filter((d) => !left!.all.includes(d))] } : named;
+  }
+  return left ?? emptyProposal();
+}
+
+/** Whom one sentence of a man leaves, or `null`. */
+export function leftBy(scene: Scene, man: number, sentence: CompiledSentence, index: number): Proposal | null {
+  scene.him = NOBODY;
+  if (sentence.when && !sentence.when(scene, man)) return null;
+  const proposal = takeAction(scene, man, sentence, index);
+  return proposal && { ...proposal, target: NOBODY, all: proposal.target === NOBODY ? proposal.all : [proposal.target] };
 }
 
 /** The first action of a sentence that has somebody to act on; linebackers are handed out later. */

@@ -4,6 +4,7 @@ import { stacked } from './conditions/stacked';
 import { walkedUp } from './conditions/walked-up';
 import { overGap } from './conditions/over-gap';
 import { calledTo } from './conditions/called-to';
+import { nthTo } from './conditions/nth-to';
 import { worksWith } from './conditions/works-with';
 import { boxCount } from './conditions/box-count';
 import { linebackersCount } from './conditions/linebacker-count';
@@ -110,6 +111,7 @@ export const CONDITIONS = {
   'over-gap': overGap,
   'called-to': calledTo,
   'works-with': worksWith,
+  'nth-to': nthTo,
   'box-count': boxCount,
   'linebacker-count': linebackersCount,
   'side-call': sideCall,

@@ -2,14 +2,17 @@ import { EPSILON, HEAD_UP } from '../../geometry/tolerances';
 import { nthOnLine, outward } from '../finding';
 import type { TargetWord } from '../word';
 
+/** The form that means every man. */
+const EVERY = 3;
+
 export const manInside: TargetWord = {
-  says: ['the {nth:ordinal} man inside {who:man}', 'a {nth:ordinal} man inside {who:man}', 'a man inside {who:man}'],
+  says: ['the {nth:ordinal} man inside {who:man}', 'a {nth:ordinal} man inside {who:man}', 'a man inside {who:man}', 'every man inside {who:man}'],
   help: 'First-level defenders nearer the ball than that man’s nose, or beyond it, counted from him in.',
   find: (slots) => {
     const who = slots.man('who');
     const nth = slots.has('nth') ? slots.text('nth') : 'first';
     return {
-      claim: null, every: false,
+      claim: null, every: slots.form === EVERY,
       seek: (scene, me, accept) => {
         const man = who(scene, me);
         if (man < 0) return -1;
