@@ -1,13 +1,13 @@
 import { error, hasErrors, type Diagnostic, type Result } from '../diagnostics/diagnostic';
 import { nearestWord } from '../diagnostics/nearest';
-import { COVER_NAMES, ENTRIES, SchemeHeadSchema, TEMPOS, TRACKS, type SchemeHead } from '../model/scheme';
+import { BUMPS, COVER_NAMES, ENTRIES, SchemeHeadSchema, TEMPOS, TRACKS, type SchemeHead } from '../model/scheme';
 import type { Names } from './read-phrase';
 import { readCondition, readList, readSentence } from './read-sentence';
 import { endOf, readTokens, type SourceLine, type SourceText } from './tokens';
 import type { BoxLine, Clause, HeadLine, LineupTree, LookLine, Remarks, SchemeTree, SeatLine, Sheet, TagLine, Tree } from './tree';
 
 const HEAD_KEYS = Object.keys(SchemeHeadSchema.shape) as (keyof SchemeHead)[];
-const HEAD_VALUES: Partial<Record<keyof SchemeHead, readonly string[]>> = { entry: ENTRIES, track: TRACKS, tempo: TEMPOS, cover: COVER_NAMES };
+const HEAD_VALUES: Partial<Record<keyof SchemeHead, readonly string[]>> = { entry: ENTRIES, track: TRACKS, tempo: TEMPOS, cover: COVER_NAMES, bump: BUMPS };
 
 export interface ReadTree<T extends Tree = Tree> {
   /** What could be read; `null` only when not even the header could. */

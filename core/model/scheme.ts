@@ -9,6 +9,9 @@ export const TEMPOS = ['dive', 'trap', 'inside zone', 'power', 'counter', 'duo',
 /** The scheme's definition of "covered". */
 export const COVER_NAMES = ['shoulders', 'playside region', 'playside region, head-up is mine', 'playside region, head-up is mine play side', 'playside region, head-up is mine back side', 'count'] as const;
 
+/** What happens with a man on the line whom no rule reaches. */
+export const BUMPS = ['nobody', 'over to a free man'] as const;
+
 export const SchemeHeadSchema = z.object({
   family: z.string().min(1),
   school: z.string().nullable(),
@@ -16,6 +19,7 @@ export const SchemeHeadSchema = z.object({
   track: z.enum(TRACKS),
   tempo: z.enum(TEMPOS),
   cover: z.enum(COVER_NAMES),
+  bump: z.enum(BUMPS),
   note: z.string().nullable(),
 });
 export type SchemeHead = z.infer<typeof SchemeHeadSchema>;

@@ -82,17 +82,25 @@ class Handout {
     const paired = new Set<number>();
     for (const man of playSideFirst(scene)) {
       const proposal = scene.proposals[man]!;
+      if (this.settled.bumped.get(man) === 'on') wants.push({ man, mates: ALONE, finder: ANYBODY, later: false });
       const act = this.actionOf(man);
       if (!act) continue;
       if (proposal.tooFar) wants.push({ man, mates: ALONE, finder: act.then?.target ?? ANYBODY, later: false });
       else if (act.target?.claim) wants.push({ man, mates: ALONE, finder: act.target, later: false });
-      else if (act.then && !paired.has(man)) {
+      else if (act.then && !paired.has(man) && !this.leftAlone(man)) {
         const mates = proposal.pairs ? playSideFirst(scene).filter((other) => other !== man && this.comesOffToo(other, proposal.target)) : ALONE;
         for (const mate of mates) paired.add(mate);
         wants.push({ man, mates, finder: act.then.target, later: true });
       }
     }
     return wants;
+  }
+
+  /** His partner bumped over: he stays on his man. */
+  private leftAlone(man: number): boolean {
+    const { proposals } = this.scene;
+    const { partner, target, pairs } = proposals[man]!;
+    return pairs && this.settled.bumped.has(partner) && !proposals.some((p, mate) => mate !== man && p.target === target);
   }
 
   private comesOffToo(other: number, defender: number): boolean {
@@ -102,7 +110,7 @@ class Handout {
 
   private actionOf(man: number): CompiledAction | null {
     const { sentence, action } = this.scene.proposals[man]!;
-    return sentence < 0 ? null : this.settled.sheets[man]![sentence]!.actions[action] ?? null;
+    return sentence < 0 || this.settled.bumped.has(man) ? null : this.settled.sheets[man]![sentence]!.actions[action] ?? null;
   }
 
   /** Named men first to whoever is told them once; whoever finds his taken gets the next free one on its back side, else the next free. */
@@ -128,21 +136,22 @@ class Handout {
 
   private matchClimbers(wants: readonly Want[], later: boolean, fixed: FixedPair[]): void {
     const climbers = wants.filter((w) => is(w, 'matched', later));
+    if (climbers.length === 0) return;
     const free = this.scene.linebackers.filter(this.free);
-    if (climbers.length === 0 || free.length === 0) return;
-    const found = matchWithoutCrossing(this.scene, climbers.map((w) => w.man), free, fixed);
+    const found = free.length ? matchWithoutCrossing(this.scene, climbers.map((w) => w.man), free, fixed) : [];
     climbers.forEach((want, i) => {
       const defender = free[found[i]!];
       if (defender === undefined) return;
       this.give(want, defender);
       fixed.push({ man: want.man, defender });
     });
+    if (!later) for (const want of climbers) if (this.target[want.man] === NOBODY) this.give(want, this.elseAction(want.man));
   }
 
   /** The next action of a man's sentence that has somebody free, if his first one has nobody. */
   private elseAction(man: number): number {
     const proposal = this.scene.proposals[man]!;
-    const actions = proposal.sentence < 0 ? [] : this.settled.sheets[man]![proposal.sentence]!.actions;
+    const actions = proposal.sentence < 0 || this.settled.bumped.has(man) ? [] : this.settled.sheets[man]![proposal.sentence]!.actions;
     for (let a = this.action[man]! + 1; a < actions.length; a++) {
       const found = actions[a]!.target?.seek(this.scene, man, this.free) ?? NOBODY;
       if (found === NOBODY) continue;

@@ -39,7 +39,7 @@ export function explainAssignments(outcome: Outcome, side: Side, attack: number,
 const round = (value: number): number => Math.round(value * 100) / 100 + 0;
 
 function followUpsOf({ settled }: Outcome, plan: ManOutcome): string[] {
-  if (plan.sentence < 0) return [];
+  if (plan.sentence < 0 || plan.bumped) return [];
   return settled.sheets[plan.man]![plan.sentence]!.sentence.followUps.map((f) => `if ${sayPhrase(f.event)}: ${sayPhrase(f.reaction)}`);
 }
 
@@ -47,7 +47,12 @@ function followUpsOf({ settled }: Outcome, plan: ManOutcome): string[] {
 function reasonsOf({ settled }: Outcome, plan: ManOutcome): Assignment['because'] {
   const sheet = settled.sheets[plan.man]!;
   const upTo = plan.sentence < 0 ? sheet.length : plan.sentence;
+  const foe = plan.target === NOBODY ? '' : settled.scene.defenders[plan.target]!.id;
   const passedOver = sheet.slice(0, upTo).map((s, i) => ({ line: s.line, sentence: say(s), reason: whyPassed(settled.scene, plan.man, s, settled.refusals[plan.man]!.get(i)) }));
+  if (plan.bumped) {
+    const own = plan.sentence < 0 ? [] : [{ line: sheet[plan.sentence]!.line, sentence: say(sheet[plan.sentence]!), reason: plan.bumped === 'on' ? 'somebody nearer has that man' : 'then a man on the line would be free' }];
+    return { sentence: plan.bumped === 'on' ? 'bump: his man has a blocker, so he goes on' : `bump over to a free man: he takes ${foe}`, line: settled.bumpLine, passedOver: [...passedOver, ...own] };
+  }
   if (plan.sentence < 0) return { sentence: 'No sentence stands: he takes the nearest man.', line: 0, passedOver };
   return { sentence: say(sheet[plan.sentence]!), line: sheet[plan.sentence]!.line, passedOver };
 }

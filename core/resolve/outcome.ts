@@ -3,6 +3,7 @@ import { atMost } from '../geometry/compare';
 import type { DefenderStatus } from '../model/resolution';
 import type { BlockId } from '../vocabulary/index';
 import { NOBODY, type Scene } from '../vocabulary/scene';
+import type { Bump } from './bump';
 import { claimLinebackers } from './claim-linebackers';
 import type { CompiledAction } from './compile';
 import type { Settled } from './settle';
@@ -29,6 +30,8 @@ export interface ManOutcome {
   readonly partners: readonly number[];
   readonly next: number;
   readonly pull: boolean;
+  /** He moved over to somebody no rule reaches. */
+  readonly bumped: Bump | null;
   readonly help: 'full' | 'hand' | null;
 }
 
@@ -43,14 +46,18 @@ export function settleOutcome(settled: Settled): Outcome {
   for (const { index: man } of scene.men) {
     if (!blocks(settled, man)) continue;
     const proposal = scene.proposals[man]!;
-    const action = proposal.sentence < 0 ? null : sheets[man]![proposal.sentence]!.actions[claims.action[man]!]!;
+    const bumped = settled.bumped.get(man) ?? null;
+    const action = proposal.sentence < 0 || bumped ? null : sheets[man]![proposal.sentence]!.actions[claims.action[man]!]!;
     const target = targets[man]!;
+    const partners = partnersOf(settled, targets, man);
+    // A pair whose other half bumped over is one man on his own.
+    const alone = proposal.pairs && partners.length === 0;
     men.push({
-      man, sentence: proposal.sentence, action, target, next: claims.next[man]!,
-      block: proposal.tooFar ? action?.then?.id ?? 'climb' : action?.id ?? 'base',
-      pull: !proposal.tooFar && (action?.block.pulls ?? false),
-      partners: partnersOf(settled, targets, man),
-      help: helpOf(scene, man, target),
+      man, sentence: proposal.sentence, bumped, action, target, next: claims.next[man]!,
+      block: bumped ? (bumped === 'on' ? 'climb' : 'base') : proposal.tooFar ? action?.then?.id ?? 'climb' : alone ? 'base' : action?.id ?? 'base',
+      pull: !bumped && !proposal.tooFar && (action?.block.pulls ?? false),
+      partners,
+      help: alone ? null : helpOf(scene, man, target),
     });
   }
   return { settled, men, defenders: statuses(scene, men) };

@@ -3,6 +3,7 @@ import { HAND_HELP } from '../geometry/tolerances';
 import { always } from '../vocabulary/finding';
 import { NOBODY, type Proposal, type Scene } from '../vocabulary/scene';
 import type { TargetFinder } from '../vocabulary/word';
+import { bumpOver, type Bump } from './bump';
 import type { CompiledAction, CompiledScheme, CompiledSentence } from './compile';
 import { emptyProposal, NO_DEFENDERS } from './set-scene';
 
@@ -15,6 +16,10 @@ export interface Settled {
   readonly refusals: readonly ReadonlyMap<number, number>[];
   /** Men who settled on the nearest man because none of their sentences could stand. */
   readonly fallbacks: readonly number[];
+  /** Men who moved over to somebody no rule reaches. */
+  readonly bumped: Map<number, Bump>;
+  /** Line of the scheme's "bump". */
+  readonly bumpLine: number;
   /** Men whose sentences chased each other. */
   readonly cycle: readonly number[];
 }
@@ -37,7 +42,9 @@ export function settleFirstLevel(scheme: CompiledScheme, scene: Settled['scene']
   }
   const fallbacks = order.filter((man) => scene.proposals[man]!.sentence < 0 && man < scene.lineCount);
   for (const man of fallbacks) scene.proposals[man] = nearestMan(scene, man);
-  return { scene, sheets, refusals: refusals.map((r) => r ?? NO_REFUSALS), fallbacks, cycle };
+  const settled = { scene, sheets, refusals: refusals.map((r) => r ?? NO_REFUSALS), fallbacks, cycle, bumped: new Map<number, Bump>(), bumpLine: scheme.tree.head.find((h) => h.key === 'bump')?.span.line ?? 0 };
+  if (scheme.head.bump !== 'nobody') bumpOver(settled);
+  return settled;
 }
 
 const NO_REFUSALS: ReadonlyMap<number, number> = new Map();
@@ -104,12 +111,14 @@ function propose(scene: Scene, man: number, sentences: readonly CompiledSentence
 
 /** What is left by design is everybody any of its sentences names: nobody has to choose there. */
 function proposeLeft(scene: Scene, man: number, sentences: readonly CompiledSentence[]): Proposal {
-  let left: Proposal | null = null;
+  let first: Proposal | null = null;
+  const all: number[] = [];
   for (let s = 0; s < sentences.length; s++) {
     const named = leftBy(scene, man, sentences[s]!, s);
-    if (named) left = left ? { ...left, all: [...left.all, ...named.all.filter((d) => !left!.all.includes(d))] } : named;
+    first ??= named;
+    for (const d of named?.all ?? NO_DEFENDERS) if (!all.includes(d)) all.push(d);
   }
-  return left ?? emptyProposal();
+  return first ? { ...first, all } : emptyProposal();
 }
 
 /** Whom one sentence of a man leaves, or `null`. */

@@ -1,0 +1,77 @@
+import { lessThan, moreThan } from '../geometry/compare';
+import { SHADE } from '../geometry/tolerances';
+import { manBeside } from '../vocabulary/targets/man-beside';
+import { NOBODY, type Scene } from '../vocabulary/scene';
+import type { Settled } from './settle';
+
+/** Why a man does something else than his own sentence says. */
+export type Bump = 'over' | 'on';
+
+/**
+ * First level before second, where a scheme says "bump over to a free man". Two men who would take one defender without a word keep
+ * one of them on him, the nearer; the other goes on. And nobody helps or climbs past a man on the line whom no rule reaches: the
+ * nearest lineman with a hand free takes him; where there is none the men beside him move one over until somebody has (an augmenting
+ * path between linemen and the men beside them). When nobody has, whoever blocks a man wide of the line gives that one up.
+ */
+export function bumpOver(settled: Settled): void {
+  const { scene } = settled;
+  for (const d of scene.first) sendOneOn(settled, d);
+  const nobodyHas = scene.first.filter((d) => !scene.proposals.some((p) => p.target === d || p.all.includes(d)));
+  for (const d of nobodyHas.sort((a, b) => Math.abs(scene.defenders[a]!.x) - Math.abs(scene.defenders[b]!.x) || b - a)) {
+    if (!findSomebody(settled, d, new Set(), false)) findSomebody(settled, d, new Set(), true);
+  }
+}
+
+function sendOneOn({ scene, bumped }: Settled, defender: number): void {
+  const on = scene.men.filter((m) => m.index < scene.lineCount && scene.proposals[m.index]!.target === defender).map((m) => m.index);
+  if (on.length < 2 || on.some((man) => scene.proposals[man]!.pairs)) return;
+  const [, ...others] = on.sort((a, b) => away(scene, a, defender) - away(scene, b, defender) || b - a);
+  for (const man of others.filter((m) => !scene.proposals[m]!.pulls)) {
+    change(scene, man, NOBODY, 'climb');
+    bumped.set(man, 'on');
+  }
+}
+
+/** Gives a defender to a lineman beside him; true when somebody could come. */
+function findSomebody(settled: Settled, defender: number, asked: Set<number>, desperate: boolean): boolean {
+  const { scene, bumped } = settled;
+  const beside = menBeside(settled, defender);
+  const take = (man: number): true => {
+    change(scene, man, defender, 'base');
+    bumped.set(man, 'over');
+    return true;
+  };
+  for (const man of beside) if (!asked.has(man) && hasHandFree(scene, man, desperate)) return take(man);
+  for (const man of beside) {
+    const his = scene.proposals[man]!.target;
+    if (asked.has(man) || scene.proposals[man]!.pulls || his === NOBODY) continue;
+    asked.add(man);
+    if (findSomebody(settled, his, asked, desperate)) return take(man);
+  }
+  return false;
+}
+
+const noSlot = (): never => { throw new Error('"the man beside me" has no slots'); };
+const finder = manBeside.find({ form: 0, has: () => false, man: noSlot, target: noSlot, gap: noSlot, region: noSlot, text: () => '', list: () => [] });
+
+const away = (scene: Scene, man: number, defender: number): number => Math.abs(scene.men[man]!.x - scene.defenders[defender]!.x);
+
+/** Linemen with rules who have this defender on them or in a gap of theirs, nearest nose first. */
+function menBeside({ scene, sheets }: Settled, defender: number): number[] {
+  return scene.men.filter((m) => m.index < scene.lineCount && sheets[m.index]!.length > 0 && finder.seek(scene, m.index, (d) => d === defender) === defender)
+    .map((m) => m.index).sort((a, b) => away(scene, a, defender) - away(scene, b, defender) || b - a);
+}
+
+/** No job on the line, or one that his partner can do alone; in need also one on a man wide of the whole line. */
+function hasHandFree(scene: Scene, man: number, desperate: boolean): boolean {
+  const p = scene.proposals[man]!;
+  if (p.pulls) return false;
+  if (p.target === NOBODY || scene.defenders[p.target]!.level > 1) return true;
+  if (scene.proposals.some((other, mate) => mate !== man && other.target === p.target)) return true;
+  const { x } = scene.defenders[p.target]!;
+  return desperate && (lessThan(x, scene.men[0]!.x - SHADE) || moreThan(x, scene.men[scene.lineCount - 1]!.x + SHADE));
+}
+
+function change(scene: Settled['scene'], man: number, target: number, job: string): void {
+  scene.proposals[man] = { ...scene.proposals[man]!, target, all: [], partner: NOBODY, other: NOBODY, job, pairs: false, tooFar: false };
+}
