@@ -47,7 +47,7 @@ function checkSheets(tree: SchemeTree): Diagnostic[] {
 
 /** A sentence whose target may not be there falls through to the next one. */
 const canFail = (s: Sentence): boolean => s.actions.every((a) => a.block.slots.partner !== undefined || isFixed(a.block.slots.whom));
-const SECOND_LEVEL = new Set(['linebacker-count', 'far-linebacker', 'next-free-linebacker', 'free-linebacker-playside', 'linebacker-beside', 'free-overhang', 'mike', 'force', 'alley', 'corner', 'safety', 'counted', 'nearest-free-man']);
+const SECOND_LEVEL = new Set(['linebacker-count', 'far-linebacker', 'next-free-linebacker', 'free-linebacker-playside', 'linebacker-beside', 'free-overhang', 'mike', 'force', 'alley', 'corner', 'safety', 'counted']);
 const isFixed = (whom: SlotValue | undefined): boolean => isPhrase(whom) && !SECOND_LEVEL.has(whom.word) && whom.word !== 'him';
 const isPhrase = (value: SlotValue | undefined): value is Phrase => typeof value === 'object' && 'word' in value;
 const isLineman = (head: Phrase): boolean => {

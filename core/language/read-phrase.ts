@@ -112,7 +112,7 @@ export class PhraseReader {
     if (piece.is === 'be') {
       return this.isAt(position, 'is') || this.isAt(position, 'am') ? this.fit(pieces, i + 1, position + 1, slots) : [];
     }
-    const filled = this.fillSlot(piece.kind, position)
+    const filled = this.fillSlot(piece.kind, position).filter(({ value }) => !piece.plain || typeof value !== 'object' || !('qualifiers' in value) || value.qualifiers.length === 0)
       .flatMap(({ value, end }) => this.fit(pieces, i + 1, end, { ...slots, [piece.name]: value }));
     return piece.optional ? [...filled, ...this.fit(pieces, i + 1, position, slots)] : filled;
   }

@@ -7,7 +7,7 @@ import { PHRASE_KINDS } from '../vocabulary/word';
 export type Piece =
   | { readonly is: 'word'; readonly text: string; readonly article: boolean }
   | { readonly is: 'be' }
-  | { readonly is: 'slot'; readonly name: string; readonly kind: PhraseKind | LeafKind; readonly optional: boolean; readonly subject: boolean; readonly bare: boolean };
+  | { readonly is: 'slot'; readonly name: string; readonly kind: PhraseKind | LeafKind; readonly optional: boolean; readonly subject: boolean; readonly bare: boolean; readonly plain: boolean };
 
 export interface Template {
   readonly word: string;
@@ -18,7 +18,7 @@ export interface Template {
   readonly lead: string | null;
 }
 
-const SLOT = /^(\[?)\{(\w+):(\w+)([!-]?)\}\]?$/;
+const SLOT = /^(\[?)\{(\w+):(\w+)([!=-]?)\}\]?$/;
 export const ARTICLES = new Set(['the', 'a', 'an']);
 
 function readTemplate(text: string): Piece[] {
@@ -27,7 +27,7 @@ function readTemplate(text: string): Piece[] {
     if (!slot) return part === 'be' ? { is: 'be' } : { is: 'word', text: part, article: ARTICLES.has(part) };
     return {
       is: 'slot', name: slot[2]!, kind: slot[3] as PhraseKind | LeafKind, optional: slot[1] === '[',
-      subject: slot[4] === '!', bare: slot[4] === '-',
+      subject: slot[4] === '!', bare: slot[4] === '-', plain: slot[4] === '=',
     };
   });
 }

@@ -1,5 +1,5 @@
 import { lessThan, moreThan } from '../geometry/compare';
-import { SHADE } from '../geometry/tolerances';
+import { HEAD_UP, SHADE } from '../geometry/tolerances';
 import { manBeside } from '../vocabulary/targets/man-beside';
 import { NOBODY, type Scene } from '../vocabulary/scene';
 import type { Settled } from './settle';
@@ -62,16 +62,29 @@ function menBeside({ scene, sheets }: Settled, defender: number): number[] {
     .map((m) => m.index).sort((a, b) => away(scene, a, defender) - away(scene, b, defender) || b - a);
 }
 
-/** No job on the line, or one that his partner can do alone; in need also one on a man wide of the whole line. */
+/**
+ * No job on the line, or one that his partner can do alone. In need also: a pull for somebody behind the line or outside it, a man
+ * outside the last man back side, or one wide of the whole line on the play side.
+ */
 function hasHandFree(scene: Scene, man: number, desperate: boolean): boolean {
   const p = scene.proposals[man]!;
-  if (p.pulls) return false;
-  if (p.target === NOBODY || scene.defenders[p.target]!.level > 1) return true;
-  if (scene.proposals.some((other, mate) => mate !== man && other.target === p.target)) return true;
+  const busy = p.target !== NOBODY && scene.defenders[p.target]!.level === 1;
+  if (!busy) return !p.pulls || desperate;
+  if (!p.pulls && scene.proposals.some((other, mate) => mate !== man && other.target === p.target)) return true;
   const { x } = scene.defenders[p.target]!;
-  return desperate && (lessThan(x, scene.men[0]!.x - SHADE) || moreThan(x, scene.men[scene.lineCount - 1]!.x + SHADE));
+  return desperate && (lessThan(x, scene.men[0]!.x - HEAD_UP) || moreThan(x, scene.men[scene.lineCount - 1]!.x + (p.pulls ? HEAD_UP : SHADE)));
 }
 
 function change(scene: Settled['scene'], man: number, target: number, job: string): void {
-  scene.proposals[man] = { ...scene.proposals[man]!, target, all: [], partner: NOBODY, other: NOBODY, job, pairs: false, tooFar: false };
+  scene.proposals[man] = { ...scene.proposals[man]!, target, all: [], partner: NOBODY, other: NOBODY, job, pulls: false, pairs: false, tooFar: false };
+}
+
+/** Whoever in the box nobody has, nearest to a man's nose; a man on the line before a linebacker. -1 for nobody. */
+export function nearestFreeMan(scene: Scene, man: number, free: (defender: number) => boolean): number {
+  for (const level of [scene.first, scene.linebackers]) {
+    let best = NOBODY;
+    for (const d of level) if (free(d) && (best === NOBODY || away(scene, man, d) < away(scene, man, best))) best = d;
+    if (best !== NOBODY) return best;
+  }
+  return NOBODY;
 }

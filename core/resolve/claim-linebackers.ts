@@ -1,5 +1,6 @@
 import { NOBODY, type Scene } from '../vocabulary/scene';
 import type { Claim, TargetFinder } from '../vocabulary/word';
+import { nearestFreeMan } from './bump';
 import type { CompiledAction } from './compile';
 import { matchWithoutCrossing, type FixedPair } from './match-climbers';
 import type { Settled } from './settle';
@@ -64,6 +65,7 @@ class Handout {
     const fixed: FixedPair[] = [];
     this.matchClimbers(wants, false, fixed);
     this.matchClimbers(wants, true, fixed);
+    if (this.settled.bumpLine > 0) this.nobodyIdle();
     return { target: this.target, next: this.next, action: this.action };
   }
 
@@ -146,6 +148,18 @@ class Handout {
       fixed.push({ man: want.man, defender });
     });
     if (!later) for (const want of climbers) if (this.target[want.man] === NOBODY) this.give(want, this.elseAction(want.man));
+  }
+
+  /** Where men bump over, a lineman with nobody at all takes the nearest man of the box nobody has. */
+  private nobodyIdle(): void {
+    const { scene } = this;
+    for (let man = scene.lineCount - 1; man >= 0; man--) {
+      if (this.settled.sheets[man]!.length === 0 || scene.proposals[man]!.target !== NOBODY || this.target[man] !== NOBODY) continue;
+      const found = nearestFreeMan(scene, man, this.free);
+      if (found === NOBODY) continue;
+      this.settled.bumped.set(man, 'over');
+      this.give({ man, mates: ALONE, finder: ANYBODY, later: false }, found);
+    }
   }
 
   /** The next action of a man's sentence that has somebody free, if his first one has nobody. */

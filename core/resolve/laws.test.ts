@@ -13,6 +13,8 @@ function load(id: string): CompiledScheme {
   return read.value;
 }
 
+/** Fronts tried a scheme and law. */
+const RUNS = 40;
 const aSide = fc.constantFrom<Side>('left', 'right');
 const gist = (r: Resolution, seat: (id: string) => string = (id) => id) => ({
   verdict: r.verdict,
@@ -28,14 +30,14 @@ describe.each(libraryIds('schemes'))('%s, on any front', (id) => {
       const here = resolve(scheme, formation, front, { side });
       const there = resolve(scheme, mirrorFormation(formation), mirrorFront(front), { side: otherSide(side) });
       expect(gist(there, mirrorSeat)).toEqual(gist(here));
-    }), { numRuns: 150 });
+    }), { numRuns: RUNS });
   });
 
   it('does not care in which order the defenders are listed, and repeats itself', () => {
     fc.assert(fc.property(aLineup, aSide, fc.integer(), ({ formation, front }, side, seed) => {
       const shuffled = { ...front, defenders: [...front.defenders].sort((a, b) => ((a.x * 7919 + seed) % 13) - ((b.x * 7919 + seed) % 13)) };
       expect(resolve(scheme, formation, shuffled, { side })).toEqual(resolve(scheme, formation, front, { side }));
-    }), { numRuns: 100 });
+    }), { numRuns: RUNS });
   });
 
   it('accounts for every defender, and never calls a play sound with a box man free who can arrive', () => {
@@ -50,14 +52,14 @@ describe.each(libraryIds('schemes'))('%s, on any front', (id) => {
         if (line && d.status === 'free') expect(r.verdict).not.toBe('sound');
       }
       expect(r.verdict === 'sound').toBe(r.problems.length === 0);
-    }), { numRuns: 200 });
+    }), { numRuns: RUNS });
   });
 
   it('never has two men on one defender unasked, and never a man idle with somebody free in the box', () => {
     fc.assert(fc.property(aLineup, aSide, ({ formation, front }, side) => {
       const codes = resolve(scheme, formation, front, { side }).problems.filter((p) => p.code === 'two-on-one' || p.code === 'cycle');
       expect(codes).toEqual([]);
-    }), { numRuns: 300 });
+    }), { numRuns: 2 * RUNS });
   });
 
   it('gives every choice its sentence and a reason for every sentence passed over', () => {

@@ -18,7 +18,6 @@ import { counted } from './targets/counted';
 import { readMan } from './targets/read-man';
 import { firstToShow } from './targets/first-to-show';
 import { manBeside } from './targets/man-beside';
-import { nearestFreeMan } from './targets/nearest-free-man';
 import { manAt } from './targets/man-at';
 import { notHim } from './qualifiers/not-him';
 import { scoop } from './blocks/scoop';
@@ -143,7 +142,6 @@ export const TARGETS = {
   'first-to-show': firstToShow,
   'man-at': manAt,
   'man-beside': manBeside,
-  'nearest-free-man': nearestFreeMan,
   him: him,
 } as const satisfies Record<string, TargetWord>;
 

@@ -8,7 +8,8 @@ export type LeafKind = 'dir' | 'wing' | 'shades' | 'ordinal' | 'count' | 'letter
 
 /**
  * How a word is said. A template is plain English with slots: `{name:kind}`; `[...]` may be left out; `be` is said am or is;
- * `{name:man!}` is said as a subject (I); `{name:target-}` is said without its article. Articles may always be left out when reading.
+ * `{name:man!}` is said as a subject (I); `{name:target-}` is said without its article; `{name:target=}` takes no
+ * qualifiers of its own. Articles may always be left out when reading.
  * The first form is the canonical one, but a text keeps the form its writer chose.
  */
 export interface Saying {
