@@ -33,6 +33,9 @@ export const FULL_DOUBLE = 3;
 /** One hand on the way by: farther than this, the helper goes to the next level at once. */
 export const HAND_HELP = 5;
 
+/** A second-level man farther to the side of a blocker than this is out in space: a corner, not an overhang. */
+export const OVERHANG_REACH = 20;
+
 /** Two men cannot stand with their noses closer than this. */
 export const BODY = 1;
 

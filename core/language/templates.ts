@@ -71,7 +71,7 @@ export const LEAVES: Readonly<Record<LeafKind, Leaf>> = {
   count: { values: same('L1', 'L2', 'L3', 'L4', 'L5'), name: 'L1 to L5' },
   letter: { values: same('A', 'B', 'C', 'D'), name: 'A, B, C or D' },
   family: { values: { ...same('open', 'odd', 'even', 'bear', 'over', 'under', 'tite', 'stack', 'five-man'), 'goal-line': 'goal line', 'double-three': 'double three' }, name: 'a family of fronts' },
-  post: { values: { ...same('tackle', 'guard', 'wing', 'H', 'receiver'), 'tight-end': 'tight end' }, name: 'tackle, guard, tight end, wing, H or receiver' },
+  post: { values: { ...same('tackle', 'guard', 'wing', 'H', 'slot', 'receiver'), 'tight-end': 'tight end' }, name: 'tackle, guard, tight end, wing, H, slot or receiver' },
   number: { values: same(...NUMBERS.slice(1)), name: 'a number from one to eleven' },
   place: { values: same('1', '2', '3', '4', '5', '6', '7'), name: '1 to 7' },
   load: { values: same('loaded', 'light'), name: 'loaded or light' },

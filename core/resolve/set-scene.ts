@@ -1,4 +1,5 @@
 import { acrossTheField } from '../identify/before-the-snap';
+import { OVERHANG_REACH } from '../geometry/tolerances';
 import { atMost } from '../geometry/compare';
 import type { Facts } from '../identify/identify';
 import { coveredIndex, levelOf } from '../identify/line';
@@ -98,7 +99,8 @@ export function setScene(scheme: CompiledScheme, formation: Formation, side: Sid
 /** The box with the nearest second-level defender outside it on the play side counted in, first from the play side. */
 function withNextOutside(scene: Scene): readonly number[] {
   let next = NOBODY;
-  for (const d of scene.edge.playside.overhangs) if (next === NOBODY || scene.defenders[d]!.x < scene.defenders[next]!.x) next = d;
+  const x = (d: number): number => scene.defenders[d]!.x;
+  for (const d of scene.edge.playside.overhangs) if (x(d) <= OVERHANG_REACH && (next === NOBODY || x(d) < x(next))) next = d;
   return next === NOBODY ? scene.linebackers : [next, ...scene.linebackers];
 }
 

@@ -1,9 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
+import { libraryIds } from '../../library/library';
 import { GoldenCaseSchema, mirrorCase, runGoldenCase, type GoldenCase } from './golden';
 
-const cases = GoldenCaseSchema.array().parse(JSON.parse(readFileSync(fileURLToPath(new URL('./cases.json', import.meta.url)), 'utf8')));
+const table = (name: string): GoldenCase[] => GoldenCaseSchema.array().parse(JSON.parse(readFileSync(fileURLToPath(new URL(name, import.meta.url)), 'utf8')));
+/** Cases each with a point of its own, and every scheme against the same six fronts. */
+const cases = [...table('./cases.json'), ...table('./schemes.json')];
 const turned = (c: GoldenCase): GoldenCase => ({ ...c, front: c.front.split(';').reverse().join(';') });
 
 describe.each(cases.map((c) => [c.id, c] as const))('%s', (_id, c) => {
@@ -15,6 +18,10 @@ describe.each(cases.map((c) => [c.id, c] as const))('%s', (_id, c) => {
 it('says what differs', () => {
   const wrong = { ...cases[0]!, expect: { who: { C: 'XX' }, pulls: ['C'], free: ['XX'], verdict: 'broken' as const } };
   expect(runGoldenCase(wrong)).toHaveLength(4);
+});
+
+it('covers every scheme against at least five fronts', () => {
+  for (const id of libraryIds('schemes')) expect(new Set(cases.filter((c) => c.scheme === id).map((c) => c.front)).size, id).toBeGreaterThanOrEqual(5);
 });
 
 it('skips a scheme that does not exist', () => expect(runGoldenCase({ ...cases[0]!, scheme: 'no-such' })).toBeNull());

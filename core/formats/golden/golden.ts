@@ -4,7 +4,8 @@ import { wordDiagnostic } from '../../diagnostics/wording';
 import { mirrorText } from '../../language/lineups/print-lineup';
 import { readFormation } from '../../language/lineups/read-formation';
 import { readFront } from '../../language/lineups/read-front';
-import { libraryText, schemeFrom } from '../../library/library';
+import { libraryText } from '../../library/library';
+import { shippedScheme } from '../../library/resolve-call';
 import type { Resolution } from '../../model/resolution';
 import { VerdictSchema } from '../../model/resolution';
 import { otherSide, SideSchema } from '../../model/side';
@@ -40,9 +41,8 @@ export function mirrorCase(c: GoldenCase): GoldenCase {
 
 /** What differs from the expectation, a line each; `null` when the scheme does not exist yet. */
 export function runGoldenCase(c: GoldenCase): string[] | null {
-  const text = libraryText('schemes', c.scheme);
-  if (text === null) return null;
-  const scheme = schemeFrom(text);
+  if (libraryText('schemes', c.scheme) === null) return null;
+  const scheme = shippedScheme(c.scheme);
   if (!scheme.ok) return scheme.diagnostics.map(wordDiagnostic);
   const formation = readFormation(c.formation);
   if (!formation.ok) return formation.diagnostics.map(wordDiagnostic);

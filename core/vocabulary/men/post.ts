@@ -1,7 +1,7 @@
 import { NOBODY, type Scene } from '../scene';
 import type { ManWord } from '../word';
 
-const KIND = { 'tight-end': 'tight', wing: 'wing', H: 'hback', receiver: 'wide' } as const;
+const KIND = { 'tight-end': 'tight', wing: 'wing', H: 'hback', slot: 'slot', receiver: 'wide' } as const;
 
 /** The man of a post on one side. Tackles and guards by their seat, wherever they stand; ends and wings by where they are. */
 function findPost(scene: Scene, side: string, name: string): number {
@@ -9,12 +9,12 @@ function findPost(scene: Scene, side: string, name: string): number {
     return scene.posts[`${side === 'playside' ? 'P' : 'B'}${name === 'tackle' ? 'T' : 'G'}`];
   }
   const kind = KIND[name as keyof typeof KIND];
-  return scene.men.findIndex((m) => (m.kind === kind || (name === 'receiver' && m.kind === 'slot')) && (m.x > 0) === (side === 'playside'));
+  return scene.men.findIndex((m) => m.kind === kind && (m.x > 0) === (side === 'playside'));
 }
 
 export const post: ManWord = {
   says: ['the {side:wing} {post:post}'],
-  help: 'A man by his post: tackle, guard, tight end, wing, H or receiver, on the play side or the back side.',
+  help: 'A man by his post: tackle, guard, tight end, wing, H, slot or receiver, on the play side or the back side.',
   find: (slots) => {
     const side = slots.text('side');
     const name = slots.text('post');

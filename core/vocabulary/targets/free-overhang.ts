@@ -1,3 +1,4 @@
+import { OVERHANG_REACH } from '../../geometry/tolerances';
 import { firstOf } from '../finding';
 import type { Scene } from '../scene';
 import type { TargetWord } from '../word';
@@ -10,7 +11,7 @@ export const freeOverhang: TargetWord = {
     const off = (scene: Scene, d: number): number => Math.abs(scene.defenders[d]!.x);
     return {
       claim: 'free', every: false,
-      seek: (scene, _me, accept) => firstOf([...scene.edge[side].overhangs].sort((a, b) => off(scene, a) - off(scene, b)), accept),
+      seek: (scene, _me, accept) => firstOf([...scene.edge[side].overhangs].sort((a, b) => off(scene, a) - off(scene, b)), (d) => off(scene, d) <= OVERHANG_REACH && accept(d)),
     };
   },
 };

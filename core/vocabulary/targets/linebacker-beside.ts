@@ -1,4 +1,4 @@
-import { HEAD_UP } from '../../geometry/tolerances';
+import { HEAD_UP, OVERHANG_REACH } from '../../geometry/tolerances';
 import { outward } from '../finding';
 import { NOBODY } from '../scene';
 import type { TargetWord } from '../word';
@@ -27,6 +27,7 @@ export const linebackerBeside: TargetWord = {
         for (const d of scene.defenders) {
           if (d.level !== 2 || (!wide && !scene.linebackers.includes(d.index))) continue;
           const away = (d.x - nose) * out;
+          if (Math.abs(away) > OVERHANG_REACH) continue;
           if (outside ? away <= HEAD_UP : away > HEAD_UP) continue;
           if ((best === NOBODY || Math.abs(d.x - nose) < Math.abs(scene.defenders[best]!.x - nose)) && accept(d.index)) best = d.index;
         }
