@@ -8,7 +8,7 @@ const alias = { '#core': at('./core'), '#demo': at('./demo'), '~': at('./app') }
 export default defineConfig({
   test: {
     projects: [
-      { plugins: [vue()], resolve: { alias }, test: { name: 'unit', include: ['core/**/*.test.ts', 'cli/**/*.test.ts', 'demo/**/*.test.ts', 'app/**/*.test.ts'] } },
+      { plugins: [vue()], resolve: { alias }, test: { name: 'unit', testTimeout: 60_000, include: ['core/**/*.test.ts', 'cli/**/*.test.ts', 'demo/**/*.test.ts', 'app/**/*.test.ts'] } },
       { resolve: { alias }, test: { name: 'integration', include: ['tests/integration/**/*.test.ts'], fileParallelism: false, testTimeout: 30_000, hookTimeout: 60_000 } },
     ],
   },

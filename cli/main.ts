@@ -7,10 +7,14 @@ import { identify } from '../core/identify/identify';
 import { checkText } from '../core/language/check';
 import { printTree } from '../core/language/print';
 import { readTree } from '../core/language/read';
+import { sayFront } from '../core/language/lineups/print-lineup';
 import { libraryIds, type Shelf } from '../core/library/library';
+import type { CompiledScheme } from '../core/resolve/compile';
+import { planFor } from '../core/stress/stress';
 import { resolve } from '../core/resolve/resolve';
 import { BLOCKS, CONDITIONS, TARGETS } from '../core/vocabulary/index';
-import { loadFormation, loadFront, loadScheme, loadSettings, loadSide, readFile, Usage, WrongMaterial } from './material';
+import { formationText, loadFormation, loadFront, loadScheme, loadSettings, loadSide, loadSpaceText, readFile, schemeText, Usage, WrongMaterial } from './material';
+import { isStressThread, openJob, runStressThread, showTally, stressOnThreads, type StressJob } from './stress';
 import { showIdentification, showResolution } from './show';
 
 const DEFAULT_FORMATION = 'five-man';
@@ -18,7 +22,19 @@ const many = (value: string, all: string[] = []): string[] => [...all, value];
 const print = (text: string): void => void process.stdout.write(`${text}\n`);
 
 interface Options {
-  front: string; formation?: string; scheme?: string; side?: string; set?: string[]; tag?: string[]; without?: string[]; move?: string[]; json?: boolean; write?: boolean;
+  front: string; formation?: string; scheme?: string; side?: string; set?: string[]; tag?: string[]; without?: string[]; move?: string[]; json?: boolean; write?: boolean; space?: string; limit?: string; seed?: string;
+}
+
+function checkTags(scheme: CompiledScheme, o: Pick<Options, 'tag' | 'without'>): void {
+  const known = scheme.tags.map((t) => t.name);
+  for (const tag of [...(o.tag ?? []), ...(o.without ?? [])]) {
+    if (!known.includes(tag)) throw new Usage(`${scheme.tree.id} has no tag "${tag}"; it has ${known.join(', ') || 'none'}`);
+  }
+}
+
+function wholeNumber(text: string, option: string): number {
+  if (!/^\d{1,9}$/.test(text) || Number(text) < 1) throw new Usage(`${option} takes a whole number from 1; found "${text}"`);
+  return Number(text);
 }
 
 const program = new Command('chalk').description('Blocking rules against fronts, from the command line').exitOverride().configureOutput({ writeErr: (t) => process.stderr.write(t) });
@@ -42,15 +58,34 @@ program.command('resolve').description('every man’s assignment against a front
   .option('--move <move>', 'a movement after the snap', many).option('--set <name=value>', 'a school or limit', many).option('--json')
   .action((o: Options) => {
     const scheme = loadScheme(o.scheme!);
-    const known = scheme.tags.map((t) => t.name);
-    for (const tag of [...(o.tag ?? []), ...(o.without ?? [])]) {
-      if (!known.includes(tag)) throw new Usage(`${scheme.tree.id} has no tag "${tag}"; it has ${known.join(', ') || 'none'}`);
-    }
+    checkTags(scheme, o);
     const settings = loadSettings(o.set ?? []);
     const formation = loadFormation(o.formation ?? DEFAULT_FORMATION);
     const front = loadFront(o.front, formation, settings, o.move);
     const found = resolve(scheme, formation, front, { side: loadSide(o.side!), tags: o.tag, without: o.without, settings });
     print(o.json ? JSON.stringify(found, null, 1) : showResolution(found));
+  });
+
+program.command('stress').description('a scheme against every front of a space: how much is sound, and what breaks the rest')
+  .requiredOption('--scheme <scheme>').requiredOption('--side <side>').requiredOption('--space <space>', `${libraryIds('spaces').join(', ')}, a front to look around, or a .json file`)
+  .option('--formation <formation>').option('--limit <n>', 'fronts at most; a larger space is sampled', '100000').option('--seed <n>', 'of the samples', '1')
+  .option('--tag <tag>', 'a tag of the scheme', many).option('--without <tag>', 'a tag that is usually on', many).option('--set <name=value>', 'a school or limit', many).option('--json')
+  .action(async (o: Options) => {
+    const settings = loadSettings(o.set ?? []);
+    const word = o.formation ?? DEFAULT_FORMATION;
+    const formation = loadFormation(word);
+    const job: StressJob = {
+      scheme: schemeText(o.scheme!), formation: formationText(word), space: loadSpaceText(o.space!, formation, settings),
+      side: loadSide(o.side!), tags: o.tag ?? [], without: o.without ?? [], settings,
+    };
+    const { space, prepared } = openJob(job);
+    checkTags(prepared.scheme, o);
+    const plan = planFor(space, wholeNumber(o.limit!, '--limit'), wholeNumber(o.seed!, '--seed'));
+    const tally = await stressOnThreads(job, plan, (done) => { if (process.stderr.isTTY) process.stderr.write(`\r${done.toLocaleString('en')} of ${(plan.to - plan.from).toLocaleString('en')} fronts`); });
+    if (process.stderr.isTTY) process.stderr.write('\r\x1b[K');
+    const describe = (choice: readonly number[]): string => { const front = space.frontAt(choice); return front ? sayFront(front, formation) : ''; };
+    if (o.json) print(JSON.stringify({ scheme: prepared.scheme.tree.id, side: job.side, space: space.space.id, plan, ...tally, causes: tally.causes.map((c) => ({ ...c, front: describe(c.smallest.choice) })) }, null, 1));
+    else print(showTally(tally, describe));
   });
 
 program.command('check').description('what is wrong with .chalk texts').argument('<file...>')
@@ -75,7 +110,7 @@ program.command('format').description('.chalk texts in their canonical form').ar
   });
 
 const LISTS: Record<string, () => Record<string, string>> = {
-  ...Object.fromEntries((['schemes', 'fronts', 'formations'] satisfies Shelf[]).map((shelf) => [shelf, () => Object.fromEntries(libraryIds(shelf).map((id) => [id, '']))])),
+  ...Object.fromEntries((['schemes', 'fronts', 'formations', 'spaces'] satisfies Shelf[]).map((shelf) => [shelf, () => Object.fromEntries(libraryIds(shelf).map((id) => [id, '']))])),
   blocks: () => Object.fromEntries(Object.entries(BLOCKS).map(([id, b]) => [id, b.help])),
   conditions: () => Object.fromEntries(Object.entries(CONDITIONS).map(([id, c]) => [id, c.says[0]!])),
   targets: () => Object.fromEntries(Object.entries(TARGETS).map(([id, t]) => [id, t.says[0]!])),
@@ -109,12 +144,14 @@ program.command('golden').description('runs a table of worked cases').argument('
     if (counts.failed) process.exitCode = 1;
   });
 
-try {
-  program.parse();
-} catch (problem) {
+/** Misuse ends with 2, wrong material with 1, both with a sentence. */
+function endWith(problem: unknown): void {
   if (problem instanceof CommanderError) process.exitCode = problem.exitCode === 0 ? 0 : 2;
   else if (problem instanceof WrongMaterial || problem instanceof Usage) {
     process.stderr.write(`${problem.message}\n`);
     process.exitCode = problem instanceof Usage ? 2 : 1;
   } else throw problem;
 }
+
+if (isStressThread()) runStressThread();
+else program.parseAsync().catch(endWith);

@@ -9,6 +9,7 @@ import { FrontSchema, type Front } from '../core/model/front';
 import { SettingsSchema, type Settings } from '../core/model/settings';
 import { SideSchema, type Side } from '../core/model/side';
 import type { CompiledScheme } from '../core/resolve/compile';
+import { spaceAround } from '../core/stress/space';
 
 /** The material is wrong: its lines go to standard error and the program ends with 1. */
 export class WrongMaterial extends Error {}
@@ -57,6 +58,22 @@ const fromJson = <T>(schema: { safeParse(v: unknown): { success: true; data: T }
 export function loadScheme(word: string): CompiledScheme {
   const { text, source } = findText('schemes', word);
   return need(schemeFrom(text), source);
+}
+
+/** The text behind a formation, for whoever reads it elsewhere. */
+export function formationText(word: string): { text: string; inline: boolean } {
+  const { text, inline } = findText('formations', word);
+  return { text, inline };
+}
+
+export const schemeText = (word: string): string => findText('schemes', word).text;
+
+/** A shipped space, a front to look around, or a JSON file. */
+export function loadSpaceText(word: string, formation: Formation, settings: Settings): string {
+  const shipped = libraryText('spaces', word);
+  if (shipped !== null) return shipped;
+  if (word.endsWith('.json') || word === '-') return readFile(word);
+  return JSON.stringify(spaceAround(loadFront(word, formation, settings)));
 }
 
 export function loadFormation(word: string): Formation {

@@ -36,6 +36,9 @@ export const HAND_HELP = 5;
 /** A second-level man farther to the side of a blocker than this is out in space: a corner, not an overhang. */
 export const OVERHANG_REACH = 20;
 
+/** A lineman with nobody cannot be asked to get to somebody farther to the side than this. */
+export const LATERAL_REACH = 12;
+
 /** Two men cannot stand with their noses closer than this. */
 export const BODY = 1;
 

@@ -9,28 +9,45 @@ import { fillsGap, levelOf } from './line';
  * What every item of the identification looks at: the two line-ups sorted into levels once.
  * Defenders are in lateral order, left to right; ties by depth, then id, so that the order of entry never matters.
  */
-export interface Picture {
-  readonly formation: Formation;
-  readonly line: readonly Blocker[];
+export class Picture {
   readonly defenders: readonly Defender[];
   readonly first: readonly Defender[];
   readonly second: readonly Defender[];
-  readonly centre: Blocker;
-  guard(side: Side): Blocker;
-  tackle(side: Side): Blocker;
-}
+  private readonly seats: Seats;
 
-export function takePicture(formation: Formation, front: Front): Picture {
-  const seats = seatsOf(formation);
-  const defenders = [...front.defenders].sort(acrossTheField);
-  return {
-    formation, line: seats.line, defenders,
-    first: defenders.filter((d) => levelOf(d) === 1),
-    second: defenders.filter((d) => levelOf(d) === 2),
-    centre: seats.centre,
-    guard: (side) => seats.guard[side],
-    tackle: (side) => seats.tackle[side],
-  };
+  constructor(readonly formation: Formation, front: Front) {
+    this.seats = seatsOf(formation);
+    const [defenders, first, second]: Defender[][] = [[], [], []];
+    for (const d of front.defenders) {
+      let at = defenders!.length;
+      while (at > 0 && acrossTheField(defenders![at - 1]!, d) > 0) at--;
+      defenders!.splice(at, 0, d);
+    }
+    for (const d of defenders!) {
+      const level = levelOf(d);
+      if (level === 1) first!.push(d);
+      else if (level === 2) second!.push(d);
+    }
+    this.defenders = defenders!;
+    this.first = first!;
+    this.second = second!;
+  }
+
+  get line(): readonly Blocker[] {
+    return this.seats.line;
+  }
+
+  get centre(): Blocker {
+    return this.seats.centre;
+  }
+
+  guard(side: Side): Blocker {
+    return this.seats.guard[side];
+  }
+
+  tackle(side: Side): Blocker {
+    return this.seats.tackle[side];
+  }
 }
 
 interface Seats {
@@ -38,6 +55,7 @@ interface Seats {
   readonly centre: Blocker;
   readonly guard: Readonly<Record<Side, Blocker>>;
   readonly tackle: Readonly<Record<Side, Blocker>>;
+  readonly box: Readonly<Record<'tackle' | 'tight-end', { left: number; right: number }>>;
 }
 
 const known = new WeakMap<Formation, Seats>();
@@ -52,7 +70,10 @@ function seatsOf(formation: Formation): Seats {
     if (!man) throw new Error(`a formation without ${id} reached identification`);
     return man;
   };
-  const seats = { line, centre: seat('C'), guard: { left: seat('LG'), right: seat('RG') }, tackle: { left: seat('LT'), right: seat('RT') } };
+  const seats = {
+    line, centre: seat('C'), guard: { left: seat('LG'), right: seat('RG') }, tackle: { left: seat('LT'), right: seat('RT') },
+    box: { tackle: boxOf(line.filter((m) => m.kind === 'line')), 'tight-end': boxOf(line) },
+  };
   known.set(formation, seats);
   return seats;
 }
@@ -95,8 +116,9 @@ export const inGap = (picture: Picture, left: number, right: number): Defender[]
   picture.first.filter((d) => fillsGap(d.x, left, right));
 
 /** Where the box ends on each side: the last interior lineman, or the tight end, plus the margin. */
-export function boxEdges(picture: Picture, from: 'tackle' | 'tight-end'): { left: number; right: number } {
-  const men = from === 'tackle' ? picture.line.filter((m) => m.kind === 'line') : picture.line;
+export const boxEdges = (picture: Picture, from: 'tackle' | 'tight-end'): { left: number; right: number } => seatsOf(picture.formation).box[from];
+
+function boxOf(men: readonly Blocker[]): { left: number; right: number } {
   const xs = men.map((m) => m.x);
   return { left: Math.min(...xs) - BOX_MARGIN, right: Math.max(...xs) + BOX_MARGIN };
 }

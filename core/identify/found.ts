@@ -5,9 +5,3 @@ export type Found<T extends { because: string }> = Omit<T, 'because'> & { readon
 export function saidOf<T extends { because: string }>({ why, ...item }: Found<T>): T {
   return { ...item, because: why() } as unknown as T;
 }
-
-/** A value that is worked out when it is first asked for. */
-export function once<T>(work: () => T): () => T {
-  let value: T | undefined;
-  return () => (value ??= work());
-}

@@ -3,8 +3,8 @@ import type { Front } from '../model/front';
 import type { Identification, Overrides } from '../model/identification';
 import { SHIPPED_SETTINGS, type Settings } from '../model/settings';
 import type { Side } from '../model/side';
-import { inGap, interiorGaps, takePicture, type Picture } from './before-the-snap';
-import { once, saidOf, type Found } from './found';
+import { inGap, interiorGaps, Picture } from './before-the-snap';
+import { saidOf, type Found } from './found';
 import { findBox, findMike, findSideCalls, orderLinebackers, sayBox } from './items/box';
 import { findEdges, findWalkedUp } from './items/edge';
 import { findFamily } from './items/family';
@@ -26,53 +26,72 @@ export interface IdentifyOptions extends ObserveOptions {
 
 type Sides<T> = Readonly<Record<Side, T>>;
 
-/** What a front shows, each item worked out when it is first asked for and without its sentence: what resolving by the thousand needs. */
-export interface Facts {
+/**
+ * What a front shows, each item worked out when it is first asked for and without its sentence: what resolving by the thousand needs.
+ * Places in feet, field frame; the order in which defenders are listed does not matter.
+ */
+export class Facts {
   readonly picture: Picture;
-  readonly strength: () => Found<Identification['strength']>;
-  readonly box: () => Found<Omit<Identification['box'], 'spoken'>>;
-  readonly linebackers: () => Found<Identification['linebackers']>;
-  readonly family: () => Found<Identification['family']>;
-  readonly mike: () => Found<Identification['mike']>;
-  readonly sideCall: () => Sides<Found<Identification['sideCall']['left']>>;
-  readonly edge: () => Sides<Found<Identification['edge']['left']>>;
-}
+  private readonly settings: Settings;
+  private readonly overrides: Overrides;
+  private readonly side: Side | null;
+  private known: {
+    strength?: Found<Identification['strength']>; box?: Found<Omit<Identification['box'], 'spoken'>>; linebackers?: Found<Identification['linebackers']>;
+    family?: Found<Identification['family']>; mike?: Found<Identification['mike']>;
+    sideCall?: Sides<Found<Identification['sideCall']['left']>>; edge?: Sides<Found<Identification['edge']['left']>>;
+  } = {};
 
-/** Looks at a front once. Places in feet, field frame; the order in which defenders are listed does not matter. */
-export function observe(formation: Formation, front: Front, options: ObserveOptions = {}): Facts {
-  const settings = options.settings ?? SHIPPED_SETTINGS;
-  const overrides = options.overrides ?? NONE;
-  const side = options.side ?? null;
-  const picture = takePicture(formation, front);
-  const strength = once(() => overrule(findStrength(picture, side, settings), overrides.strength, (value, was) => ({ ...was, side: value })));
-  const box = once(() => overrule(findBox(picture, settings), overrides.box, (ids, was) => ({ ...was, ids, size: ids.length })));
-  const linebackers = once(() => orderLinebackers(picture, box().ids, side ?? strength().side, side !== null));
-  return {
-    picture, strength, box, linebackers,
-    family: once(() => overrule(findFamily(picture, strength().side, linebackers().ids, settings), overrides.family, (name, was) => ({ ...was, name, subNames: [] }))),
-    mike: once(() => overrule(findMike(picture, box().ids, strength().side, settings), overrides.mike, (id, was) => ({ ...was, id }))),
-    sideCall: once(() => {
-      const { left, right } = findSideCalls(picture);
-      return {
-        left: overrule(left, overrides.leftCall, (call, was) => ({ ...was, call })),
-        right: overrule(right, overrides.rightCall, (call, was) => ({ ...was, call })),
-      };
-    }),
-    edge: once(() => {
-      const { left, right } = findEdges(picture, box().ids);
-      return {
-        left: overrule(left, overrides.leftForce, (force, was) => ({ ...was, force })),
-        right: overrule(right, overrides.rightForce, (force, was) => ({ ...was, force })),
-      };
-    }),
-  };
+  constructor(formation: Formation, front: Front, { side, settings, overrides }: ObserveOptions) {
+    this.picture = new Picture(formation, front);
+    this.settings = settings ?? SHIPPED_SETTINGS;
+    this.overrides = overrides ?? NONE;
+    this.side = side ?? null;
+  }
+
+  strength(): Found<Identification['strength']> {
+    return this.known.strength ??= overrule(findStrength(this.picture, this.side, this.settings), this.overrides.strength, (value, was) => ({ ...was, side: value }));
+  }
+
+  box(): Found<Omit<Identification['box'], 'spoken'>> {
+    return this.known.box ??= overrule(findBox(this.picture, this.settings), this.overrides.box, (ids, was) => ({ ...was, ids, size: ids.length }));
+  }
+
+  linebackers(): Found<Identification['linebackers']> {
+    return this.known.linebackers ??= orderLinebackers(this.picture, this.box().ids, this.side ?? this.strength().side, this.side !== null);
+  }
+
+  family(): Found<Identification['family']> {
+    return this.known.family ??= overrule(findFamily(this.picture, this.strength().side, this.linebackers().ids, this.settings), this.overrides.family, (name, was) => ({ ...was, name, subNames: [] }));
+  }
+
+  mike(): Found<Identification['mike']> {
+    return this.known.mike ??= overrule(findMike(this.picture, this.box().ids, this.strength().side, this.settings), this.overrides.mike, (id, was) => ({ ...was, id }));
+  }
+
+  sideCall(): Sides<Found<Identification['sideCall']['left']>> {
+    if (this.known.sideCall) return this.known.sideCall;
+    const { left, right } = findSideCalls(this.picture);
+    return this.known.sideCall = {
+      left: overrule(left, this.overrides.leftCall, (call, was) => ({ ...was, call })),
+      right: overrule(right, this.overrides.rightCall, (call, was) => ({ ...was, call })),
+    };
+  }
+
+  edge(): Sides<Found<Identification['edge']['left']>> {
+    if (this.known.edge) return this.known.edge;
+    const { left, right } = findEdges(this.picture, this.box().ids);
+    return this.known.edge = {
+      left: overrule(left, this.overrides.leftForce, (force, was) => ({ ...was, force })),
+      right: overrule(right, this.overrides.rightForce, (force, was) => ({ ...was, force })),
+    };
+  }
 }
 
 const NONE: Overrides = Object.freeze({});
 
 /** All the line must be told before the snap, each item with the sentence that says why. */
 export const identify = (formation: Formation, front: Front, options: IdentifyOptions = {}): Identification =>
-  describeFacts(observe(formation, front, options), options);
+  describeFacts(new Facts(formation, front, options), options);
 
 /** The facts with their sentences, and the numbers where a scheme is known. */
 export function describeFacts(facts: Facts, options: IdentifyOptions = {}): Identification {

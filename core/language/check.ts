@@ -34,9 +34,12 @@ function checkSheets(tree: SchemeTree): Diagnostic[] {
         if (!canFail(sheet.sentences[always]!)) found.push(warning('scheme.unreachable', late.span, { line: sheet.sentences[always]!.span.line }));
       }
     }
-    for (const [i, sentence] of sheet.sentences.entries()) {
-      const twin = sheet.sentences.slice(0, i).find((s) => s.when && sentence.when && !canFail(s) && same(s.when, sentence.when));
-      if (twin) found.push(warning('scheme.unreachable', sentence.span, { line: twin.span.line }));
+    const asked = new Map<string, number>();
+    for (const sentence of sheet.sentences) {
+      const when = sentence.when && strip(sentence.when);
+      const twin = when ? asked.get(when) : undefined;
+      if (twin !== undefined) found.push(warning('scheme.unreachable', sentence.span, { line: twin }));
+      if (when && !canFail(sentence) && twin === undefined) asked.set(when, sentence.span.line);
       if (namesHim(sentence) && !sentenceFindsHim(sentence)) found.push(error('scheme.him', sentence.span));
     }
     const heads = sheet.heads.filter((h) => !NO_OTHERWISE_NEEDED.has(h.word) && isLineman(h));

@@ -1,7 +1,7 @@
 import type { Span } from '../diagnostics/diagnostic';
 import { WORDS } from '../vocabulary/index';
 import { PHRASE_KINDS, type LeafKind, type PhraseKind, type Saying } from '../vocabulary/word';
-import { ARTICLES, isPhraseKind, KIND_NAMES, LEAVES, LIST_LEAVES, TEMPLATES, type Piece, type Template } from './templates';
+import { ARTICLES, isPhraseKind, KIND_NAMES, LEAVES, LIST_LEAVES, TEMPLATES, templatesAt, type Piece, type Template } from './templates';
 import type { Token } from './tokens';
 import type { Phrase, SlotValue } from './tree';
 
@@ -75,8 +75,7 @@ export class PhraseReader {
     this.memo.set(key, []);
     const found: Reading[] = [];
     const lead = ARTICLES.has(this.words[position] ?? '') ? this.words[position + 1] : this.words[position];
-    for (const template of TEMPLATES[kind]) {
-      if (!this.tracking && template.lead !== null && template.lead !== lead) continue;
+    for (const template of this.tracking ? TEMPLATES[kind] : templatesAt(kind, lead ?? '')) {
       for (const { end, slots } of this.fit(template.pieces, 0, position, {})) {
         if (end > position) found.push(...this.withQualifiers(kind, this.phrase(kind, template, slots, position, end), template.denies, end));
       }

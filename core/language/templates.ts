@@ -48,6 +48,14 @@ export const TEMPLATES: Readonly<Record<PhraseKind, readonly Template[]>> = Obje
   PHRASE_KINDS.map((kind) => [kind, templatesOf(WORDS[kind])]),
 ) as Record<PhraseKind, Template[]>;
 
+/** The templates that can begin with a word: those that lead with it and those that lead with a slot, in registry order. */
+export const templatesAt = (kind: PhraseKind, word: string): readonly Template[] => BY_LEAD[kind].get(word) ?? OPEN[kind];
+
+const OPEN = Object.fromEntries(PHRASE_KINDS.map((kind) => [kind, TEMPLATES[kind].filter((t) => t.lead === null)])) as Record<PhraseKind, Template[]>;
+const BY_LEAD = Object.fromEntries(PHRASE_KINDS.map((kind) => [kind, new Map(
+  [...new Set(TEMPLATES[kind].map((t) => t.lead))].filter((lead) => lead !== null).map((lead) => [lead, TEMPLATES[kind].filter((t) => t.lead === lead || t.lead === null)]),
+)])) as Record<PhraseKind, Map<string, Template[]>>;
+
 /** What an error calls a phrase of this kind. */
 export const KIND_NAMES: Readonly<Record<PhraseKind, string>> = {
   condition: 'a condition', target: 'a defender', qualifier: 'a qualifier', man: 'a man', gap: 'a gap', region: 'a region',

@@ -1,4 +1,4 @@
-import type { Result } from '../diagnostics/diagnostic';
+import { error, type Result } from '../diagnostics/diagnostic';
 import { placeClauses } from '../language/lineups/read-formation';
 import { placeFrontClauses } from '../language/lineups/read-front';
 import { readDocument } from '../language/read';
@@ -6,6 +6,7 @@ import type { LineupTree, SchemeTree } from '../language/tree';
 import type { Formation } from '../model/formation';
 import type { Front } from '../model/front';
 import type { Settings } from '../model/settings';
+import { SpaceSchema, type Space } from '../model/space';
 import { compileScheme, type CompiledScheme } from '../resolve/compile';
 import { LIBRARY } from './embedded';
 
@@ -16,6 +17,21 @@ export const libraryIds = (shelf: Shelf): string[] => Object.keys(LIBRARY[shelf]
 
 /** The shipped text behind an id, or `null`. */
 export const libraryText = (shelf: Shelf, id: string): string | null => (LIBRARY[shelf] as Record<string, string>)[id] ?? null;
+
+const TOP = { line: 1, column: 1, endColumn: 1 };
+
+/** A space of fronts from its JSON text. */
+export function spaceFrom(text: string): Result<Space> {
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch (problem) {
+    return { ok: false, diagnostics: [error('json.syntax', TOP, { problem: (problem as Error).message })] };
+  }
+  const parsed = SpaceSchema.safeParse(value);
+  if (parsed.success) return { ok: true, value: parsed.data, diagnostics: [] };
+  return { ok: false, diagnostics: parsed.error.issues.map((i) => error('json.shape', TOP, { where: i.path.join('.') || 'space', problem: i.message })) };
+}
 
 /** A scheme from its text. */
 export function schemeFrom(text: string): Result<CompiledScheme> {

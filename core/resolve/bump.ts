@@ -1,5 +1,5 @@
 import { lessThan, moreThan } from '../geometry/compare';
-import { HEAD_UP, SHADE } from '../geometry/tolerances';
+import { HEAD_UP, LATERAL_REACH, SHADE } from '../geometry/tolerances';
 import { manBeside } from '../vocabulary/targets/man-beside';
 import { NOBODY, type Scene } from '../vocabulary/scene';
 import type { Settled } from './settle';
@@ -15,11 +15,23 @@ export type Bump = 'over' | 'on';
  */
 export function bumpOver(settled: Settled): void {
   const { scene } = settled;
-  for (const d of scene.first) sendOneOn(settled, d);
-  const nobodyHas = scene.first.filter((d) => !scene.proposals.some((p) => p.target === d || p.all.includes(d)));
+  const blockers = blockersOf(scene);
+  for (const d of scene.first) if (blockers[d]! > 1) sendOneOn(settled, d);
+  const nobodyHas = scene.first.filter((d) => blockers[d] === 0);
+  if (nobodyHas.length === 0) return;
   for (const d of nobodyHas.sort((a, b) => Math.abs(scene.defenders[a]!.x) - Math.abs(scene.defenders[b]!.x) || b - a)) {
     if (!findSomebody(settled, d, new Set(), false)) findSomebody(settled, d, new Set(), true);
   }
+}
+
+/** How many rules reach each defender, those that read or leave him among them. */
+function blockersOf({ defenders, proposals }: Scene): number[] {
+  const count = new Array<number>(defenders.length).fill(0);
+  for (const p of proposals) {
+    if (p.target !== NOBODY) count[p.target]!++;
+    for (const d of p.all) count[d]!++;
+  }
+  return count;
 }
 
 function sendOneOn({ scene, bumped }: Settled, defender: number): void {
@@ -72,18 +84,18 @@ function hasHandFree(scene: Scene, man: number, desperate: boolean): boolean {
   if (!busy) return !p.pulls || desperate;
   if (!p.pulls && scene.proposals.some((other, mate) => mate !== man && other.target === p.target)) return true;
   const { x } = scene.defenders[p.target]!;
-  return desperate && (lessThan(x, scene.men[0]!.x - HEAD_UP) || moreThan(x, scene.men[scene.lineCount - 1]!.x + (p.pulls ? HEAD_UP : SHADE)));
+  return desperate && (lessThan(x, scene.men[0]!.x) || moreThan(x, scene.men[scene.lineCount - 1]!.x + (p.pulls ? HEAD_UP : SHADE)));
 }
 
 function change(scene: Settled['scene'], man: number, target: number, job: string): void {
   scene.proposals[man] = { ...scene.proposals[man]!, target, all: [], partner: NOBODY, other: NOBODY, job, pulls: false, pairs: false, tooFar: false };
 }
 
-/** Whoever in the box nobody has, nearest to a man's nose; a man on the line before a linebacker. -1 for nobody. */
+/** Whoever in the box nobody has within a man's reach, nearest to his nose; a man on the line before a linebacker. -1 for nobody. */
 export function nearestFreeMan(scene: Scene, man: number, free: (defender: number) => boolean): number {
   for (const level of [scene.first, scene.linebackers]) {
     let best = NOBODY;
-    for (const d of level) if (free(d) && (best === NOBODY || away(scene, man, d) < away(scene, man, best))) best = d;
+    for (const d of level) if (free(d) && away(scene, man, d) <= LATERAL_REACH && (best === NOBODY || away(scene, man, d) < away(scene, man, best))) best = d;
     if (best !== NOBODY) return best;
   }
   return NOBODY;

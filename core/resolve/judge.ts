@@ -1,5 +1,6 @@
 import { NOBODY, type Scene } from '../vocabulary/scene';
 import { moreThan } from '../geometry/compare';
+import { LATERAL_REACH } from '../geometry/tolerances';
 import { feet, seconds, YARD, yards } from '../geometry/units';
 import type { Attack } from '../kinematics/attack';
 import { lateness, meetsBall } from '../kinematics/races';
@@ -31,6 +32,8 @@ const SEVERITY: Record<ProblemCode, Problem['severity']> = {
   'free-at-attack': 'broken', 'free-on-line': 'risk', 'two-on-one': 'broken', idle: 'broken', 'partner-cannot-come': 'broken', cycle: 'broken',
   'reach-too-far': 'risk', 'pull-late': 'risk', 'vacated-gap': 'risk', 'free-linebacker': 'risk',
 };
+
+export const isBreaking = (code: ProblemCode): boolean => SEVERITY[code] === 'broken';
 
 class Case {
   readonly scene: Scene;
@@ -107,14 +110,17 @@ function sharedUnasked(judged: Case): void {
   }
 }
 
-/** A man of the line with nobody at all while somebody in the box is free. */
+/** A man of the line with nobody at all while somebody in the box whom he could get to is free. */
 function idleMen(judged: Case): void {
   const { outcome, scene } = judged;
   const idle = outcome.men.filter((m) => m.man < scene.lineCount && m.target === NOBODY && m.next === NOBODY);
   if (idle.length === 0) return;
   const free = [...scene.first, ...scene.linebackers].filter((d) => outcome.defenders[d]!.status === 'free');
   if (free.length === 0) return;
-  for (const { man } of idle) judged.find('idle', [man], free, () => `${judged.man(man)} has nobody to block while ${free.map((d) => judged.foe(d)).join(', ')} is free in the box.`);
+  for (const { man } of idle) {
+    const near = free.filter((d) => !moreThan(Math.abs(scene.defenders[d]!.x - scene.men[man]!.x), LATERAL_REACH));
+    if (near.length) judged.find('idle', [man], near, () => `${judged.man(man)} has nobody to block while ${near.map((d) => judged.foe(d)).join(', ')} is free in the box.`);
+  }
 }
 
 function lostPartners(judged: Case): void {

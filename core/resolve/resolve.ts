@@ -1,5 +1,5 @@
 import { SHADE } from '../geometry/tolerances';
-import { describeFacts, observe, type Facts } from '../identify/identify';
+import { describeFacts, Facts } from '../identify/identify';
 import { attackOf, type Attack } from '../kinematics/attack';
 import { BALL_AT_LINE } from '../kinematics/speeds';
 import { lineOf, type Formation } from '../model/formation';
@@ -62,7 +62,7 @@ export function prepareCall(scheme: CompiledScheme, formation: Formation, call: 
 
 /** The fast half of `resolve`: what proof over thousands of fronts runs. */
 export function workOut({ scheme, formation, call, settings, tags, attack }: Prepared, front: Front): Worked {
-  const facts = observe(formation, front, { side: call.side, settings, overrides: call.overrides });
+  const facts = new Facts(formation, front, { side: call.side, settings, overrides: call.overrides });
   const outcome = settleOutcome(settleFirstLevel(scheme, setScene(scheme, formation, call.side, tags, facts)));
   return { facts, outcome, judgement: judge(scheme, outcome, attack, settings) };
 }

@@ -47,6 +47,8 @@ export const ENGLISH = {
   'scheme.tag-unused': 'the tag "{tag}" changes nothing: no sentence asks for it',
   'scheme.seat-unused': 'the seat "{seat}" has no rules',
   'scheme.look-unused': 'the look "{look}" is never asked for',
+  'json.syntax': 'this is not JSON: {problem}',
+  'json.shape': '{where}: {problem}',
   'resolve.cycle': 'these sentences chase each other and never settle: {sentences}',
   'resolve.tag-unknown': '{scheme} has no tag "{tag}"; it has {known}',
   'resolve.fallback': 'none of {man}’s sentences can stand on this front; he takes the nearest man',

@@ -1,0 +1,43 @@
+import { describe, expect, it } from 'vitest';
+import { sayFront } from '../language/lineups/print-lineup';
+import { formationFrom, frontFrom, libraryIds, libraryText } from '../library/library';
+import { shippedScheme } from '../library/resolve-call';
+import type { Formation } from '../model/formation';
+import { SIDES } from '../model/side';
+import { prepareCall } from '../resolve/resolve';
+import { openSpace, spaceAround, type OpenSpace } from './space';
+import { planFor, stress } from './stress';
+
+/** Fronts tried around each shipped front, for every scheme, formation and side. */
+const AROUND = 8;
+
+function need<T>(result: { ok: true; value: T } | { ok: false; diagnostics: unknown }): T {
+  if (!result.ok) throw new Error(JSON.stringify(result.diagnostics));
+  return result.value;
+}
+
+const lineups: { formation: Formation; spaces: OpenSpace[] }[] = libraryIds('formations').map((id) => {
+  const formation = need(formationFrom(libraryText('formations', id)!));
+  return { formation, spaces: libraryIds('fronts').map((front) => need(openSpace(spaceAround(need(frontFrom(libraryText('fronts', front)!, formation))), formation))) };
+});
+
+describe.each(libraryIds('schemes'))('%s', (id) => {
+  it('leaves no hole on any shipped front and its jitters', () => {
+    const scheme = need(shippedScheme(id));
+    const found: string[] = [];
+    let tried = 0;
+    for (const { formation, spaces } of lineups) {
+      for (const side of SIDES) {
+        const prepared = prepareCall(scheme, formation, { side });
+        for (const space of spaces) {
+          const tally = stress(prepared, space, planFor(space, AROUND, 7));
+          tried += tally.fronts;
+          if (tally.holes === 0) continue;
+          for (const c of tally.causes.filter((x) => x.holes > 0)) found.push(`${formation.id} ${side} ${space.space.name}: ${c.smallest.message} (${sayFront(space.frontAt(c.smallest.choice)!, formation)})`);
+        }
+      }
+    }
+    expect(found).toEqual([]);
+    expect(tried).toBeGreaterThan(lineups.length * libraryIds('fronts').length * 2 * 5);
+  });
+});

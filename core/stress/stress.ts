@@ -1,0 +1,117 @@
+import type { Problem, ProblemCode } from '../model/resolution';
+import type { Front } from '../model/front';
+import { explainFault, isBreaking, type Fault } from '../resolve/judge';
+import { workOut, type Prepared, type Worked } from '../resolve/resolve';
+import { holesOf } from './holes';
+import { choiceAt, choiceDrawn, weightOf, type Choice, type OpenSpace } from './space';
+
+/** Which fronts of a space to try: all of them by number, or samples drawn from a seed. `from` and `to` share the work out. */
+export interface StressPlan {
+  readonly kind: 'all' | 'sample';
+  readonly seed: number;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** One way in which the rules fail, with how often and the plainest front that shows it. */
+export interface Cause {
+  readonly key: string;
+  readonly code: ProblemCode;
+  readonly severity: Problem['severity'];
+  /** Blockers and defenders involved, by name. */
+  readonly who: readonly string[];
+  readonly count: number;
+  /** On how many of them it is a hole of the rules themselves. */
+  readonly holes: number;
+  readonly smallest: { readonly weight: number; readonly choice: Choice; readonly message: string; readonly lines: readonly number[] };
+}
+
+/** What was found so far; tallies of parts add up to the tally of the whole. */
+export interface Tally {
+  readonly fronts: number;
+  /** Choices that are no front: two men on one spot. */
+  readonly skipped: number;
+  readonly sound: number;
+  readonly atRisk: number;
+  readonly broken: number;
+  /** Fronts on which the rules themselves have a hole, whoever plays. */
+  readonly holes: number;
+  readonly causes: readonly Cause[];
+}
+
+export const NO_TALLY: Tally = Object.freeze({ fronts: 0, skipped: 0, sound: 0, atRisk: 0, broken: 0, holes: 0, causes: [] });
+
+/** Every front of a small space, samples of a large one. */
+export const planFor = (space: OpenSpace, limit: number, seed: number): StressPlan =>
+  (space.size <= limit ? { kind: 'all', seed, from: 0, to: space.size } : { kind: 'sample', seed, from: 0, to: limit });
+
+/** Cuts a plan into equal parts. */
+export function sharePlan(plan: StressPlan, parts: number): StressPlan[] {
+  const step = Math.ceil((plan.to - plan.from) / parts);
+  return Array.from({ length: parts }, (_, i) => ({ ...plan, from: Math.min(plan.to, plan.from + i * step), to: Math.min(plan.to, plan.from + (i + 1) * step) }))
+    .filter((p) => p.to > p.from);
+}
+
+/** Works a call out against every front of a plan. Pure: the same plan gives the same tally. */
+export function stress(prepared: Prepared, space: OpenSpace, plan: StressPlan): Tally {
+  const causes = new Map<string, { -readonly [K in keyof Cause]: Cause[K] }>();
+  const count = { fronts: 0, skipped: 0, sound: 0, atRisk: 0, broken: 0, holes: 0 };
+  for (let i = plan.from; i < plan.to; i++) {
+    const choice = plan.kind === 'all' ? choiceAt(space.radix, i) : choiceDrawn(space.radix, plan.seed, i);
+    const front = space.frontAt(choice);
+    if (!front) {
+      count.skipped++;
+      continue;
+    }
+    count.fronts++;
+    const worked = workOut(prepared, front);
+    count[worked.judgement.verdict === 'at risk' ? 'atRisk' : worked.judgement.verdict]++;
+    if (worked.judgement.faults.length === 0) continue;
+    const holes = holesOf(worked);
+    if (holes.length) count.holes++;
+    for (const fault of worked.judgement.faults) note(causes, worked, fault, holes.includes(fault), choice, front);
+  }
+  return { ...count, causes: ranked([...causes.values()]) };
+}
+
+function note(causes: Map<string, { -readonly [K in keyof Cause]: Cause[K] }>, worked: Worked, fault: Fault, hole: boolean, choice: Choice, front: Front): void {
+  const { scene } = worked.outcome.settled;
+  let key: string = fault.code;
+  for (const m of fault.men) key += ` ${scene.men[m]!.id}`;
+  for (const d of fault.defenders) key += ` ${scene.defenders[d]!.id}`;
+  const known = causes.get(key);
+  const weight = weightOf(choice, front.defenders.length);
+  if (known && known.smallest.weight <= weight) {
+    known.count++;
+    if (hole) known.holes++;
+    return;
+  }
+  const { who, message, lines } = explainFault(worked.outcome, fault);
+  const smallest = { weight, choice, message, lines };
+  const holes = (known?.holes ?? 0) + Number(hole);
+  if (known) Object.assign(known, { count: known.count + 1, holes, smallest });
+  else causes.set(key, { key, code: fault.code, severity: isBreaking(fault.code) ? 'broken' : 'risk', who, count: 1, holes, smallest });
+}
+
+/** Breaking causes first, then the more frequent. */
+const ranked = (causes: readonly Cause[]): Cause[] => [...causes].sort((a, b) =>
+  Number(b.severity === 'broken') - Number(a.severity === 'broken') || b.count - a.count || (a.key < b.key ? -1 : 1));
+
+export function addTallies(a: Tally, b: Tally): Tally {
+  const causes = new Map(a.causes.map((c) => [c.key, c]));
+  for (const c of b.causes) {
+    const other = causes.get(c.key);
+    causes.set(c.key, other ? { ...c, count: c.count + other.count, holes: c.holes + other.holes, smallest: smaller(c, other).smallest } : c);
+  }
+  return {
+    fronts: a.fronts + b.fronts, skipped: a.skipped + b.skipped, sound: a.sound + b.sound, atRisk: a.atRisk + b.atRisk, broken: a.broken + b.broken,
+    holes: a.holes + b.holes, causes: ranked([...causes.values()]),
+  };
+}
+
+/** Ties go to the lower choice, so that the sum does not depend on who counted what. */
+function smaller(a: Cause, b: Cause): Cause {
+  if (a.smallest.weight !== b.smallest.weight) return a.smallest.weight < b.smallest.weight ? a : b;
+  const at = a.smallest.choice.findIndex((c, i) => c !== b.smallest.choice[i]);
+  return at < 0 || a.smallest.choice[at]! < b.smallest.choice[at]! ? a : b;
+}
