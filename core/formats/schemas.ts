@@ -1,0 +1,21 @@
+import * as z from 'zod';
+import { FormationSchema } from '../model/formation';
+import { FrontSchema } from '../model/front';
+import { GradeSchema } from '../model/grade';
+import { IdentificationSchema } from '../model/identification';
+import { NamingSchema } from '../model/naming';
+import { ResolutionSchema } from '../model/resolution';
+import { SettingsSchema } from '../model/settings';
+import { CallSchema } from '../model/snap';
+import { SpaceSchema } from '../model/space';
+import { GoldenCaseSchema } from './golden/golden';
+
+/** Every published format by the name of its file. */
+export const PUBLISHED = {
+  formation: FormationSchema, front: FrontSchema, identification: IdentificationSchema, resolution: ResolutionSchema, settings: SettingsSchema, call: CallSchema,
+  space: SpaceSchema, naming: NamingSchema, grade: GradeSchema, 'golden-case': GoldenCaseSchema,
+} as const satisfies Record<string, z.ZodType>;
+
+/** The JSON Schema of a published format, as text. */
+export const schemaText = (name: keyof typeof PUBLISHED): string =>
+  `${JSON.stringify({ title: name, ...z.toJSONSchema(PUBLISHED[name], { io: 'input', unrepresentable: 'any' }) }, null, 1)}\n`;
