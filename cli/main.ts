@@ -9,12 +9,13 @@ import { printTree } from '../core/language/print';
 import { readTree } from '../core/language/read';
 import { sayFront } from '../core/language/lineups/print-lineup';
 import { libraryIds, type Shelf } from '../core/library/library';
+import { openJob, type StressJob } from '../core/library/stress-job';
 import type { CompiledScheme } from '../core/resolve/compile';
 import { planFor } from '../core/stress/stress';
 import { resolve } from '../core/resolve/resolve';
 import { BLOCKS, CONDITIONS, TARGETS } from '../core/vocabulary/index';
-import { formationText, loadFormation, loadFront, loadScheme, loadSettings, loadSide, loadSpaceText, readFile, schemeText, Usage, WrongMaterial } from './material';
-import { isStressThread, openJob, runStressThread, showTally, stressOnThreads, type StressJob } from './stress';
+import { formationText, loadFormation, loadFront, loadScheme, loadSettings, loadSide, loadSpaceText, need, readFile, schemeText, Usage, WrongMaterial } from './material';
+import { isStressThread, runStressThread, showTally, stressOnThreads } from './stress';
 import { showIdentification, showResolution } from './show';
 
 const DEFAULT_FORMATION = 'five-man';
@@ -78,7 +79,7 @@ program.command('stress').description('a scheme against every front of a space: 
       scheme: schemeText(o.scheme!), formation: formationText(word), space: loadSpaceText(o.space!, formation, settings),
       side: loadSide(o.side!), tags: o.tag ?? [], without: o.without ?? [], settings,
     };
-    const { space, prepared } = openJob(job);
+    const { space, prepared } = need(openJob(job), o.scheme!);
     checkTags(prepared.scheme, o);
     const plan = planFor(space, wholeNumber(o.limit!, '--limit'), wholeNumber(o.seed!, '--seed'));
     const tally = await stressOnThreads(job, plan, (done) => { if (process.stderr.isTTY) process.stderr.write(`\r${done.toLocaleString('en')} of ${(plan.to - plan.from).toLocaleString('en')} fronts`); });

@@ -1,39 +1,13 @@
 import { availableParallelism } from 'node:os';
 import { isMainThread, parentPort, Worker, workerData } from 'node:worker_threads';
-import { formationFrom, schemeFrom, spaceFrom } from '../core/library/library';
-import { readFormation } from '../core/language/lineups/read-formation';
-import type { Settings } from '../core/model/settings';
-import type { Side } from '../core/model/side';
-import { prepareCall } from '../core/resolve/resolve';
-import { openSpace } from '../core/stress/space';
+import { openJob, STRESS_CHUNK, type StressJob } from '../core/library/stress-job';
 import { addTallies, NO_TALLY, sharePlan, stress, type StressPlan, type Tally } from '../core/stress/stress';
 import { need } from './material';
-
-/** What a thread needs: texts, so that nothing but plain data crosses. */
-export interface StressJob {
-  readonly scheme: string;
-  readonly formation: { readonly text: string; readonly inline: boolean };
-  readonly space: string;
-  readonly side: Side;
-  readonly tags: readonly string[];
-  readonly without: readonly string[];
-  readonly settings: Settings;
-}
-
-/** Fronts a thread works out before it says how far it is. */
-const CHUNK = 5_000;
-
-export function openJob(job: StressJob) {
-  const formation = need(job.formation.inline ? readFormation(job.formation.text) : formationFrom(job.formation.text), 'formation');
-  const scheme = need(schemeFrom(job.scheme), 'scheme');
-  const space = need(openSpace(need(spaceFrom(job.space), 'space'), formation, job.settings), 'space');
-  return { space, prepared: prepareCall(scheme, formation, { side: job.side, tags: job.tags, without: job.without, settings: job.settings }) };
-}
 
 /** Runs a plan on every core; `told` hears after every chunk how many fronts are done. */
 export async function stressOnThreads(job: StressJob, plan: StressPlan, told: (done: number) => void): Promise<Tally> {
   let done = 0;
-  const parts = sharePlan(plan, Math.min(availableParallelism(), Math.ceil((plan.to - plan.from) / CHUNK)));
+  const parts = sharePlan(plan, Math.min(availableParallelism(), Math.ceil((plan.to - plan.from) / STRESS_CHUNK)));
   const tallies = await Promise.all(parts.map((part) => new Promise<Tally>((answer, fail) => {
     const worker = new Worker(__filename, { workerData: { job, part } });
     worker.on('message', (message: { done: number } | { tally: Tally }) => {
@@ -48,10 +22,10 @@ export async function stressOnThreads(job: StressJob, plan: StressPlan, told: (d
 /** The other half: what a thread does. */
 export function runStressThread(): void {
   const { job, part } = workerData as { job: StressJob; part: StressPlan };
-  const { space, prepared } = openJob(job);
+  const { space, prepared } = need(openJob(job), 'job');
   let tally = NO_TALLY;
-  for (let from = part.from; from < part.to; from += CHUNK) {
-    const to = Math.min(part.to, from + CHUNK);
+  for (let from = part.from; from < part.to; from += STRESS_CHUNK) {
+    const to = Math.min(part.to, from + STRESS_CHUNK);
     tally = addTallies(tally, stress(prepared, space, { ...part, from, to }));
     parentPort!.postMessage({ done: to - from });
   }

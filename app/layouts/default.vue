@@ -6,10 +6,19 @@ const session = useSession();
 const theme = useTheme();
 
 const places = [
+  { to: '/rules', name: 'Rules', staff: true },
+  { to: '/fronts', name: 'Fronts', staff: true },
+  { to: '/matrix', name: 'Matrix', staff: true },
   { to: '/walkthrough', name: 'Walkthrough', staff: false },
   { to: '/film', name: 'Film', staff: true },
   { to: '/book', name: 'Book', staff: false },
 ];
+
+/** Another program has other texts, people and film: everything is loaded anew. */
+async function changeTo(id: number): Promise<void> {
+  await session.changeProgram(id);
+  window.location.reload();
+}
 
 async function leave(): Promise<void> {
   await session.logOut();
@@ -29,7 +38,7 @@ async function leave(): Promise<void> {
       </ul>
       <div class="foot">
         <p v-if="session.member">{{ session.member.programName }}<br><span class="soft">{{ session.member.userName }}</span></p>
-        <select v-if="session.programs.length > 1" aria-label="Program" :value="session.member?.programId" @change="session.changeProgram(Number(($event.target as HTMLSelectElement).value))">
+        <select v-if="session.programs.length > 1" aria-label="Program" :value="session.member?.programId" @change="changeTo(Number(($event.target as HTMLSelectElement).value))">
           <option v-for="p in session.programs" :key="p.id" :value="p.id">{{ p.name }}</option>
         </select>
         <button class="plain" type="button" @click="theme = theme === 'paper' ? 'board' : 'paper'">{{ theme === 'paper' ? 'Dark board' : 'Light paper' }}</button>

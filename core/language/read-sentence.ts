@@ -22,6 +22,20 @@ export const readList = (
   line: SourceLine, from: number, kind: 'man' | 'group', separator: string, names: Names, diagnostics: Diagnostic[],
 ): Phrase[] | null => readLine(line, from, names, diagnostics, (reader) => new SentenceReader(reader, from).list(kind, separator));
 
+/** Words that could come next after the tokens of an unfinished line. */
+export function expectedAfter(line: Pick<SourceLine, 'tokens'>, as: 'sentence' | 'group', names: Names): string[] {
+  const reader = new PhraseReader([...line.tokens], names, true);
+  try {
+    const sentence = new SentenceReader(reader);
+    if (as === 'sentence') sentence.sentence({ comments: [], trailing: null });
+    else sentence.list('group', ',');
+  } catch (problem) {
+    if (!(problem instanceof Stuck)) throw problem;
+  }
+  if (reader.furthest < line.tokens.length) return [];
+  return [...reader.expected].filter((word) => !/^(a|an|what) /.test(word));
+}
+
 function readLine<T>(line: SourceLine, from: number, names: Names, diagnostics: Diagnostic[], read: (reader: PhraseReader) => T): T | null {
   try {
     return read(new PhraseReader(line.tokens, names, false));
@@ -85,7 +99,7 @@ class SentenceReader {
     }
   }
 
-  sentence(line: SourceLine): Sentence {
+  sentence(line: Pick<SourceLine, 'comments' | 'trailing'>): Sentence {
     let when: Condition | null = null;
     if (this.accept('when')) when = this.or(0);
     else if (!this.accept('otherwise') && !this.accept('always')) throw new Stuck();

@@ -6,8 +6,8 @@ import { readCondition, readList, readSentence } from './read-sentence';
 import { endOf, readTokens, type SourceLine, type SourceText } from './tokens';
 import type { BoxLine, Clause, HeadLine, LineupTree, LookLine, Remarks, SchemeTree, SeatLine, Sheet, TagLine, Tree } from './tree';
 
-const HEAD_KEYS = Object.keys(SchemeHeadSchema.shape) as (keyof SchemeHead)[];
-const HEAD_VALUES: Partial<Record<keyof SchemeHead, readonly string[]>> = { entry: ENTRIES, track: TRACKS, tempo: TEMPOS, cover: COVER_NAMES, bump: BUMPS };
+export const HEAD_KEYS = Object.keys(SchemeHeadSchema.shape) as (keyof SchemeHead)[];
+export const HEAD_VALUES: Partial<Record<keyof SchemeHead, readonly string[]>> = { entry: ENTRIES, track: TRACKS, tempo: TEMPOS, cover: COVER_NAMES, bump: BUMPS };
 
 export interface ReadTree<T extends Tree = Tree> {
   /** What could be read; `null` only when not even the header could. */
@@ -93,7 +93,7 @@ function pushIf<T>(list: T[], item: T | null): void {
 }
 
 /** Names are collected first, so that a sentence may use what a later line declares. */
-function declaredNames(lines: SourceText['lines']): Names {
+export function declaredNames(lines: SourceText['lines']): Names {
   const of = (keyword: string): Set<string> => new Set(lines
     .filter((l) => !l.indented && l.tokens[0]?.text === keyword && l.tokens[1]?.kind === 'word').map((l) => l.tokens[1]!.text));
   return { tag: of('tag'), look: of('look'), seat: of('seat') };

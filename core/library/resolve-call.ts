@@ -8,23 +8,13 @@ import type { Settings } from '../model/settings';
 import type { Call } from '../model/snap';
 import type { CompiledScheme } from '../resolve/compile';
 import { resolve } from '../resolve/resolve';
-import { libraryIds, libraryText, schemeFrom } from './library';
+import type { CallWords } from '../vocabulary/call-words';
+import { SHIPPED_PLAYBOOK, type Playbook } from './playbook';
 
 const TOP = { line: 1, column: 1, endColumn: 1 };
-const compiled = new Map<string, CompiledScheme>();
 
 /** A shipped scheme, compiled once: compiled schemes hold no state. */
-export function shippedScheme(id: string): Result<CompiledScheme> {
-  const known = compiled.get(id);
-  if (known) return { ok: true, value: known, diagnostics: [] };
-  const text = libraryText('schemes', id);
-  if (text === null) {
-    return { ok: false, diagnostics: [error('text.expected', TOP, { expected: `a scheme (${libraryIds('schemes').join(', ')})`, found: `"${id}"` })] };
-  }
-  const read = schemeFrom(text);
-  if (read.ok) compiled.set(id, read.value);
-  return read;
-}
+export const shippedScheme = (id: string): Result<CompiledScheme> => SHIPPED_PLAYBOOK.scheme(id);
 
 export interface WorkedCall {
   readonly scheme: CompiledScheme;
@@ -33,9 +23,16 @@ export interface WorkedCall {
   readonly resolution: Resolution;
 }
 
+/** How a program works calls out: its own texts, its limits and its words. */
+export interface Ways {
+  readonly playbook: Playbook;
+  readonly settings?: Settings;
+  readonly words?: CallWords;
+}
+
 /** Works out a call whose formation and front are inline texts. */
-export function workCall(call: Call, settings?: Settings): Result<WorkedCall> {
-  const scheme = shippedScheme(call.scheme);
+export function workCall(call: Call, { playbook, settings, words }: Ways = { playbook: SHIPPED_PLAYBOOK }): Result<WorkedCall> {
+  const scheme = playbook.scheme(call.scheme);
   if (!scheme.ok) return scheme;
   const unknown = call.tags.find((t) => !scheme.value.tags.some((known) => known.name === t));
   if (unknown !== undefined) {
@@ -47,12 +44,12 @@ export function workCall(call: Call, settings?: Settings): Result<WorkedCall> {
   const front = readFront(call.front, formation.value, 'called', call.frontName, settings);
   if (!front.ok) return front;
   const { value } = formation;
-  const resolution = resolve(scheme.value, value, front.value, { side: call.side, tags: call.tags, settings, overrides: call.overrides });
+  const resolution = resolve(scheme.value, value, front.value, { side: call.side, tags: call.tags, settings, words, overrides: call.overrides });
   return { ok: true, value: { scheme: scheme.value, formation: value, front: front.value, resolution }, diagnostics: [] };
 }
 
 /** As `workCall`, the resolution alone. */
-export function resolveCall(call: Call, settings?: Settings): Result<Resolution> {
-  const worked = workCall(call, settings);
+export function resolveCall(call: Call, ways?: Ways): Result<Resolution> {
+  const worked = workCall(call, ways);
   return worked.ok ? { ...worked, value: worked.value.resolution } : worked;
 }

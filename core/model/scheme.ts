@@ -20,6 +20,8 @@ export const SchemeHeadSchema = z.object({
   tempo: z.enum(TEMPOS),
   cover: z.enum(COVER_NAMES),
   bump: z.enum(BUMPS),
+  /** The formation it is usually called from, by id. */
+  from: z.string().regex(/^[a-z0-9-]+$/).nullable(),
   note: z.string().nullable(),
 });
 export type SchemeHead = z.infer<typeof SchemeHeadSchema>;

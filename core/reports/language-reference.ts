@@ -34,7 +34,7 @@ export function languageReference(): string {
     '  otherwise: release inside to L2', '```', '',
     'Conditions combine with `and`, `or`, `not` and brackets. A condition that finds a defender names him: `him` is the first one named. After a block, `, then` says where he goes next, `, else` what he does when its linebacker is not to be had, and `; if ...: ...` what he does when the picture moves. `#` starts a comment.', '',
     '## The head', '', '| line | values |', '| --- | --- |', '| `family` | any words |', '| `school` | any words (may be left out) |', `| \`entry\` | ${words(ENTRIES)} |`, `| \`track\` | ${words(TRACKS)} |`, `| \`tempo\` | ${words(TEMPOS)} |`,
-    `| \`cover\` | what "covered" means: ${words(COVER_NAMES)} |`, `| \`bump\` | ${words(BUMPS)}: with the second, nobody helps or climbs past a man on the line whom no rule reaches, and two men never take one man unasked |`, '| `note` | any words |', '',
+    `| \`cover\` | what "covered" means: ${words(COVER_NAMES)} |`, `| \`bump\` | ${words(BUMPS)}: with the second, nobody helps or climbs past a man on the line whom no rule reaches, and two men never take one man unasked |`, '| `from` | the formation it is usually called from, by its id (may be left out) |', '| `note` | any words |', '',
     '## What a scheme declares', '', '| line | meaning |', '| --- | --- |', '| `tag NAME [on] "what it does"` | a tag of the call; `on`: unless told otherwise |', '| `seat NAME = man or man` | a job for the first of these in the formation |', '| `look NAME: condition` | a picture with a name |',
     '| `box one more when condition` | the next defender outside on the play side counts into the box |', '',
     ...PHRASE_KINDS.flatMap(section),

@@ -44,7 +44,7 @@ export interface CompiledScheme {
 }
 
 const UNSAID: SchemeHead = {
-  family: 'run', school: null, entry: 'playside A gap', track: 'gap', tempo: 'power', cover: 'shoulders', bump: 'nobody', note: null,
+  family: 'run', school: null, entry: 'playside A gap', track: 'gap', tempo: 'power', cover: 'shoulders', bump: 'nobody', from: null, note: null,
 };
 
 /** The head of a scheme; what a text leaves out (a checker's error) falls back so that a draft can still be drawn. */

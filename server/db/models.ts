@@ -13,7 +13,7 @@ export class UserRow extends Model<InferAttributes<UserRow>, InferCreationAttrib
 export class ProgramRow extends Model<InferAttributes<ProgramRow>, InferCreationAttributes<ProgramRow>> {
   declare id: CreationOptional<number>;
   declare name: string;
-  declare body: CreationOptional<unknown>;
+  declare body: CreationOptional<Record<string, unknown>>;
 }
 
 export class MembershipRow extends Model<InferAttributes<MembershipRow>, InferCreationAttributes<MembershipRow>> {
@@ -85,6 +85,28 @@ export class GradeChangeRow extends Model<InferAttributes<GradeChangeRow>, Infer
   declare createdAt: CreationOptional<Date>;
 }
 
+/** A text of the program's own on one of its shelves; what it says is in its versions. */
+export class DocumentRow extends Model<InferAttributes<DocumentRow>, InferCreationAttributes<DocumentRow>> {
+  declare id: CreationOptional<number>;
+  declare programId: number;
+  declare shelf: string;
+  declare slug: string;
+  declare opponent: CreationOptional<string | null>;
+  declare retired: CreationOptional<boolean>;
+}
+
+/** One saved state of a document, kept for good. A draft does not count until somebody releases its text. */
+export class DocumentVersionRow extends Model<InferAttributes<DocumentVersionRow>, InferCreationAttributes<DocumentVersionRow>> {
+  declare id: CreationOptional<number>;
+  declare programId: number;
+  declare documentId: number;
+  declare number: number;
+  declare text: string;
+  declare draft: boolean;
+  declare userId: number;
+  declare createdAt: CreationOptional<Date>;
+}
+
 const id = { type: DataTypes.INTEGER, autoIncrement: true, primaryKey: true } as const;
 const owned = { id, programId: { type: DataTypes.INTEGER, allowNull: false } } as const;
 const int = DataTypes.INTEGER;
@@ -105,6 +127,10 @@ export function defineModels(sequelize: Sequelize): void {
   define(SnapRow, 'snaps', { ...owned, gameId: int, number: int, body } as ModelAttributes<SnapRow>);
   define(ClipRow, 'clips', { ...owned, snapId: int, angle: text, file: text, body } as ModelAttributes<ClipRow>);
   define(GradeRow, 'grades', { ...owned, snapId: int, blocker: text, playerId: int, body } as ModelAttributes<GradeRow>);
+  define(DocumentRow, 'documents', { ...owned, shelf: text, slug: text, opponent: text, retired: { type: DataTypes.BOOLEAN, defaultValue: false } } as ModelAttributes<DocumentRow>);
+  define(DocumentVersionRow, 'document_versions', {
+    ...owned, documentId: int, number: int, text, draft: DataTypes.BOOLEAN, userId: int, createdAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
+  } as ModelAttributes<DocumentVersionRow>);
   define(GradeChangeRow, 'grade_changes', {
     ...owned, snapId: int, blocker: text, userId: int, before: body, after: body, createdAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
   } as ModelAttributes<GradeChangeRow>);

@@ -1,27 +1,18 @@
-import { createError } from 'h3';
 import { GradeRow } from '../db/models';
 import { database } from '../db/database';
 import { snapBody } from '../db/mappers';
 import type { Member } from '../session/member';
 import type { Call } from '#core/model/snap';
 import type { Resolution } from '#core/model/resolution';
-import { resolveCall } from '#core/library/resolve-call';
-import { wordDiagnostic } from '#core/diagnostics/wording';
 import { ownSnap } from './film';
-
-/** Works a call out, or 400 with what is wrong with it. */
-export function workOut(call: Call): Resolution {
-  const result = resolveCall(call);
-  if (result.ok) return result.value;
-  throw createError({ statusCode: 400, message: `${result.diagnostics.map(wordDiagnostic).join('; ')}. Nothing was changed.` });
-}
+import { waysOf, workOut } from './work-out';
 
 /**
  * Changes what was called on a snap. Grades were given against the old call, so when there are any the change is refused with the
  * men whose assignment would differ, until the grader says `confirmed`.
  */
 export async function changeCall(member: Member, snapId: number, call: Call, confirmed: boolean): Promise<{ affected: string[]; changed: boolean }> {
-  const resolution = workOut(call);
+  const resolution = workOut(call, await waysOf(member));
   const sequelize = await database();
   return sequelize.transaction(async (transaction) => {
     const row = await ownSnap(member, snapId);

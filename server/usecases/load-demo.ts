@@ -3,7 +3,7 @@ import { database } from '../db/database';
 import { hashPassword } from '../session/passwords';
 import { DEMO_ACCOUNTS, DEMO_GRADES, DEMO_PROGRAM, DEMO_ROSTER, DEMO_SNAPS, demoClip, demoClipFile } from '#demo/scenario';
 import { ANGLES } from '#core/model/snap';
-import { workOut } from './change-call';
+import { workOut } from './work-out';
 
 /**
  * Puts the made-up program into an empty database: accounts, roster, one game with its film, half of it graded. Does nothing when

@@ -2,7 +2,7 @@ import { Sequelize } from 'sequelize';
 import pg from 'pg';
 import { closeDatabase, openDatabase } from '../../server/db/database';
 import { GameRow, MembershipRow, PlayerRow, ProgramRow, SeasonRow, SnapRow, UserRow } from '../../server/db/models';
-import { workOut } from '../../server/usecases/change-call';
+import { workOut } from '../../server/usecases/work-out';
 import type { Member, Role } from '../../server/session/member';
 import type { Call } from '#core/model/snap';
 

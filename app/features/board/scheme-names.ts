@@ -1,7 +1,4 @@
-import { readTree } from '#core/language/read';
-import { libraryIds, libraryText } from '#core/library/library';
+import { usePlaybook } from '~/features/playbook/store';
 
-const names = new Map(libraryIds('schemes').map((id) => [id, readTree(libraryText('schemes', id)!).tree?.name ?? id]));
-
-/** What a scheme is called; its id when it no longer ships. */
-export const schemeName = (id: string): string => names.get(id) ?? id;
+/** What a scheme is called; its id when the playbook has it no more. */
+export const schemeName = (id: string): string => usePlaybook().book.name('schemes', id);

@@ -1,12 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { libraryIds, libraryText } from '#core/library/library';
-import { readTree } from '#core/language/read';
-import type { LineupTree } from '#core/language/tree';
 import { releaseFocus } from '~/features/hands/in-field';
 import type { Side } from '#core/model/side';
 import type { Call } from '#core/model/snap';
 import { schemeName } from '~/features/board/scheme-names';
+import { usePlaybook } from '~/features/playbook/store';
 import { useFilm } from './store';
 
 const film = useFilm();
@@ -15,13 +13,10 @@ const pending = ref<{ call: Call; affected: string[] } | null>(null);
 const call = computed(() => pending.value?.call ?? film.snap!.call);
 const situation = computed(() => film.snap!.situation);
 
-const plays = libraryIds('schemes').map((id) => ({ id, name: schemeName(id).toLowerCase() }));
+const playbook = usePlaybook();
 const sides = [{ id: 'left', name: 'left' }, { id: 'right', name: 'right' }];
-const shipped = libraryIds('fronts').map((id) => {
-  const tree = readTree(libraryText('fronts', id)!).tree as LineupTree;
-  return { name: tree.name, text: tree.clauses.map((c) => c.text).join('; ') };
-});
-const fronts = computed(() => (shipped.some((f) => f.text === call.value.front) ? shipped : [{ name: call.value.frontName, text: call.value.front }, ...shipped.filter((f) => f.name !== call.value.frontName)]));
+const shipped = computed(() => playbook.fronts.map(({ id, name }) => ({ name, text: playbook.book.clauses('fronts', id) })));
+const fronts = computed(() => (shipped.value.some((f) => f.text === call.value.front) ? shipped.value : [{ name: call.value.frontName, text: call.value.front }, ...shipped.value.filter((f) => f.name !== call.value.frontName)]));
 
 const ORDINAL = ['', '1st', '2nd', '3rd', '4th'];
 const signed = (n: number): string => (n > 0 ? `+${n}` : n < 0 ? `−${-n}` : '0');
@@ -45,7 +40,7 @@ async function confirm(): Promise<void> {
       <span>Snap {{ film.snap!.number }}:</span>
       <template v-if="film.readOnly"><b>{{ schemeName(call.scheme).toLowerCase() }} {{ call.side }}</b> against <b>{{ call.frontName.toLowerCase() }}</b></template>
       <template v-else>
-        <Select class="word" :model-value="call.scheme" :options="plays" option-label="name" option-value="id" aria-label="Play" filter @hide="releaseFocus" @update:model-value="set({ scheme: $event as string, tags: [] })" />
+        <Select class="word" :model-value="call.scheme" :options="playbook.plays" option-label="name" option-value="id" option-group-label="family" option-group-children="items" aria-label="Play" filter @hide="releaseFocus" @update:model-value="set({ scheme: $event as string, tags: [] })" />
         <Select class="word" :model-value="call.side" :options="sides" option-label="name" option-value="id" aria-label="Side" @hide="releaseFocus" @update:model-value="set({ side: $event as Side })" />
         <span>against</span>
         <Select class="word" :model-value="call.front" :options="fronts" option-label="name" option-value="text" aria-label="Front" filter @hide="releaseFocus" @update:model-value="set({ front: $event as string, frontName: fronts.find((f) => f.text === $event)!.name })" />

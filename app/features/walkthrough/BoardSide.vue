@@ -2,9 +2,17 @@
 import { computed } from 'vue';
 import type { Resolution } from '#core/model/resolution';
 import { upperFirst } from '~/features/board/words';
+import { usePlaybook } from '~/features/playbook/store';
+import MendList from './MendList.vue';
+import OverruleRow from './OverruleRow.vue';
 import WhyPanel from './WhyPanel.vue';
+import { useWalkthrough } from './store';
 
 const props = defineProps<{ resolution: Resolution; selected: string | null }>();
+
+const board = useWalkthrough();
+const playbook = usePlaybook();
+const schools = computed(() => playbook.book.schools(board.call.scheme).map((s) => ({ id: s.tree.id, name: s.tree.name })).filter((s) => s.id !== board.call.scheme));
 
 const i = computed(() => props.resolution.identification);
 const shown = computed(() => [
@@ -34,6 +42,7 @@ const technique = computed(() => i.value.techniques.find((t) => t.id === props.s
         <li v-for="note in resolution.notes" :key="note" class="soft">{{ note }}</li>
       </ul>
     </section>
+    <MendList v-if="board.mendings.length" :mendings="board.mendings" @make="board.make" />
     <WhyPanel v-if="assignment" :assignment="assignment" />
     <section v-else-if="defender">
       <h2>{{ defender.id }}</h2>
@@ -48,6 +57,15 @@ const technique = computed(() => i.value.techniques.find((t) => t.id === props.s
           <dd><details v-if="item.name !== 'Numbers'"><summary>{{ item.value }}</summary><p class="soft">{{ item.why }}</p></details><template v-else>{{ item.value }}</template></dd>
         </template>
       </dl>
+    </section>
+    <OverruleRow />
+    <section v-if="schools.length">
+      <h2>Beside another school</h2>
+      <select aria-label="Compare with" :value="board.otherSchool ?? ''" @change="board.otherSchool = ($event.target as HTMLSelectElement).value || null">
+        <option value="">none</option>
+        <option v-for="s in schools" :key="s.id" :value="s.id">{{ s.name }}</option>
+      </select>
+      <p v-if="board.comparison" class="soft">{{ board.comparison.men.filter((m) => !m.same).length }} men do something else; {{ board.comparison.answer.verdict }} against {{ resolution.verdict }}.</p>
     </section>
     <section>
       <h2>Said at the line</h2>
@@ -68,6 +86,7 @@ summary::-webkit-details-marker { display: none; }
 .problems { display: grid; gap: 5px; }
 .problems .broken { color: var(--broken); font-weight: 600; }
 .problems .risk { color: var(--risk); font-weight: 600; }
+select { font: inherit; font-size: 13px; background: var(--sheet); color: var(--ink); border: 1px solid var(--soft); border-radius: 3px; padding: 2px 4px; max-width: 100%; }
 .calls { display: grid; gap: 3px; }
 .calls b { display: inline-block; width: 28px; }
 @media (max-width: 900px) { aside { border-left: 0; border-top: 1px solid var(--rule); } }

@@ -1,25 +1,19 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { libraryIds, libraryText } from '#core/library/library';
-import { readTree } from '#core/language/read';
 import { releaseFocus } from '~/features/hands/in-field';
 import type { Side } from '#core/model/side';
+import { usePlaybook } from '~/features/playbook/store';
 import { useWalkthrough, type BoardCall } from './store';
 
 const board = useWalkthrough();
 
-const named = (shelf: 'schemes' | 'fronts' | 'formations') => libraryIds(shelf).map((id) => ({ id, name: readTree(libraryText(shelf, id)!).tree?.name ?? id }));
-const plays = named('schemes');
+const playbook = usePlaybook();
 const fronts = computed(() => {
-  const shipped = named('fronts');
-  const own = board.done.length || !shipped.some((f) => f.id === board.call.front);
-  const base = shipped.find((f) => f.id === board.call.front)?.name.toLowerCase();
-  return own ? [...shipped, { id: board.frontText, name: base ? `${base}, moved` : 'own front' }] : shipped;
+  const own = board.done.length || !playbook.fronts.some((f) => f.id === board.call.front);
+  const base = playbook.fronts.find((f) => f.id === board.call.front)?.name.toLowerCase();
+  return own ? [...playbook.fronts, { id: board.frontText, name: base ? `${base}, moved` : 'own front' }] : playbook.fronts;
 });
-const formations = computed(() => {
-  const shipped = named('formations');
-  return shipped.some((f) => f.id === board.call.formation) ? shipped : [...shipped, { id: board.call.formation, name: 'own formation' }];
-});
+const formations = computed(() => (playbook.formations.some((f) => f.id === board.call.formation) ? playbook.formations : [...playbook.formations, { id: board.call.formation, name: 'own formation' }]));
 const sides = [{ id: 'left', name: 'left' }, { id: 'right', name: 'right' }];
 
 const set = (change: Partial<BoardCall>): void => board.setUp({ ...board.call, front: board.frontText, ...change });
@@ -38,7 +32,7 @@ const sentence = computed(() => {
   <header class="call">
     <div class="words" role="group" aria-label="Call">
       <span>Run</span>
-      <Select class="word" :model-value="board.call.scheme" :options="plays" option-label="name" option-value="id" aria-label="Play" filter @hide="releaseFocus" @update:model-value="set({ scheme: $event as string })" />
+      <Select class="word" :model-value="board.call.scheme" :options="playbook.plays" option-label="name" option-value="id" option-group-label="family" option-group-children="items" aria-label="Play" filter @hide="releaseFocus" @update:model-value="set({ scheme: $event as string })" />
       <span>to the</span>
       <Select class="word" :model-value="board.call.side" :options="sides" option-label="name" option-value="id" aria-label="Side" @hide="releaseFocus" @update:model-value="set({ side: $event as Side })" />
       <span>from</span>

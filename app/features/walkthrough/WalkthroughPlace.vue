@@ -27,11 +27,21 @@ const showWhy = ref(false);
 const rows = computed(() => [
   { key: 'block', name: 'Block' }, { key: 'on', name: 'On' }, { key: 'then', name: 'Then' }, { key: 'step', name: 'First step' }, { key: 'aim', name: 'Aim' },
   { key: 'says', name: 'Says' },
+  ...(board.comparison ? [{ key: 'other', name: 'Other school' }] : []),
   ...(showWhy.value ? [{ key: 'why', name: 'Why' }] : [{ key: 'eyes', name: 'Eyes' }]),
 ]);
 
+/** What the other school asks of him, or that it asks the same. */
+function otherCell(man: string): string {
+  const difference = board.comparison?.men.find((m) => m.blocker === man);
+  if (!difference || difference.same) return 'the same';
+  const { other } = difference;
+  return other ? `${blockName(other)} ${other.target ?? 'nobody'}${other.next ? `, then ${other.next}` : ''}` : 'no rule';
+}
+
 function cell(row: string, man: string): string {
   const a = assigned.value.get(man);
+  if (row === 'other') return otherCell(man);
   if (!a) return '';
   switch (row) {
     case 'block': return blockName(a);
@@ -76,7 +86,7 @@ onKeyStroke((event) => /^[1-9]$/.test(event.key), (event) => {
               :numbers="roster.numbers" movable @select="board.selected = $event" @move="board.move" @nudge="board.nudge"
             />
             <ManColumns :columns="columns" :rows="rows" :selected="board.selected" :numbers="roster.numbers" keys label="Assignments" @select="board.selected = $event">
-              <template #default="{ row, man }"><span :class="{ small: row === 'why' || row === 'eyes' || row === 'aim' }">{{ cell(row, man) }}</span></template>
+              <template #default="{ row, man }"><span :class="{ other: row === 'other' && cell(row, man) !== 'the same', soft: row === 'other' && cell(row, man) === 'the same', small: row === 'other' || row === 'why' || row === 'eyes' || row === 'aim' }">{{ cell(row, man) }}</span></template>
             </ManColumns>
           </div>
           <p class="hands soft no-print">
@@ -99,6 +109,7 @@ onKeyStroke((event) => /^[1-9]$/.test(event.key), (event) => {
 .area { padding: 12px 16px 12px 20px; min-width: 0; }
 .scroller { overflow-x: auto; }
 .small { font-size: 12.5px; }
+.other { color: var(--violet); font-weight: 650; }
 .hands { display: flex; flex-wrap: wrap; gap: 6px 18px; padding: 12px 0 0; font-size: 12.5px; }
 .hands button:disabled { opacity: 0.5; cursor: default; }
 @media (max-width: 900px) { .work { grid-template-columns: 1fr; } .area { padding: 10px; } }

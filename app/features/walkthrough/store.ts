@@ -2,16 +2,16 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { hasErrors, type Diagnostic } from '#core/diagnostics/diagnostic';
 import { sayFront } from '#core/language/lineups/print-lineup';
-import { readFormation } from '#core/language/lineups/read-formation';
-import { readFront } from '#core/language/lineups/read-front';
-import { formationFrom, frontFrom, libraryText } from '#core/library/library';
-import { shippedScheme } from '#core/library/resolve-call';
+import { compareResolutions } from '#core/compare/compare';
+import { whatMends, type Change, type Mending } from '#core/compare/mend';
 import { applyStep, invertStep, moveStep, type FrontStep } from '#core/model/front-steps';
 import type { Formation } from '#core/model/formation';
 import type { Front } from '#core/model/front';
 import type { Resolution } from '#core/model/resolution';
 import type { Side } from '#core/model/side';
+import type { Overrides } from '#core/model/identification';
 import { resolve } from '#core/resolve/resolve';
+import { usePlaybook } from '~/features/playbook/store';
 
 /** What is on the board: ids of what ships, or a front of the coach's own in notation. */
 export interface BoardCall { scheme: string; side: Side; formation: string; front: string; tags: string[]; without: string[] }
@@ -21,6 +21,7 @@ const TOP = { line: 1, column: 1, endColumn: 1 };
 
 /** One play against one front, worked out again after every change. */
 export const useWalkthrough = defineStore('walkthrough', () => {
+  const playbook = usePlaybook();
   const call = ref<BoardCall>({ ...START });
   const front = shallowRef<Front | null>(null);
   const formation = shallowRef<Formation | null>(null);
@@ -28,14 +29,15 @@ export const useWalkthrough = defineStore('walkthrough', () => {
   const undone = shallowRef<readonly FrontStep[]>([]);
   const problems = shallowRef<readonly Diagnostic[]>([]);
   const selected = ref<string | null>(null);
+  /** What the coach overruled on this front. */
+  const overrides = shallowRef<Overrides>({});
 
   /** Lays out formation and front; what cannot be read leaves the board as it was. */
   function setUp(next: BoardCall): void {
-    const formationText = libraryText('formations', next.formation);
-    const men = formationText === null ? readFormation(next.formation) : formationFrom(formationText);
-    const scheme = shippedScheme(next.scheme);
-    const frontText = libraryText('fronts', next.front);
-    const theirs = men.ok ? (frontText === null ? readFront(next.front, men.value, 'own', 'Own front') : frontFrom(frontText, men.value)) : men;
+    const { book } = playbook;
+    const men = book.formation(next.formation);
+    const scheme = book.scheme(next.scheme);
+    const theirs = men.ok ? book.front(next.front, men.value, playbook.settings) : men;
     const found = [...men.diagnostics, ...(men.ok ? theirs.diagnostics : []), ...scheme.diagnostics];
     problems.value = found;
     if (hasErrors(found) || !men.ok || !theirs.ok || !scheme.ok) return;
@@ -43,19 +45,24 @@ export const useWalkthrough = defineStore('walkthrough', () => {
     call.value = { ...next, tags: next.tags.filter((t) => known.includes(t)), without: next.without.filter((t) => known.includes(t)) };
     formation.value = men.value;
     front.value = theirs.value as Front;
+    overrides.value = {};
     done.value = [];
     undone.value = [];
     if (!men.value.men.some((m) => m.id === selected.value)) selected.value = null;
   }
 
+  const callOf = () => ({
+    side: call.value.side, tags: call.value.tags, without: call.value.without, settings: playbook.settings, words: playbook.words, overrides: overrides.value,
+  });
+
   const resolution = computed<Resolution | null>(() => {
-    const scheme = shippedScheme(call.value.scheme);
+    const scheme = playbook.book.scheme(call.value.scheme);
     if (!scheme.ok || !formation.value || !front.value) return null;
-    return resolve(scheme.value, formation.value, front.value, { side: call.value.side, tags: call.value.tags, without: call.value.without });
+    return resolve(scheme.value, formation.value, front.value, callOf());
   });
 
   const tags = computed(() => {
-    const scheme = shippedScheme(call.value.scheme);
+    const scheme = playbook.book.scheme(call.value.scheme);
     return scheme.ok ? scheme.value.tags.map((t) => ({ ...t, active: resolution.value?.tags.includes(t.name) ?? false })) : [];
   });
 
@@ -100,10 +107,36 @@ export const useWalkthrough = defineStore('walkthrough', () => {
     call.value = tag.active ? { ...call.value, tags: on, without: tag.on ? [...without, name] : without } : { ...call.value, tags: tag.on ? on : [...on, name], without };
   }
 
+  /** What would make this call better on this front: a tag, another school, the other side, one man's split. */
+  const mendings = computed<Mending[]>(() => {
+    const scheme = playbook.book.scheme(call.value.scheme);
+    if (!scheme.ok || !front.value || !resolution.value || resolution.value.verdict === 'sound') return [];
+    return whatMends({
+      scheme: scheme.value, formationText: playbook.book.clauses('formations', call.value.formation), front: front.value, call: callOf(), schools: playbook.book.schools(call.value.scheme),
+    });
+  });
+
+  /** The same call by another school of its family, man by man. */
+  const otherSchool = ref<string | null>(null);
+  const comparison = computed(() => {
+    const other = otherSchool.value === null ? null : playbook.book.scheme(otherSchool.value);
+    if (!other?.ok || !resolution.value || !formation.value || !front.value) return null;
+    const answer = resolve(other.value, formation.value, front.value, { ...callOf(), tags: [], without: [] });
+    return { name: other.value.tree.name, answer, ...compareResolutions(resolution.value, answer) };
+  });
+
+  function make(change: Change): void {
+    const keep = { ...call.value, front: frontText.value };
+    if (change.kind === 'tag') toggleTag(change.tag);
+    else if (change.kind === 'school') setUp({ ...keep, scheme: change.scheme, tags: [], without: [] });
+    else if (change.kind === 'side') setUp({ ...keep, side: change.side });
+    else setUp({ ...keep, formation: `${playbook.book.clauses('formations', call.value.formation)}; split ${change.man} ${change.inches}in` });
+  }
+
   /** Called by the address bar with something no call can be made of. */
   const refuse = (found: string): void => {
     problems.value = [...problems.value, { code: 'text.expected', severity: 'error', span: TOP, params: { expected: 'left or right as the side', found: `"${found}"` } }];
   };
 
-  return { call, formation, front, resolution, tags, selected, problems, done, undone, frontText, setUp, move, nudge, undo, redo, toggleTag, refuse };
+  return { call, formation, front, resolution, tags, selected, problems, done, undone, frontText, overrides, mendings, otherSchool, comparison, make, setUp, move, nudge, undo, redo, toggleTag, refuse };
 });

@@ -47,6 +47,7 @@ export const ENGLISH = {
   'scheme.tag-unused': 'the tag "{tag}" changes nothing: no sentence asks for it',
   'scheme.seat-unused': 'the seat "{seat}" has no rules',
   'scheme.look-unused': 'the look "{look}" is never asked for',
+  'playbook.unknown': 'there is no {what} "{id}" in this playbook',
   'naming.no-word': 'this program has no word for the {part} {what}',
   'naming.unread': 'the {part} cannot be read: found {found}',
   'naming.unread-near': 'the {part} cannot be read: found {found}; did you mean "{near}"?',

@@ -1,4 +1,5 @@
 import * as firstTables from './0001-first-tables';
+import * as playbook from './0002-playbook';
 
 /** In the order they run. Append only: a migration that has been on main is never changed. */
-export const MIGRATIONS = [firstTables] as const;
+export const MIGRATIONS = [firstTables, playbook] as const;

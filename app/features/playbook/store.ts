@@ -1,0 +1,75 @@
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+import { Playbook, type BookShelf, type Entry } from '#core/library/playbook';
+import type { ProgramBody } from '#core/model/program';
+import { SHIPPED_SETTINGS, type Settings } from '#core/model/settings';
+import { SHIPPED_CALL_WORDS, type CallWords } from '#core/vocabulary/call-words';
+import { request } from '~/features/session/request';
+
+export interface OwnDocument {
+  id: number; shelf: BookShelf; slug: string; opponent: string | null; retired: boolean; text: string | null; version: number;
+  draft: { number: number; text: string; by: string } | null;
+}
+export interface Version { number: number; text: string; draft: boolean; by: string; at: string }
+
+/** What this program can call and how it works it out: everything that ships, its own texts over it, its limits and words. */
+export const usePlaybook = defineStore('playbook', () => {
+  const documents = shallowRef<readonly OwnDocument[]>([]);
+  const program = shallowRef<ProgramBody>({});
+  const knownFor = ref<number | null>(null);
+
+  async function load(): Promise<void> {
+    const [found, body] = await Promise.all([request<OwnDocument[]>('/api/playbook'), request<ProgramBody>('/api/program')]);
+    documents.value = found;
+    program.value = body;
+  }
+
+  /** Loads a program's texts when they are not the ones at hand. */
+  async function ready(programId: number): Promise<void> {
+    if (knownFor.value === programId) return;
+    await load();
+    knownFor.value = programId;
+  }
+
+  const book = computed(() => new Playbook(
+    documents.value.filter((d) => d.text !== null && !d.retired).map((d) => ({ shelf: d.shelf, id: d.slug, text: d.text! })),
+    documents.value.filter((d) => d.retired).map((d) => ({ shelf: d.shelf, id: d.slug })),
+  ));
+  const settings = computed<Settings>(() => program.value.settings ?? SHIPPED_SETTINGS);
+  const words = computed<CallWords>(() => program.value.callWords?.sets[program.value.callWords.active] ?? SHIPPED_CALL_WORDS);
+
+  const own = (shelf: BookShelf, slug: string): OwnDocument | null => documents.value.find((d) => d.shelf === shelf && d.slug === slug) ?? null;
+
+  /** Plays in the order of their families, ready for a grouped list. */
+  const plays = computed(() => {
+    const groups = new Map<string, Entry[]>();
+    for (const e of book.value.list('schemes')) groups.set(e.family, [...(groups.get(e.family) ?? []), e]);
+    return [...groups].map(([family, items]) => ({ family, items: items.map((e) => ({ id: e.id, name: e.name })) }));
+  });
+  const fronts = computed(() => book.value.list('fronts').map(({ id, name }) => ({ id, name, opponent: own('fronts', id)?.opponent ?? null })));
+  const formations = computed(() => book.value.list('formations').map(({ id, name }) => ({ id, name })));
+
+  async function add(texts: { shelf: BookShelf; text: string; opponent?: string | null }[], overwrite = false): Promise<void> {
+    await request('/api/playbook', { method: 'POST', body: { texts, overwrite } });
+    await load();
+  }
+
+  async function save(document: OwnDocument, text: string, base: number, draft: boolean): Promise<{ version: number; draft: boolean }> {
+    const saved = await request<{ version: number; draft: boolean }>(`/api/playbook/${document.id}`, { method: 'PUT', body: { text, base, draft } });
+    await load();
+    return saved;
+  }
+
+  async function shelve(document: OwnDocument, change: { retired?: boolean; opponent?: string | null }): Promise<void> {
+    await request(`/api/playbook/${document.id}/shelf`, { method: 'PUT', body: change });
+    await load();
+  }
+
+  const versions = (document: OwnDocument): Promise<Version[]> => request<Version[]>(`/api/playbook/${document.id}/versions`);
+
+  async function changeProgram(change: ProgramBody): Promise<void> {
+    program.value = await request<ProgramBody>('/api/program', { method: 'PUT', body: change as Record<string, unknown> });
+  }
+
+  return { documents, program, book, settings, words, plays, fronts, formations, own, load, ready, add, save, shelve, versions, changeProgram };
+});

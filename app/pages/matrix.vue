@@ -1,0 +1,5 @@
+<script setup lang="ts">
+import MatrixPlace from '~/features/matrix/MatrixPlace.vue';
+</script>
+
+<template><MatrixPlace /></template>
