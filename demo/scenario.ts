@@ -19,6 +19,22 @@ export const DEMO_ACCOUNTS = [
   { email: 'player@lanterns.example', password: 'lantern-player', name: 'Jory Pell', role: 'player', number: 55 },
 ] as const;
 
+/** Fronts seen on the opponents' film, and one rule sheet the coach has made his own. */
+export const DEMO_FRONTS = [
+  { opponent: 'Fennick Otters', text: 'front otters-wide-over "Otters, wide over"\nLE 9 left\nN 1 left\nT 3 right\nRE 9 right\nW 30 left @5\nM 10 right @4\nS (15, 11)\n' },
+  { opponent: 'Fennick Otters', text: 'front otters-mugged "Otters, mugged A gap"\nLE 5 left\nT 3 left\nM A right @1 up lb\nN 3 right\nRE 5 right\nW 20 left\n' },
+  { opponent: 'Quillport Terns', text: 'front terns-tite "Terns, tite with a hammer"\nLE 4i left\nN 0\nRE 4i right\nW 10 left @4\nM 10 right @4\nJ (-12, 9)\nS 9 right up lb\n' },
+  { opponent: 'Graymoor Millers', text: 'front millers-heavy-under "Millers, heavy under"\nJ 9 left up\nLE 5 left\nT 3 left\nN 1 right\nRE 5 right\nW 10 left\nM 30 right\n' },
+  { opponent: 'Saltmarsh Union', text: 'front union-stack "Union, stack"\nLE 5 left\nN 0\nRE 5 right\nW 50 left @4\nM 00 @4\nS 50 right @4\n' },
+] as const;
+
+/** The power the Lanterns run: as shipped, but the tackle closes the B gap before he doubles. */
+export function demoPower(shipped: string): string {
+  const rule = '  when the playside guard is covered head-up or outside: double him with the playside guard, then climb to L2\n';
+  const gap = '  when my inside gap is filled: down on him\n';
+  return shipped.replace('scheme power "Power"', 'scheme power-lantern "Power, Lantern way"').replace(rule + gap, `  when there is a man in my inside gap who is not the man on the playside guard: down on him\n${rule}${gap}`);
+}
+
 const FORMATIONS = {
   'Five-man': 'LT LG C RG RT; B left', 'H right': 'LT LG C RG RT; H right; B left', 'H left': 'LT LG C RG RT; H left; B right',
   'Tight end right': 'LT LG C RG RT Y right; B left', 'Tight end and H right': 'LT LG C RG RT Y right; H right; B left',

@@ -1,12 +1,13 @@
 import type { Defender, Front } from './front';
 
 /** One edit of a front on the board, as a value: it can be done, undone and kept. Places in feet, field frame. */
-export interface FrontStep {
-  readonly kind: 'move';
-  readonly id: string;
-  readonly from: { readonly x: number; readonly y: number };
-  readonly to: { readonly x: number; readonly y: number };
-}
+export type FrontStep =
+  | { readonly kind: 'move'; readonly id: string; readonly from: Place; readonly to: Place }
+  | { readonly kind: 'man'; readonly id: string; readonly from: Manner; readonly to: Manner };
+
+interface Place { readonly x: number; readonly y: number }
+/** How a man stands and what the coach marked him as. */
+type Manner = Pick<Defender, 'stance' | 'position' | 'mark'>;
 
 /** The grain of the board: half a foot. */
 export const GRAIN = 0.5;
@@ -29,12 +30,21 @@ export function moveStep(front: Front, id: string, to: { x: number; y: number })
 }
 
 /** A man who leaves or joins the line changes between linebacker and stand-up rusher with it. */
-function placed(man: Defender, place: FrontStep['to']): Defender {
+function placed(man: Defender, place: Place): Defender {
   return { ...man, x: place.x, y: place.y, stance: place.y > 4.5 ? 'up' : man.stance };
 }
 
+/** The step that changes how a man stands or what he is marked as; `null` when nothing would change. */
+export function mannerStep(front: Front, id: string, change: Partial<Manner>): FrontStep | null {
+  const man = front.defenders.find((d) => d.id === id);
+  if (!man) return null;
+  const from: Manner = { stance: man.stance, position: man.position, mark: man.mark };
+  const to = { ...from, ...change };
+  return from.stance === to.stance && from.position === to.position && from.mark === to.mark ? null : { kind: 'man', id, from, to };
+}
+
 export const applyStep = (front: Front, step: FrontStep): Front => ({
-  ...front, defenders: front.defenders.map((d) => (d.id === step.id ? placed(d, step.to) : d)),
+  ...front, defenders: front.defenders.map((d) => (d.id !== step.id ? d : step.kind === 'move' ? placed(d, step.to) : { ...d, ...step.to })),
 });
 
-export const invertStep = (step: FrontStep): FrontStep => ({ ...step, from: step.to, to: step.from });
+export const invertStep = (step: FrontStep): FrontStep => (step.kind === 'move' ? { ...step, from: step.to, to: step.from } : { ...step, from: step.to, to: step.from });

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue';
 import type { Formation } from '#core/model/formation';
 import type { Front } from '#core/model/front';
+import type { Identification } from '#core/model/identification';
 import type { Resolution } from '#core/model/resolution';
 import BoardBlocker from './BoardBlocker.vue';
 import BoardDefender from './BoardDefender.vue';
@@ -9,7 +10,9 @@ import BoardPath from './BoardPath.vue';
 import type { BoardScale, Column } from './scale';
 
 const props = defineProps<{
-  formation: Formation; front: Front; resolution: Resolution; scale: BoardScale; columns: readonly Column[];
+  formation: Formation; front: Front; identification: Identification;
+  /** What a play does to it; without one only places and techniques are drawn. */
+  resolution: Resolution | null; scale: BoardScale; columns: readonly Column[];
   selected: string | null; numbers: Readonly<Record<string, number>>; movable: boolean;
 }>();
 const emit = defineEmits<{ select: [id: string]; move: [id: string, to: { x: number; y: number }]; nudge: [id: string, dx: number, dy: number] }>();
@@ -24,10 +27,10 @@ const gaps = computed(() => {
   const centre = line.findIndex((m) => m.id === 'C');
   return line.slice(1).map((man, i) => ({ x: (man.x + line[i]!.x) / 2, letter: 'ABCDE'[i < centre ? centre - i - 1 : i - centre] }));
 });
-const technique = computed(() => new Map(props.resolution.identification.techniques.map((t) => [t.id, t.label.replace(/ (left|right)/, '').replace(/ @.*/, '')])));
-const status = computed(() => new Map(props.resolution.defenders.map((d) => [d.id, d.status])));
-const blocking = computed(() => new Set(props.resolution.assignments.map((a) => a.blocker)));
-const lane = computed(() => ({ x: props.scale.x(props.resolution.attack.x), width: 2 * props.scale.across }));
+const technique = computed(() => new Map(props.identification.techniques.map((t) => [t.id, t.label.replace(/ (left|right)/, '').replace(/ @.*/, '')])));
+const status = computed(() => new Map(props.resolution?.defenders.map((d) => [d.id, d.status]) ?? []));
+const blocking = computed(() => new Set(props.resolution?.assignments.map((a) => a.blocker) ?? props.formation.men.map((m) => m.id)));
+const lane = computed(() => (props.resolution ? { x: props.scale.x(props.resolution.attack.x), width: 2 * props.scale.across } : null));
 
 function place(event: PointerEvent): { x: number; y: number } {
   const box = svg.value!.getBoundingClientRect();
@@ -69,8 +72,8 @@ const standing = (id: string, x: number, y: number): { x: number; y: number } =>
     ref="svg" class="board" :viewBox="`0 0 ${scale.width} ${scale.height}`" :width="scale.width" :height="scale.height"
     role="group" :aria-label="`${front.name} against ${formation.name}`" @pointermove="drag" @pointerup="drop" @pointercancel="dragging = null"
   >
-    <rect class="lane" :x="lane.x - lane.width / 2" :y="scale.y(scale.far) - 2" :width="lane.width" :height="scale.y(-0.6) - scale.y(scale.far)" />
-    <text class="lane-name" :x="lane.x" :y="scale.y(scale.far) - 5">aims here</text>
+    <template v-if="lane"><rect class="lane" :x="lane.x - lane.width / 2" :y="scale.y(scale.far) - 2" :width="lane.width" :height="scale.y(-0.6) - scale.y(scale.far)" />
+    <text class="lane-name" :x="lane.x" :y="scale.y(scale.far) - 5">aims here</text></template>
     <g v-for="line in yardLines" :key="line.yards">
       <line :class="line.yards ? 'yard' : 'scrimmage'" x1="0" :x2="scale.width" :y1="line.y" :y2="line.y" />
       <text v-if="line.yards" class="yard-name" x="2" :y="line.y - 3">{{ line.yards }} yd</text>
@@ -78,14 +81,14 @@ const standing = (id: string, x: number, y: number): { x: number; y: number } =>
     <text class="yard-name" x="2" :y="scale.height - 4">depth drawn at {{ Math.round((scale.deep / scale.across) * 100) }} %</text>
     <text v-for="gap in gaps" :key="gap.x" class="gap" :x="scale.x(gap.x)" :y="scale.y(0) + 4">{{ gap.letter }}</text>
     <line v-for="c in columns" :key="c.id" class="leader" :class="{ on: c.id === selected }" :x1="c.manX" :y1="scale.y(-2.4)" :x2="c.left + c.width / 2" :y2="scale.height" />
-    <BoardPath v-for="a in resolution.assignments" :key="a.blocker" :assignment="a" :scale="scale" :on="a.blocker === selected" />
+    <BoardPath v-for="a in resolution?.assignments ?? []" :key="a.blocker" :assignment="a" :scale="scale" :on="a.blocker === selected" />
     <BoardBlocker
       v-for="man in formation.men.filter((m) => Math.abs(m.x) < 24)" :key="man.id" :man="man" :number="numbers[man.id]" :scale="scale"
       :selected="man.id === selected" :idle="!blocking.has(man.id)" @select="emit('select', man.id)"
     />
     <BoardDefender
       v-for="d in front.defenders" :key="d.id" :defender="d" :place="standing(d.id, d.x, d.y)" :scale="scale" :label="technique.get(d.id) ?? ''"
-      :status="status.get(d.id) ?? 'free'" :selected="d.id === selected" :movable="movable"
+      :status="status.get(d.id) ?? (resolution ? 'free' : 'single')" :selected="d.id === selected" :movable="movable"
       @grab="grab($event, d.id)" @focus="emit('select', d.id)" @nudge="(dx, dy) => emit('nudge', d.id, dx, dy)"
     />
   </svg>

@@ -82,7 +82,7 @@ onKeyStroke((event) => /^[1-9]$/.test(event.key), (event) => {
         <template v-if="board.formation && board.front && board.resolution && scale && width > 0">
           <div class="scroller">
             <LineBoard
-              :formation="board.formation" :front="board.front" :resolution="board.resolution" :scale="scale" :columns="columns" :selected="board.selected"
+              :formation="board.formation" :front="board.front" :identification="board.resolution.identification" :resolution="board.resolution" :scale="scale" :columns="columns" :selected="board.selected"
               :numbers="roster.numbers" movable @select="board.selected = $event" @move="board.move" @nudge="board.nudge"
             />
             <ManColumns :columns="columns" :rows="rows" :selected="board.selected" :numbers="roster.numbers" keys label="Assignments" @select="board.selected = $event">

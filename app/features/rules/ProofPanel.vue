@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { postOf, suggestSentence } from '#core/compare/suggest';
+import { libraryIds, libraryText } from '#core/library/library';
+import type { StressJob } from '#core/library/stress-job';
+import type { Cause } from '#core/stress/stress';
+import { usePlaybook } from '~/features/playbook/store';
+import { useProof } from './proof';
+import { useRules } from './store';
+
+const emit = defineEmits<{ goTo: [line: number] }>();
+const rules = useRules();
+const playbook = usePlaybook();
+const proof = useProof();
+const spaces = libraryIds('spaces').map((id) => ({ id, name: (JSON.parse(libraryText('spaces', id)!) as { name: string }).name }));
+const space = ref('even');
+const limit = ref(100_000);
+const LIMITS = [20_000, 100_000, 1_000_000];
+
+function start(): void {
+  const job: StressJob = {
+    scheme: rules.text, formation: { text: playbook.book.text('formations', rules.formationId)!, inline: false }, space: libraryText('spaces', space.value)!,
+    side: rules.side, tags: [], without: [], settings: playbook.settings,
+  };
+  proof.start(job, limit.value, 1);
+}
+
+const percent = (part: number): string => (proof.tally.value.fronts ? `${((100 * part) / proof.tally.value.fronts).toFixed(1)} %` : '0 %');
+const count = (n: number): string => n.toLocaleString('en');
+const shares = computed(() => [
+  { name: 'sound', n: proof.tally.value.sound, verdict: 'sound' as const }, { name: 'at risk', n: proof.tally.value.atRisk, verdict: 'at risk' as const }, { name: 'broken', n: proof.tally.value.broken, verdict: 'broken' as const },
+]);
+
+/** The blocker a cause is about, as the rules call him: one of those involved, else the lineman whose place it is nearest to. */
+const manOf = (cause: Cause): string => {
+  const seat = cause.who.find((w) => /^([LR][TG]|C)$/.test(w));
+  return seat ? postOf(seat, rules.side) : 'centre';
+};
+
+function addSentence(cause: Cause): void {
+  const found = suggestSentence(rules.text, manOf(cause));
+  if (!found) return;
+  const lines = rules.text.split('\n');
+  lines.splice(found.line - 1, 0, found.sentence);
+  rules.text = lines.join('\n');
+  emit('goTo', found.line);
+}
+</script>
+
+<template>
+  <section aria-label="Proof over fronts">
+    <h2>Proof over fronts</h2>
+    <div class="ask">
+      <select v-model="space" aria-label="Space of fronts"><option v-for="s in spaces" :key="s.id" :value="s.id">{{ s.name }}</option></select>
+      <select v-model.number="limit" aria-label="How many"><option v-for="l in LIMITS" :key="l" :value="l">up to {{ count(l) }}</option></select>
+      <button v-if="!proof.running.value" class="plain link" type="button" :disabled="!rules.compiled" @click="start">Prove it</button>
+      <button v-else class="plain link" type="button" @click="proof.stop">Stop</button>
+    </div>
+    <p v-if="proof.problem.value" class="broken" role="alert">{{ proof.problem.value }}</p>
+    <div v-if="proof.total.value" role="status">
+      <progress :value="proof.share.value" max="1" aria-label="Proof so far" />
+      <p class="soft">{{ count(proof.done.value) }} of {{ count(proof.total.value) }} fronts{{ proof.running.value ? ' …' : proof.done.value < proof.total.value ? ', stopped' : '' }}</p>
+      <ul class="shares"><li v-for="s in shares" :key="s.name"><VerdictShape :verdict="s.verdict" /> <b>{{ percent(s.n) }}</b> {{ s.name }} <span class="soft">{{ count(s.n) }}</span></li></ul>
+      <p v-if="proof.tally.value.holes">{{ count(proof.tally.value.holes) }} fronts show a hole in the rules themselves.</p>
+    </div>
+    <ol class="causes">
+      <li v-for="c in proof.tally.value.causes.slice(0, 8)" :key="c.key">
+        <VerdictShape :verdict="c.severity === 'broken' ? 'broken' : 'at risk'" />
+        <div>
+          <p>{{ c.smallest.message }} <span class="soft">{{ count(c.count) }} fronts</span></p>
+          <p class="acts">
+            <NuxtLink :to="{ path: '/walkthrough', query: { play: rules.id, side: rules.side, formation: rules.formationId, front: proof.frontOf(c) } }">plainest front</NuxtLink>
+            <button v-if="c.smallest.lines.length" class="plain link" type="button" @click="emit('goTo', c.smallest.lines[0]!)">line {{ c.smallest.lines[0] }}</button>
+            <button class="plain link" type="button" @click="addSentence(c)">add a sentence for the {{ manOf(c) }}</button>
+          </p>
+        </div>
+      </li>
+    </ol>
+  </section>
+</template>
+
+<style scoped>
+section { display: grid; gap: 8px; align-content: start; }
+.ask { display: flex; flex-wrap: wrap; gap: 8px; align-items: center; }
+select { font: inherit; font-size: 13px; background: var(--sheet); color: var(--ink); border: 1px solid var(--soft); border-radius: 3px; padding: 2px 4px; }
+progress { width: 100%; accent-color: var(--violet); height: 6px; }
+.shares { display: flex; flex-wrap: wrap; gap: 4px 14px; padding-top: 4px; }
+.shares li, .causes li { display: flex; gap: 6px; align-items: center; }
+.causes { display: grid; gap: 7px; font-size: 13px; }
+.causes li { align-items: flex-start; }
+.acts { display: flex; flex-wrap: wrap; gap: 2px 12px; font-size: 12.5px; }
+.broken { color: var(--broken); font-weight: 600; }
+button:disabled { opacity: 0.5; cursor: default; }
+</style>

@@ -1,0 +1,118 @@
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+import { hasErrors, type Diagnostic } from '#core/diagnostics/diagnostic';
+import { checkText } from '#core/language/check';
+import { printTree } from '#core/language/print';
+import { readTree } from '#core/language/read';
+import type { SchemeTree } from '#core/language/tree';
+import { schemeFrom } from '#core/library/library';
+import { explainFault } from '#core/resolve/judge';
+import type { Verdict } from '#core/model/resolution';
+import type { Side } from '#core/model/side';
+import type { CompiledScheme } from '#core/resolve/compile';
+import { prepareCall, workOut } from '#core/resolve/resolve';
+import { usePlaybook, type OwnDocument, type Version } from '~/features/playbook/store';
+import { RequestProblem } from '~/features/session/request';
+
+export interface Look { id: string; name: string; verdict: Verdict; before: Verdict | null; sentence: string }
+
+/** One scheme being written: its text, what is wrong with it, and what it does to every front as it is typed. */
+export const useRules = defineStore('rules', () => {
+  const playbook = usePlaybook();
+  const id = ref<string | null>(null);
+  const text = ref('');
+  /** The text the editor was opened with, or last saved: what "before" means. */
+  const saved = ref('');
+  const base = ref(0);
+  const side = ref<Side>('right');
+  const problem = ref('');
+  const notice = ref('');
+  const versions = shallowRef<readonly Version[]>([]);
+
+  const document = computed<OwnDocument | null>(() => (id.value === null ? null : playbook.own('schemes', id.value)));
+  const shipped = computed(() => id.value !== null && document.value === null);
+  const dirty = computed(() => text.value !== saved.value);
+
+  const diagnostics = computed<readonly Diagnostic[]>(() => checkText(text.value));
+  const tree = computed<SchemeTree | null>(() => { const { tree: t } = readTree(text.value); return t?.kind === 'scheme' ? t : null; });
+  const compiled = computed<CompiledScheme | null>(() => (hasErrors(diagnostics.value) ? null : valueOf(text.value)));
+  const before = computed<CompiledScheme | null>(() => valueOf(saved.value));
+
+  const formationId = computed(() => tree.value?.head.find((h) => h.key === 'from')?.value ?? 'five-man');
+  const looksOf = (scheme: CompiledScheme | null): Map<string, { verdict: Verdict; sentence: string }> => {
+    const formation = playbook.book.formation(formationId.value);
+    if (!scheme || !formation.ok) return new Map();
+    const prepared = prepareCall(scheme, formation.value, { side: side.value, settings: playbook.settings });
+    return new Map(playbook.fronts.flatMap((f) => {
+      const front = playbook.book.front(f.id, formation.value, playbook.settings);
+      if (!front.ok) return [];
+      const { outcome, judgement } = workOut(prepared, front.value);
+      return [[f.id, { verdict: judgement.verdict, sentence: judgement.faults.map((x) => explainFault(outcome, x).message).join(' ') }]];
+    }));
+  };
+  const was = computed(() => looksOf(before.value));
+  const is = computed(() => looksOf(compiled.value));
+  /** Every front with its verdict now and before the change; while the text cannot be read, what it was. */
+  const looks = computed<Look[]>(() => playbook.fronts.flatMap((f) => {
+    const now = is.value.get(f.id) ?? was.value.get(f.id);
+    return now ? [{ id: f.id, name: f.name, ...now, before: was.value.get(f.id)?.verdict ?? null }] : [];
+  }));
+
+  function open(next: string): void {
+    const own = playbook.own('schemes', next);
+    const found = own?.draft?.text ?? own?.text ?? playbook.book.text('schemes', next);
+    id.value = next;
+    text.value = found ?? '';
+    saved.value = own?.text ?? found ?? '';
+    base.value = own?.version ?? 0;
+    versions.value = [];
+    notice.value = own?.draft ? `This is ${own.draft.by}’s draft, version ${own.draft.number}; the released text still counts until it is saved.` : '';
+    problem.value = found === null ? `There is no play "${next}" in this playbook.` : '';
+  }
+
+  async function attempt(what: () => Promise<void>): Promise<boolean> {
+    problem.value = '';
+    try {
+      await what();
+      return true;
+    } catch (failure) {
+      if (!(failure instanceof RequestProblem)) throw failure;
+      problem.value = failure.offline ? `${failure.message} Your text is still here.` : failure.message;
+      return false;
+    }
+  }
+
+  /** Saves over the version this text was written from; a shipped play becomes the program's own by it. */
+  const save = (draft: boolean): Promise<boolean> => attempt(async () => {
+    if (document.value) {
+      const done = await playbook.save(document.value, text.value, base.value, draft);
+      base.value = done.version;
+      notice.value = done.draft ? `Kept as draft, version ${done.version}. The released text counts until the coach saves this one.` : `Saved as version ${done.version}.`;
+      if (!done.draft) saved.value = text.value;
+    } else {
+      await playbook.add([{ shelf: 'schemes', text: text.value }]);
+      base.value = 1;
+      saved.value = text.value;
+      notice.value = 'Saved: this play is your own now. The shipped one comes back when you retire it.';
+    }
+  });
+
+  /** The same rules under another name; opens nothing by itself. */
+  async function copy(newId: string, newName: string): Promise<boolean> {
+    const t = tree.value;
+    if (!t) return false;
+    return attempt(() => playbook.add([{ shelf: 'schemes', text: printTree({ ...t, id: newId, name: newName }) }]));
+  }
+
+  const loadVersions = (): Promise<boolean> => attempt(async () => { versions.value = document.value ? await playbook.versions(document.value) : []; });
+  const format = (): void => { if (tree.value && !hasErrors(diagnostics.value)) text.value = printTree(tree.value); };
+  /** Puts an edited tree in place of the text. */
+  const put = (next: SchemeTree): void => { text.value = printTree(next); };
+
+  return { id, text, saved, side, problem, notice, versions, document, shipped, dirty, diagnostics, tree, compiled, formationId, looks, open, save, copy, loadVersions, format, put, attempt };
+});
+
+function valueOf(text: string): CompiledScheme | null {
+  const read = text ? schemeFrom(text) : null;
+  return read?.ok ? read.value : null;
+}
