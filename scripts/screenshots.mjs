@@ -14,6 +14,18 @@ const SHOTS = [
     await page.keyboard.press('4');
   }],
   ['book-paper', '/book', 'paper', async (page) => page.getByRole('button', { name: /LG 64 .*Technique/ }).click()],
+  ['rules-paper', '/rules', 'paper'],
+  ['rule-sheet-paper', '/rules/power', 'paper', async (page) => {
+    await page.getByText('when the playside guard is covered head-up or outside').first().click();
+    await page.getByRole('button', { name: 'Prove it' }).click();
+    await page.waitForTimeout(4000);
+  }],
+  ['rule-sentences-board', '/rules/inside-zone-z2', 'board', async (page) => page.getByRole('tab', { name: 'Sentences' }).click()],
+  ['fronts-board', '/fronts', 'board', async (page) => {
+    await page.getByRole('button', { name: 'Otters, wide over' }).click();
+    await page.getByRole('button', { name: /^M, 10/ }).focus();
+  }],
+  ['matrix-paper', '/matrix', 'paper'],
 ];
 
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-dev-shm-usage'] });

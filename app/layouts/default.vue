@@ -12,6 +12,7 @@ const places = [
   { to: '/walkthrough', name: 'Walkthrough', staff: false },
   { to: '/film', name: 'Film', staff: true },
   { to: '/book', name: 'Book', staff: false },
+  { to: '/team', name: 'Team', staff: true },
 ];
 
 /** Another program has other texts, people and film: everything is loaded anew. */

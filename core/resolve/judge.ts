@@ -188,6 +188,6 @@ function freeLinebackers(judged: Case): void {
     if (lb === NOBODY || outcome.defenders[lb]!.status !== 'free') continue;
     const depth = meetsBall(scene.defenders[lb]!, MOVERS.linebacker, { x: attack.x, y: 0 }, BALL_AT_LINE[scheme.head.tempo], settings.standardYards * YARD);
     if (depth === null) judged.notes.push(() => `${judged.foe(lb)} is free but cannot arrive before ${settings.standardYards} yards.`);
-    else judged.find('free-linebacker', [], [lb], () => `Nobody has ${judged.foe(lb)}; he can meet the ball ${yards(depth)} yards past the line.`);
+    else judged.find('free-linebacker', [], [lb], () => `Nobody has ${judged.foe(lb)}; he can meet the ball ${depth === 0 ? 'at the line' : `${yards(depth)} yards past the line`}.`);
   }
 }

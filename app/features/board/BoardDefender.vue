@@ -5,7 +5,7 @@ import type { DefenderStatus } from '#core/model/resolution';
 import type { BoardScale } from './scale';
 
 const props = defineProps<{
-  defender: Defender; place: { x: number; y: number }; scale: BoardScale; label: string; status: DefenderStatus; selected: boolean; movable: boolean;
+  defender: Defender; place: { x: number; y: number }; scale: BoardScale; label: string; status: DefenderStatus | 'outside'; selected: boolean; movable: boolean;
 }>();
 const emit = defineEmits<{ grab: [event: PointerEvent]; focus: []; nudge: [dx: number, dy: number] }>();
 

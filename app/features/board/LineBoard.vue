@@ -28,7 +28,8 @@ const gaps = computed(() => {
   return line.slice(1).map((man, i) => ({ x: (man.x + line[i]!.x) / 2, letter: 'ABCDE'[i < centre ? centre - i - 1 : i - centre] }));
 });
 const technique = computed(() => new Map(props.identification.techniques.map((t) => [t.id, t.label.replace(/ (left|right)/, '').replace(/ @.*/, '')])));
-const status = computed(() => new Map(props.resolution?.defenders.map((d) => [d.id, d.status]) ?? []));
+/** A man nobody has is only marked as free where he counts: on the line or in the box. */
+const status = computed(() => new Map(props.resolution?.defenders.map((d) => [d.id, d.status === 'free' && !props.identification.box.ids.includes(d.id) ? 'outside' as const : d.status]) ?? []));
 const blocking = computed(() => new Set(props.resolution?.assignments.map((a) => a.blocker) ?? props.formation.men.map((m) => m.id)));
 const lane = computed(() => (props.resolution ? { x: props.scale.x(props.resolution.attack.x), width: 2 * props.scale.across } : null));
 

@@ -1,4 +1,5 @@
 import type { Blocker, Formation } from '#core/model/formation';
+import type { Front } from '#core/model/front';
 
 /** The board in pixels: how feet become places, and where the columns under the men stand. */
 export interface BoardScale {
@@ -28,14 +29,19 @@ const MIN_COLUMN = 88;
 const MAX_ACROSS = 30;
 const LINE_GAP = 4;
 const SIDE_ROOM = 5;
+/** Room for a bar and its label beside a defender, feet. */
+const BODY_ROOM = 2;
+/** Whoever stands farther from the ball is drawn only if there is room, feet. */
+const NEAR = 20;
 const TOP = 16;
 const BOTTOM = 22;
 
-/** Fits the men and the defence's box into a width; feet beyond the sides are clipped by the caller. */
-export function boardScale(formation: Formation, width: number, height: number): BoardScale {
-  const near = formation.men.filter((m) => Math.abs(m.x) < 20).map((m) => m.x);
-  const lo = Math.min(-8, ...near) - SIDE_ROOM;
-  const hi = Math.max(8, ...near) + SIDE_ROOM;
+/** Fits the men and the defence near the ball into a width; feet beyond the sides are clipped by the caller. */
+export function boardScale(formation: Formation, width: number, height: number, front?: Front | null): BoardScale {
+  const near = formation.men.filter((m) => Math.abs(m.x) < NEAR).map((m) => m.x);
+  const theirs = (front?.defenders ?? []).filter((d) => Math.abs(d.x) < NEAR).map((d) => d.x);
+  const lo = Math.min(Math.min(-8, ...near) - SIDE_ROOM, ...theirs.map((x) => x - BODY_ROOM));
+  const hi = Math.max(Math.max(8, ...near) + SIDE_ROOM, ...theirs.map((x) => x + BODY_ROOM));
   const across = Math.min(MAX_ACROSS, (width - LABEL_WIDTH) / (hi - lo));
   const middle = LABEL_WIDTH + (width - LABEL_WIDTH) / 2 - ((lo + hi) / 2) * across;
   const shallow = -6;

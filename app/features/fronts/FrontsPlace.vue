@@ -17,7 +17,7 @@ const playbook = usePlaybook();
 const area = ref<HTMLElement | null>(null);
 const picker = ref<HTMLInputElement | null>(null);
 const { width } = useElementSize(area);
-const scale = computed(() => (fronts.formation ? boardScale(fronts.formation, Math.max(560, width.value), 400) : null));
+const scale = computed(() => (fronts.formation ? boardScale(fronts.formation, Math.max(560, width.value), 400, fronts.front) : null));
 onMounted(() => { if (!fronts.front) fronts.open(fronts.id); });
 
 const MOVES = ['slant right', 'slant left', 'pinch'];

@@ -67,14 +67,14 @@ header { display: flex; gap: 16px; align-items: center; justify-content: space-b
 .scroller { overflow: auto; }
 table { border-collapse: separate; border-spacing: 0; font-variation-settings: var(--narrow); }
 thead th { position: sticky; top: 0; background: var(--ground); z-index: 2; vertical-align: bottom; text-align: left; font-weight: 600; border-bottom: 2px solid var(--ink); padding: 6px 4px; }
-.front { height: 150px; width: 43px; }
+.front { height: 150px; min-width: 42px; }
 .front span { writing-mode: vertical-rl; transform: rotate(180deg); font-size: 12.5px; max-height: 138px; line-height: 1.15; }
 tbody th { position: sticky; left: 0; background: var(--ground); z-index: 1; text-align: left; font-weight: 600; padding: 4px 10px 4px 20px; width: 232px; min-width: 232px; border-bottom: 1px solid var(--rule); line-height: 1.2; }
 tbody th a { color: var(--ink); text-decoration: none; }
 tbody th a:hover { color: var(--violet); }
 .corner { position: sticky; left: 0; z-index: 3; padding-left: 20px; }
 .from { display: block; font-weight: 400; font-size: 11.5px; }
-.count { padding: 4px 8px; border-bottom: 1px solid var(--rule); font-size: 13px; }
+td.count { padding: 4px 8px; font-size: 13px; }
 td { border-bottom: 1px solid var(--rule); border-left: 1px solid var(--rule); padding: 0; text-align: center; }
 td a { display: grid; justify-items: center; gap: 1px; padding: 4px 1px 3px; font-size: 10.5px; text-decoration: none; color: var(--soft); }
 td a:hover, td a:focus-visible { background: var(--wash); }

@@ -1,6 +1,8 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { Playbook, type BookShelf, type Entry } from '#core/library/playbook';
+import type { Naming } from '#core/model/naming';
+import { shippedNaming } from '#core/names/shipped';
 import type { ProgramBody } from '#core/model/program';
 import { SHIPPED_SETTINGS, type Settings } from '#core/model/settings';
 import { SHIPPED_CALL_WORDS, type CallWords } from '#core/vocabulary/call-words';
@@ -38,6 +40,8 @@ export const usePlaybook = defineStore('playbook', () => {
   const settings = computed<Settings>(() => program.value.settings ?? SHIPPED_SETTINGS);
   const words = computed<CallWords>(() => program.value.callWords?.sets[program.value.callWords.active] ?? SHIPPED_CALL_WORDS);
 
+  const naming = computed<Naming>(() => program.value.naming ?? shippedNaming('words'));
+
   const own = (shelf: BookShelf, slug: string): OwnDocument | null => documents.value.find((d) => d.shelf === shelf && d.slug === slug) ?? null;
 
   /** Plays in the order of their families, ready for a grouped list. */
@@ -71,5 +75,5 @@ export const usePlaybook = defineStore('playbook', () => {
     program.value = await request<ProgramBody>('/api/program', { method: 'PUT', body: change as Record<string, unknown> });
   }
 
-  return { documents, program, book, settings, words, plays, fronts, formations, own, load, ready, add, save, shelve, versions, changeProgram };
+  return { documents, program, book, settings, words, naming, plays, fronts, formations, own, load, ready, add, save, shelve, versions, changeProgram };
 });

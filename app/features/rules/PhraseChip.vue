@@ -65,6 +65,7 @@ function close(event: FocusEvent): void {
 
 <style scoped>
 .chip { display: inline-flex; flex-wrap: wrap; gap: 1px 4px; align-items: baseline; border-bottom: 1px solid var(--violet); position: relative; margin: 0 1px; }
+.chip .chip { border-bottom: 0; margin: 0; }
 .word:hover { color: var(--violet); }
 select { font: inherit; font-weight: 600; border: 0; background: transparent; color: var(--violet); padding: 0; max-width: 130px; }
 select option { background: var(--sheet); color: var(--ink); }

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { declaredIn, plainAction, plainPhrase, plainSentence } from '#core/language/build';
-import { sayHead } from '#core/language/print';
+import { sayHead, sayPhrase } from '#core/language/print';
 import type { Action, Condition, Phrase, SchemeTree, Sentence, Sheet } from '#core/language/tree';
-import { sayPhrase } from '#core/language/print';
 import ConditionRow from './ConditionRow.vue';
 import PhraseChip from './PhraseChip.vue';
 

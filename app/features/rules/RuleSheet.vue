@@ -83,7 +83,7 @@ onKeyStroke('s', (event) => {
         </ul>
       </section>
       <aside>
-        <label class="side">Run to the <select :value="rules.side" @change="rules.side = ($event.target as HTMLSelectElement).value as Side"><option>right</option><option>left</option></select> from {{ playbook.book.name('formations', rules.formationId).toLowerCase() }}</label>
+        <label class="side">Run to the <select :value="rules.side" @change="rules.side = ($event.target as HTMLSelectElement).value as Side"><option>right</option><option>left</option></select> from {{ playbook.book.name('formations', rules.formationId) }}</label>
         <FrontStrip :looks="rules.looks" :scheme="rules.id ?? ''" :side="rules.side" :formation="rules.formationId" />
         <ProofPanel @go-to="goTo" />
         <VersionPanel v-if="rules.versions.length" :versions="rules.versions" :text="rules.text" @restore="rules.text = $event" />

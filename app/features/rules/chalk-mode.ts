@@ -34,7 +34,7 @@ const colours = HighlightStyle.define([
 const look = EditorView.theme({
   '&': { height: '100%', fontSize: '13.5px', backgroundColor: 'var(--sheet)', color: 'var(--ink)' },
   '.cm-content': { fontFamily: "'Archivo Variable', sans-serif", fontVariationSettings: "'wdth' 88", caretColor: 'var(--violet)', padding: '10px 0' },
-  '.cm-gutters': { backgroundColor: 'var(--sheet)', color: 'var(--soft)', border: 'none', fontVariantNumeric: 'tabular-nums' },
+  '.cm-gutters': { fontFamily: "'Archivo Variable', sans-serif", fontSize: '12px', backgroundColor: 'var(--sheet)', color: 'var(--soft)', border: 'none', fontVariantNumeric: 'tabular-nums' },
   '.cm-activeLine, .cm-activeLineGutter': { backgroundColor: 'color-mix(in srgb, var(--wash) 60%, transparent)' },
   '&.cm-focused': { outline: '2px solid var(--violet)', outlineOffset: '-2px' }, '.cm-cursor': { borderLeftColor: 'var(--violet)' },
   '.cm-selectionBackground, &.cm-focused .cm-selectionBackground': { backgroundColor: 'var(--wash)' },

@@ -78,7 +78,7 @@ const technique = computed(() => i.value.techniques.find((t) => t.id === props.s
 
 <style scoped>
 aside { border-left: 1px solid var(--rule); padding: 12px 16px; display: flex; flex-direction: column; gap: 12px; font-size: 13.5px; }
-section { display: grid; gap: 5px; }
+section { display: grid; gap: 5px; grid-template-columns: minmax(0, 1fr); }
 section + section { border-top: 1px solid var(--rule); padding-top: 11px; }
 dl { display: grid; grid-template-columns: 70px minmax(0, 1fr); gap: 3px 8px; }
 summary { cursor: pointer; list-style: none; text-decoration: underline dotted var(--soft); text-underline-offset: 3px; }

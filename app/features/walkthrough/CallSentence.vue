@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
+import { wordDiagnostic } from '#core/diagnostics/wording';
+import { callOfName, nameOfCall } from '#core/names/names';
 import { releaseFocus } from '~/features/hands/in-field';
 import type { Side } from '#core/model/side';
 import { usePlaybook } from '~/features/playbook/store';
@@ -17,6 +19,23 @@ const formations = computed(() => (playbook.formations.some((f) => f.id === boar
 const sides = [{ id: 'left', name: 'left' }, { id: 'right', name: 'right' }];
 
 const set = (change: Partial<BoardCall>): void => board.setUp({ ...board.call, front: board.frontText, ...change });
+
+const called = ref('');
+const callProblem = ref('');
+const name = computed(() => {
+  const said = nameOfCall(playbook.naming, { scheme: board.call.scheme, side: board.call.side, formation: board.call.formation in playbook.naming.formations ? board.call.formation : null, motion: null, tags: board.call.tags });
+  return said.ok ? said.value : '';
+});
+
+/** Reads a call as the program says it; what cannot be read is named and the board stays. */
+function sayCall(): void {
+  const read = callOfName(playbook.naming, called.value);
+  callProblem.value = read.ok ? '' : `${wordDiagnostic(read.diagnostics[0]!)}.`;
+  if (!read.ok) return;
+  set({ scheme: read.value.scheme, side: read.value.side, tags: [...read.value.tags], without: [], ...(read.value.formation ? { formation: read.value.formation } : {}) });
+  called.value = '';
+  releaseFocus();
+}
 
 const sentence = computed(() => {
   const r = board.resolution;
@@ -43,6 +62,10 @@ const sentence = computed(() => {
         <button v-for="tag in board.tags" :key="tag.name" class="plain tag" type="button" :aria-pressed="tag.active" :title="tag.says" @click="board.toggleTag(tag.name)">{{ tag.name }}</button>
       </span>
     </div>
+    <form class="named" @submit.prevent="sayCall">
+      <input v-model="called" :placeholder="name || 'no name for this'" aria-label="Call it by its name" :aria-describedby="callProblem ? 'call-problem' : undefined" @keydown.stop @input="callProblem = ''">
+      <p v-if="callProblem" id="call-problem" role="alert">{{ callProblem }}</p>
+    </form>
     <VerdictWord v-if="board.resolution" class="verdict" :verdict="board.resolution.verdict" :sentence="sentence" />
   </header>
 </template>
@@ -50,7 +73,11 @@ const sentence = computed(() => {
 <style scoped>
 .call { display: flex; gap: 16px; align-items: center; justify-content: space-between; padding: 10px 20px; border-bottom: 1px solid var(--rule); min-height: 64px; }
 .words { display: flex; flex-wrap: wrap; gap: 4px 7px; align-items: center; font-size: 17px; }
-.verdict { max-width: 330px; font-size: 13.5px; }
+.named { margin-left: auto; position: relative; }
+.named input { font: inherit; font-size: 13.5px; width: 168px; padding: 3px 8px; background: var(--sheet); color: var(--ink); border: 1px solid var(--soft); border-radius: 3px; }
+.named input::placeholder { color: var(--violet); opacity: 1; font-weight: 600; }
+.named p { position: absolute; top: 100%; right: 0; z-index: 5; width: 280px; background: var(--sheet); border: 1px solid var(--broken); color: var(--broken); padding: 4px 8px; font-size: 12.5px; }
+.verdict { max-width: 290px; font-size: 13.5px; }
 .tags { display: flex; gap: 6px; margin-left: 6px; }
 .tag { border: 1px solid var(--soft); border-radius: 3px; padding: 1px 7px; font-size: 12.5px; color: var(--soft); }
 .tag[aria-pressed='true'] { border-color: var(--violet); color: var(--violet); font-weight: 650; background: var(--wash); }

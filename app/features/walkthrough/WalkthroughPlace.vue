@@ -20,7 +20,7 @@ onMounted(roster.load);
 
 const area = ref<HTMLElement | null>(null);
 const { width } = useElementSize(area);
-const scale = computed(() => (board.formation ? boardScale(board.formation, Math.max(600, width.value), 372) : null));
+const scale = computed(() => (board.formation ? boardScale(board.formation, Math.max(600, width.value), 372, board.front) : null));
 const assigned = computed(() => new Map(board.resolution?.assignments.map((a) => [a.blocker, a]) ?? []));
 const columns = computed(() => (board.formation && scale.value ? columnsUnder(board.formation.men.filter((m) => assigned.value.has(m.id)), scale.value) : []));
 const showWhy = ref(false);
