@@ -9,6 +9,7 @@ export default defineConfig({
   test: {
     projects: [
       { plugins: [vue()], resolve: { alias }, test: { name: 'unit', testTimeout: 60_000, include: ['core/**/*.test.ts', 'cli/**/*.test.ts', 'demo/**/*.test.ts', 'app/**/*.test.ts'] } },
+      { resolve: { alias }, test: { name: 'fuzz', include: ['core/**/*.fuzz.ts'] } },
       { resolve: { alias }, test: { name: 'integration', include: ['tests/integration/**/*.test.ts'], fileParallelism: false, testTimeout: 30_000, hookTimeout: 60_000 } },
     ],
   },

@@ -61,7 +61,8 @@ describe('reading', () => {
 
   it('holds a text of too many brackets and too many lines', () => {
     expect(messages(`centre\n  when ${'('.repeat(60)}I am covered: climb`).join()).toContain('nests more than 20');
-    expect(wordDiagnostic(checkText('\n'.repeat(60_000))[0]!)).toContain('more than 50000 lines');
+    expect(wordDiagnostic(checkText('\n'.repeat(60_000))[0]!)).toContain('more than 5000 lines');
+    expect(checkText(`scheme x "X"\ncentre\n${'  when bananas are\n'.repeat(4000)}`).length).toBeLessThan(120);
   });
 });
 

@@ -51,6 +51,9 @@ const spanOf = (line: SourceLine) => ({ line: line.number, column: line.tokens[0
 const readClauses = (lines: SourceText['lines']): Clause[] =>
   lines.map((line) => ({ text: line.raw.trim(), span: spanOf(line), ...remarks(line) }));
 
+/** A text with more errors than this is no rule sheet; the rest of it is not read. */
+const MAX_ERRORS = 100;
+
 type Body = Pick<SchemeTree, 'head' | 'tags' | 'seats' | 'looks' | 'boxes' | 'sheets'>;
 
 function readBody(lines: SourceText['lines'], diagnostics: Diagnostic[]): Body {
@@ -66,6 +69,10 @@ function readBody(lines: SourceText['lines'], diagnostics: Diagnostic[]): Body {
   for (const line of lines) {
     const word = line.tokens[0]?.text;
     if (word === undefined) continue;
+    if (diagnostics.length >= MAX_ERRORS) {
+      diagnostics.push(error('text.too-many', spanOf(line), { limit: MAX_ERRORS }));
+      break;
+    }
     if (line.indented) {
       if (!sheet && !lost) diagnostics.push(error('text.indent', spanOf(line)));
       const sentence = readSentence(line, names, diagnostics);

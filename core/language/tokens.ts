@@ -25,7 +25,8 @@ export interface SourceText {
   readonly diagnostics: readonly Diagnostic[];
 }
 
-export const MAX_LINES = 50_000;
+/** A rule sheet has a few hundred lines; more than this is something else. */
+export const MAX_LINES = 5_000;
 const TOKEN = /\s*(?:("(?:[^"]*)")|([\p{L}\p{N}@.][\p{L}\p{N}@.'’_-]*|-?\d[\d.]*)|([,;:()=])|(\S))/uy;
 
 /** Cuts a text into lines of tokens. Never throws; what has no meaning becomes a diagnostic and is left out. */

@@ -8,7 +8,7 @@ import type { Settings } from '../model/settings';
 import type { Call } from '../model/snap';
 import type { CompiledScheme } from '../resolve/compile';
 import { resolve } from '../resolve/resolve';
-import type { CallWords } from '../vocabulary/call-words';
+import type { CallWords } from '../model/call-words';
 import { SHIPPED_PLAYBOOK, type Playbook } from './playbook';
 
 const TOP = { line: 1, column: 1, endColumn: 1 };

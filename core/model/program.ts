@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { CALL_MEANINGS } from '../vocabulary/call-words';
+import { CALL_MEANINGS } from './call-words';
 import { NamingSchema } from './naming';
 import { SettingsSchema } from './settings';
 

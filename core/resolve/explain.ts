@@ -4,7 +4,7 @@ import type { Assignment, Resolution } from '../model/resolution';
 import type { Side } from '../model/side';
 import { BLOCKS } from '../vocabulary/index';
 import { NOBODY, type Scene } from '../vocabulary/scene';
-import type { CallWords } from '../vocabulary/call-words';
+import type { CallWords } from '../model/call-words';
 import { whyNot, type CompiledSentence } from './compile';
 import { callOf } from './line-calls';
 import type { ManOutcome, Outcome } from './outcome';

@@ -1,5 +1,5 @@
 import type { LineCall } from '../model/resolution';
-import type { CallMeaning, CallWords } from '../vocabulary/call-words';
+import type { CallMeaning, CallWords } from '../model/call-words';
 import { BLOCKS } from '../vocabulary/index';
 import { NOBODY, type Scene } from '../vocabulary/scene';
 import type { Outcome } from './outcome';

@@ -8,7 +8,7 @@ import type { Overrides } from '../model/identification';
 import type { Resolution } from '../model/resolution';
 import { SHIPPED_SETTINGS, type Settings } from '../model/settings';
 import { signOf, type Side } from '../model/side';
-import { SHIPPED_CALL_WORDS, type CallWords } from '../vocabulary/call-words';
+import { SHIPPED_CALL_WORDS, type CallWords } from '../model/call-words';
 import type { CompiledScheme } from './compile';
 import { explainAssignments, explainDefenders } from './explain';
 import { explainFault, judge, type Judgement } from './judge';

@@ -7,7 +7,7 @@ import { sayPhrase } from '../language/print';
 import { LEAVES, LIST_LEAVES, TEMPLATES, isPhraseKind } from '../language/templates';
 import type { Phrase, SlotValue } from '../language/tree';
 import { readTokens } from '../language/tokens';
-import { CALL_MEANINGS } from './call-words';
+import { CALL_MEANINGS } from '../model/call-words';
 import { BLOCKS, CONDITIONS, QUALIFIERS, TARGETS, WORDS } from './index';
 import { PHRASE_KINDS, type LeafKind, type PhraseKind } from './word';
 

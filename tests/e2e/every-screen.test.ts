@@ -3,7 +3,7 @@ import { expect, test } from '@playwright/test';
 import { enter } from './people';
 
 for (const theme of ['paper', 'board'] as const) {
-  for (const path of ['/login', '/walkthrough', '/film', '/book']) {
+  for (const path of ['/login', '/walkthrough', '/film', '/book', '/rules', '/rules/power', '/fronts', '/matrix', '/team']) {
     test(`${path} on ${theme} has nothing a screen reader or a keyboard stumbles over`, async ({ page }) => {
       const complaints: string[] = [];
       page.on('console', (m) => { if (m.type() === 'error') complaints.push(m.text()); });

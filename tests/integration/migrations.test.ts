@@ -16,13 +16,13 @@ describe('migrations', () => {
   it('have all run, in order, and nothing made a table beside them', async () => {
     const [rows] = await db.sequelize.query('select name from "SequelizeMeta" order by name');
     expect((rows as { name: string }[]).map((r) => r.name)).toEqual(MIGRATIONS.map((m) => m.name));
-    expect(await tables()).toEqual(['SequelizeMeta', 'clips', 'games', 'grade_changes', 'grades', 'memberships', 'players', 'programs', 'seasons', 'snaps', 'users']);
+    expect(await tables()).toEqual(['SequelizeMeta', 'clips', 'document_versions', 'documents', 'games', 'grade_changes', 'grades', 'memberships', 'players', 'programs', 'seasons', 'snaps', 'users']);
   });
 
   it('may be started by two processes at once', async () => {
     const [one, two] = [connect(db.url), connect(db.url)];
     await db.sequelize.query('delete from "SequelizeMeta"');
-    await MIGRATIONS[0].down(db.sequelize.getQueryInterface());
+    for (const m of [...MIGRATIONS].reverse()) await m.down(db.sequelize.getQueryInterface());
     await Promise.all([migrate(one), migrate(two)]);
     expect(await tables()).toContain('grades');
     await Promise.all([one.close(), two.close()]);

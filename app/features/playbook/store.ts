@@ -5,7 +5,7 @@ import type { Naming } from '#core/model/naming';
 import { shippedNaming } from '#core/names/shipped';
 import type { ProgramBody } from '#core/model/program';
 import { SHIPPED_SETTINGS, type Settings } from '#core/model/settings';
-import { SHIPPED_CALL_WORDS, type CallWords } from '#core/vocabulary/call-words';
+import { SHIPPED_CALL_WORDS, type CallWords } from '#core/model/call-words';
 import { request } from '~/features/session/request';
 
 export interface OwnDocument {

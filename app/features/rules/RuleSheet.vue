@@ -69,9 +69,11 @@ onKeyStroke('s', (event) => {
     <p v-else-if="rules.notice" class="notice" role="status">{{ rules.notice }}</p>
     <div class="work">
       <section class="edit" aria-label="Rules">
-        <div class="tabs" role="tablist" aria-label="How the rules are shown">
-          <button class="plain" type="button" role="tab" :aria-selected="view === 'text'" @click="view = 'text'">Text</button>
-          <button class="plain" type="button" role="tab" :aria-selected="view === 'sentences'" :disabled="errors.length > 0" @click="view = 'sentences'">Sentences</button>
+        <div class="tabs">
+          <div role="tablist" aria-label="How the rules are shown">
+            <button class="plain" type="button" role="tab" :aria-selected="view === 'text'" @click="view = 'text'">Text</button>
+            <button class="plain" type="button" role="tab" :aria-selected="view === 'sentences'" :disabled="errors.length > 0" @click="view = 'sentences'">Sentences</button>
+          </div>
           <span class="state" role="status" :class="{ bad: errors.length }">{{ errors.length ? `${errors.length} to put right` : warnings.length ? `${warnings.length} to look at` : 'reads well' }}</span>
         </div>
         <div class="pane">
@@ -105,7 +107,8 @@ header { display: flex; flex-wrap: wrap; gap: 4px 14px; align-items: baseline; p
 .notice { padding: 7px 20px; color: var(--sound); font-weight: 600; }
 .work { flex: 1; min-height: 0; display: grid; grid-template-columns: minmax(0, 1fr) 400px; }
 .edit { display: flex; flex-direction: column; min-height: 0; border-right: 1px solid var(--rule); }
-.tabs { display: flex; gap: 18px; padding: 7px 20px 0; border-bottom: 1px solid var(--rule); }
+.tabs, .tabs [role='tablist'] { display: flex; gap: 18px; }
+.tabs { padding: 7px 20px 0; border-bottom: 1px solid var(--rule); }
 .tabs [role='tab'] { padding-bottom: 5px; border-bottom: 2px solid transparent; color: var(--soft); }
 .tabs [aria-selected='true'] { color: var(--ink); font-weight: 650; border-bottom-color: var(--violet); }
 .state { margin-left: auto; font-size: 13px; color: var(--sound); }

@@ -16,7 +16,7 @@ const stateOf = (doc: string): EditorState => EditorState.create({
   doc,
   extensions: [
     lineNumbers(), history(), drawSelection(), highlightActiveLine(), keymap.of([...closeBracketsKeymap, ...completionKeymap, ...lintKeymap, ...historyKeymap, ...defaultKeymap]),
-    chalkMode(), EditorState.readOnly.of(props.readOnly), EditorView.contentAttributes.of({ 'aria-label': 'Rules as text' }),
+    chalkMode(), EditorState.readOnly.of(props.readOnly), EditorView.contentAttributes.of({ 'aria-label': 'Rules as text', tabindex: '0' }),
     EditorView.updateListener.of((u) => { if (u.docChanged) emit('update:text', u.state.doc.toString()); }),
   ],
 });

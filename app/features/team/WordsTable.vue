@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue';
 import { usePlaybook } from '~/features/playbook/store';
 import type { ProgramBody } from '#core/model/program';
-import { CALL_MEANINGS, SHIPPED_CALL_WORDS, type CallMeaning } from '#core/vocabulary/call-words';
+import { CALL_MEANINGS, SHIPPED_CALL_WORDS, type CallMeaning } from '#core/model/call-words';
 
 type Words = NonNullable<ProgramBody['callWords']>;
 const emit = defineEmits<{ change: [words: Words] }>();

@@ -10,6 +10,7 @@ export const ENGLISH = {
   'text.trailing': 'the sentence ends before {found}',
   'text.trailing-near': 'the sentence ends before {found}: did you mean "{near}"?',
   'text.too-deep': 'this sentence nests more than {limit} brackets',
+  'text.too-many': 'more than {limit} things could not be read; the rest of the text was not looked at',
   'text.too-long': 'this text has more than {limit} lines',
   'formation.line': 'the line needs LT LG C RG RT once each; {missing} is missing',
   'formation.twice': '{id} is in this formation twice',
