@@ -42,6 +42,7 @@ describe('what mends it', () => {
   it('finds the tag that answers a free linebacker', () => {
     const found = mend('inside-zone-z1', 'LT LG C RG RT H right', `${OVER}; S (9, 12)`, { side: 'right' });
     expect(found[0]).toMatchObject({ verdict: 'sound', left: 0, change: { kind: 'tag', tag: 'insert', on: true }, gone: ['free-linebacker'] });
+    expect(found.some((m) => m.change.kind === 'split')).toBe(false);
   });
 
   it('has nothing to say about a sound call', () => {

@@ -45,6 +45,8 @@ export function whatMends(occasion: Occasion): Mending[] {
   const found: Mending[] = [];
   const attempt = (change: Change, s: CompiledScheme, f: Formation, c: Call): void => {
     const then = faultsOf(s, f, front, c);
+    // Moving a man so that a linebacker is no longer counted mends nothing.
+    if (change.kind === 'split' && then.box !== now.box) return;
     if (RANK[then.verdict] > RANK[now.verdict] || (then.verdict === now.verdict && then.codes.length >= now.codes.length)) return;
     found.push({ change, verdict: then.verdict, left: then.codes.length, gone: [...new Set(now.codes)].filter((code) => !then.codes.includes(code)) });
   };
@@ -75,9 +77,9 @@ function need(text: string): Formation {
   return read.value;
 }
 
-function faultsOf(scheme: CompiledScheme, formation: Formation, front: Front, call: Call): { verdict: Verdict; codes: Problem['code'][] } {
-  const { verdict, faults } = workOut(prepareCall(scheme, formation, call), front).judgement;
-  return { verdict, codes: faults.map((f) => f.code) };
+function faultsOf(scheme: CompiledScheme, formation: Formation, front: Front, call: Call): { verdict: Verdict; codes: Problem['code'][]; box: string } {
+  const { facts, judgement } = workOut(prepareCall(scheme, formation, call), front);
+  return { verdict: judgement.verdict, codes: judgement.faults.map((f) => f.code), box: facts.box().ids.join() };
 }
 
 /** A change as a coach would say it. */

@@ -39,43 +39,38 @@ const ALONE: readonly number[] = [];
 
 /** Hands out the second level and reads off who has whom. */
 export function settleOutcome(settled: Settled): Outcome {
-  const { scene, sheets } = settled;
+  const { scene, sheets, bumped: moved } = settled;
   const claims = claimLinebackers(settled);
   const targets = scene.proposals.map((p, man) => (p.target === NOBODY ? claims.target[man]! : p.target));
   const men: ManOutcome[] = [];
-  for (const { index: man } of scene.men) {
-    if (!blocks(settled, man)) continue;
+  for (const man of settled.blockers) {
     const proposal = scene.proposals[man]!;
-    const bumped = settled.bumped.get(man) ?? null;
+    // A man off the line whose rules ask nothing of him here plays his own part and is no blocker.
+    if (man >= scene.lineCount && proposal.sentence < 0) continue;
+    const bumped = moved.get(man) ?? null;
     const action = proposal.sentence < 0 || bumped ? null : sheets[man]![proposal.sentence]!.actions[claims.action[man]!]!;
     const target = targets[man]!;
-    const partners = partnersOf(settled, targets, man);
+    const partners = target === NOBODY ? ALONE : partnersOf(settled, targets, man);
     // A pair whose other half bumped over is one man on his own.
     const alone = proposal.pairs && partners.length === 0;
     men.push({
-      man, sentence: proposal.sentence, bumped, action, target, next: claims.next[man]!,
+      man, sentence: proposal.sentence, bumped, action, target, next: claims.next[man]!, partners,
       block: bumped ? (bumped === 'on' ? 'climb' : 'base') : proposal.tooFar ? action?.then?.id ?? 'climb' : alone ? 'base' : action?.id ?? 'base',
       pull: !bumped && !proposal.tooFar && (action?.block.pulls ?? false),
-      partners,
       help: alone ? null : helpOf(scene, man, target),
     });
   }
   return { settled, men, defenders: statuses(scene, men) };
 }
 
-/** A man off the line whose rules ask nothing of him here plays his own part and is no blocker. */
-const blocks = ({ scene, sheets }: Settled, man: number): boolean => isBlocker(scene.men[man]!.kind) && sheets[man]!.length > 0
-  && (man < scene.lineCount || scene.proposals[man]!.sentence >= 0);
-
 const isBlocker = (kind: Scene['men'][number]['kind']): boolean => kind !== 'quarterback-read' && kind !== 'design';
 
 /** Two men on one defender work together when either asked for it. */
-function partnersOf(settled: Settled, targets: readonly number[], man: number): readonly number[] {
-  const { proposals } = settled.scene;
+function partnersOf({ scene: { proposals }, blockers }: Settled, targets: readonly number[], man: number): readonly number[] {
   const mine = targets[man]!;
   let partners: number[] | null = null;
-  for (let other = 0; mine !== NOBODY && other < targets.length; other++) {
-    if (other !== man && targets[other] === mine && (proposals[man]!.pairs || proposals[other]!.pairs) && blocks(settled, other)) (partners ??= []).push(other);
+  for (const other of blockers) {
+    if (targets[other] === mine && other !== man && (proposals[man]!.pairs || proposals[other]!.pairs)) (partners ??= []).push(other);
   }
   return partners ?? ALONE;
 }

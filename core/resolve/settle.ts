@@ -12,6 +12,8 @@ export interface Settled {
   readonly scene: Scene & { proposals: Proposal[] };
   /** Each man's sentences on this front, in the order he tries them. */
   readonly sheets: readonly (readonly CompiledSentence[])[];
+  /** Men with rules who block: not those who stand for a read or for who is left. */
+  readonly blockers: readonly number[];
   /** For each man, his refused sentences and the partner who could not come. */
   readonly refusals: readonly ReadonlyMap<number, number>[];
   /** Men who settled on the nearest man because none of their sentences could stand. */
@@ -33,7 +35,7 @@ const PATIENCE = 6;
  * nothing changes. Men speak from the play side to the back side, then those off the line. A state that comes back is a cycle.
  */
 export function settleFirstLevel(scheme: CompiledScheme, scene: Settled['scene']): Settled {
-  const { sheets, order } = sheetsOf(scheme, scene);
+  const { sheets, order, blockers } = sheetsOf(scheme, scene);
   const refusals: (Map<number, number> | null)[] = scene.men.map(() => null);
   let cycle: readonly number[] = NO_DEFENDERS;
   for (let round = 0; round < MAX_ROUNDS; round++) {
@@ -42,7 +44,7 @@ export function settleFirstLevel(scheme: CompiledScheme, scene: Settled['scene']
   }
   const fallbacks = order.filter((man) => scene.proposals[man]!.sentence < 0 && man < scene.lineCount);
   for (const man of fallbacks) scene.proposals[man] = nearestMan(scene, man);
-  const settled = { scene, sheets, refusals: refusals.map((r) => r ?? NO_REFUSALS), fallbacks, cycle, bumped: new Map<number, Bump>(), bumpLine: scheme.tree.head.find((h) => h.key === 'bump')?.span.line ?? 0 };
+  const settled = { scene, sheets, blockers, refusals: refusals.map((r) => r ?? NO_REFUSALS), fallbacks, cycle, bumped: new Map<number, Bump>(), bumpLine: scheme.tree.head.find((h) => h.key === 'bump')?.span.line ?? 0 };
   if (scheme.head.bump !== 'nobody') bumpOver(settled);
   return settled;
 }
@@ -52,6 +54,7 @@ const NO_REFUSALS: ReadonlyMap<number, number> = new Map();
 interface Sheets {
   readonly sheets: readonly (readonly CompiledSentence[])[];
   readonly order: readonly number[];
+  readonly blockers: readonly number[];
 }
 
 const bySeating = new WeakMap<CompiledScheme, WeakMap<readonly unknown[], Sheets>>();
@@ -63,7 +66,9 @@ function sheetsOf(scheme: CompiledScheme, scene: Scene): Sheets {
   let found = known.get(scene.men);
   if (!found) {
     const sheets = scene.men.map((_, man) => scheme.sheets.filter((s) => s.includes(scene, man)).flatMap((s) => s.sentences));
-    known.set(scene.men, found = { sheets, order: speakingOrder(scene).filter((man) => sheets[man]!.length > 0) });
+    const withRules = (man: number): boolean => sheets[man]!.length > 0;
+    const blockers = scene.men.map((m) => m.index).filter((man) => withRules(man) && scene.men[man]!.kind !== 'quarterback-read' && scene.men[man]!.kind !== 'design');
+    known.set(scene.men, found = { sheets, order: speakingOrder(scene).filter(withRules), blockers });
   }
   return found;
 }

@@ -82,6 +82,19 @@ export function nameHim(scene: Scene, defender: number): boolean {
   return true;
 }
 
+/** A finder that depends on the formation only: it looks once a line-up and remembers the last one. */
+export function perLineup(find: (scene: Scene) => number): (scene: Scene) => number {
+  let men: Scene['men'] | null = null;
+  let found = NOBODY;
+  return (scene) => {
+    if (scene.men !== men) {
+      men = scene.men;
+      found = find(scene);
+    }
+    return found;
+  };
+}
+
 export const always: Accept = () => true;
 
 /** The neighbour on the line in a direction; -1 for none and for men off the line. */

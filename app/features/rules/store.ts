@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { hasErrors, type Diagnostic } from '#core/diagnostics/diagnostic';
-import { checkText } from '#core/language/check';
+import { checkScheme } from '#core/language/check';
 import { printTree } from '#core/language/print';
 import { readTree } from '#core/language/read';
 import type { SchemeTree } from '#core/language/tree';
@@ -9,7 +9,7 @@ import { schemeFrom } from '#core/library/library';
 import { explainFault } from '#core/resolve/judge';
 import type { Verdict } from '#core/model/resolution';
 import type { Side } from '#core/model/side';
-import type { CompiledScheme } from '#core/resolve/compile';
+import { compileScheme, type CompiledScheme } from '#core/resolve/compile';
 import { prepareCall, workOut } from '#core/resolve/resolve';
 import { usePlaybook, type OwnDocument, type Version } from '~/features/playbook/store';
 import { RequestProblem } from '~/features/session/request';
@@ -33,9 +33,11 @@ export const useRules = defineStore('rules', () => {
   const shipped = computed(() => id.value !== null && document.value === null);
   const dirty = computed(() => text.value !== saved.value);
 
-  const diagnostics = computed<readonly Diagnostic[]>(() => checkText(text.value));
-  const tree = computed<SchemeTree | null>(() => { const { tree: t } = readTree(text.value); return t?.kind === 'scheme' ? t : null; });
-  const compiled = computed<CompiledScheme | null>(() => (hasErrors(diagnostics.value) ? null : valueOf(text.value)));
+  // The text is read once a keystroke; everything else follows from that one tree.
+  const read = computed(() => readTree(text.value));
+  const tree = computed<SchemeTree | null>(() => (read.value.tree?.kind === 'scheme' ? read.value.tree : null));
+  const diagnostics = computed<readonly Diagnostic[]>(() => [...read.value.diagnostics, ...(tree.value ? checkScheme(tree.value) : [])]);
+  const compiled = computed<CompiledScheme | null>(() => (tree.value && !hasErrors(diagnostics.value) ? compileScheme(tree.value) : null));
   const before = computed<CompiledScheme | null>(() => valueOf(saved.value));
 
   const formationId = computed(() => tree.value?.head.find((h) => h.key === 'from')?.value ?? 'five-man');

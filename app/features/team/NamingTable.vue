@@ -29,7 +29,7 @@ const setNumbers = (change: Partial<Naming['numbers']>): void => emit('change', 
       <template v-if="naming.style === 'numbers'">, even holes to the <select :value="naming.numbers.even" aria-label="Even holes" @change="setNumbers({ even: ($event.target as HTMLSelectElement).value as 'left' | 'right' })"><option>right</option><option>left</option></select></template>:
       <b>“{{ sample }}”</b>
     </p>
-    <details v-for="p in PARTS" :key="p.key">
+    <details v-for="p in PARTS" :key="p.key" :open="p.key === 'plays'">
       <summary class="link">{{ p.says }}</summary>
       <ul><li v-for="r in rows(p.key, p.shelf)" :key="r.id"><label><span>{{ r.name }}</span> <input :value="r.word" maxlength="30" placeholder="no word yet" @change="set(p.key, r.id, ($event.target as HTMLInputElement).value)"></label></li></ul>
     </details>

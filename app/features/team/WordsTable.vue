@@ -9,7 +9,7 @@ const emit = defineEmits<{ change: [words: Words] }>();
 const playbook = usePlaybook();
 const fresh = ref('');
 const words = computed<Words>(() => playbook.program.callWords ?? { active: 'Everyday', sets: { Everyday: SHIPPED_CALL_WORDS } });
-const names = computed(() => Object.keys(words.value.sets));
+const names = computed(() => Object.keys(words.value.sets).sort((a, b) => a.localeCompare(b)));
 const MEANS: Record<CallMeaning, string> = { loaded: 'two or more on the guard or wider', light: 'fewer than that', mike: 'who the Mike is ({id} is his letter)', pair: 'we double him', gone: 'I fill back for the puller', solo: 'I go alone to the next level' };
 
 const set = (name: string, meaning: CallMeaning, word: string): void => emit('change', { ...words.value, sets: { ...words.value.sets, [name]: { ...words.value.sets[name]!, [meaning]: word } } });

@@ -13,7 +13,7 @@ const SHOWN = 6;
     <ul>
       <li v-for="m in mendings.slice(0, SHOWN)" :key="sayChange(m.change)">
         <button class="plain link" type="button" @click="$emit('make', m.change)">{{ upperFirst(sayChange(m.change)) }}</button>
-        <span class="soft"> {{ m.verdict }}{{ m.left ? `, ${m.left} left` : '' }}</span>
+        <span class="soft then">{{ m.verdict }}{{ m.left ? `, ${m.left} left` : '' }}</span>
       </li>
     </ul>
   </section>
@@ -22,4 +22,5 @@ const SHOWN = 6;
 <style scoped>
 section { display: grid; gap: 5px; border-top: 1px solid var(--rule); padding-top: 11px; }
 ul { display: grid; gap: 4px; }
+.then { margin-left: 7px; }
 </style>

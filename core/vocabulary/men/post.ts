@@ -1,3 +1,4 @@
+import { perLineup } from '../finding';
 import { NOBODY, type Scene } from '../scene';
 import type { ManWord } from '../word';
 
@@ -18,7 +19,7 @@ export const post: ManWord = {
   find: (slots) => {
     const side = slots.text('side');
     const name = slots.text('post');
-    return (scene) => findPost(scene, side, name);
+    return perLineup((scene) => findPost(scene, side, name));
   },
 };
 
@@ -37,7 +38,7 @@ export const lastMan: ManWord = {
   },
 };
 
-const byKind = (kind: string) => (scene: Scene): number => scene.men.findIndex((m) => m.kind === kind);
+const byKind = (kind: string) => perLineup((scene) => scene.men.findIndex((m) => m.kind === kind));
 
 export const hBack: ManWord = {
   says: ['the H'],
