@@ -104,7 +104,7 @@ function findsHim(condition: Condition): boolean {
 
 /** Tags, seats and looks that are declared and change nothing. */
 function checkDeclared(tree: SchemeTree): Diagnostic[] {
-  const text = strip([tree.sheets, tree.looks, tree.boxes, tree.seats]);
+  const text = strip([tree.sheets, tree.looks, tree.boxes, tree.changes, tree.seats]);
   const used = (slot: string, name: string): boolean => text.includes(`"${slot}":${JSON.stringify(name)}`);
   return [
     ...tree.tags.filter((t) => !used('tag', t.name)).map((t) => warning('scheme.tag-unused', t.span, { tag: t.name })),

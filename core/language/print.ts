@@ -87,6 +87,7 @@ function printScheme(tree: SchemeTree): string[] {
     ...tree.tags.flatMap((t) => noted(`tag ${t.name}${t.on ? ' on' : ''} "${t.says}"`, t)),
     ...tree.seats.flatMap((s) => noted(`seat ${s.name} = ${s.choices.map((c) => sayPhrase(c, { bare: true })).join(' or ')}`, s)),
     ...tree.looks.flatMap((l) => noted(`look ${l.name}: ${sayCondition(l.when)}`, l)),
+    ...tree.changes.flatMap((c) => noted(`change to ${c.to} when ${sayCondition(c.when)}`, c)),
     ...tree.boxes.flatMap((b) => noted(`box one more when ${sayCondition(b.when)}`, b)),
   ];
   if (declared.length) lines.push('', ...declared);

@@ -4,7 +4,7 @@ import { BUMPS, COVER_NAMES, ENTRIES, SchemeHeadSchema, TEMPOS, TRACKS, type Sch
 import type { Names } from './read-phrase';
 import { readCondition, readList, readSentence } from './read-sentence';
 import { endOf, readTokens, type SourceLine, type SourceText } from './tokens';
-import type { BoxLine, Clause, HeadLine, LineupTree, LookLine, Remarks, SchemeTree, SeatLine, Sheet, TagLine, Tree } from './tree';
+import type { BoxLine, ChangeLine, Clause, HeadLine, LineupTree, LookLine, Remarks, SchemeTree, SeatLine, Sheet, TagLine, Tree } from './tree';
 
 export const HEAD_KEYS = Object.keys(SchemeHeadSchema.shape) as (keyof SchemeHead)[];
 export const HEAD_VALUES: Partial<Record<keyof SchemeHead, readonly string[]>> = { entry: ENTRIES, track: TRACKS, tempo: TEMPOS, cover: COVER_NAMES, bump: BUMPS };
@@ -54,7 +54,7 @@ const readClauses = (lines: SourceText['lines']): Clause[] =>
 /** A text with more errors than this is no rule sheet; the rest of it is not read. */
 const MAX_ERRORS = 100;
 
-type Body = Pick<SchemeTree, 'head' | 'tags' | 'seats' | 'looks' | 'boxes' | 'sheets'>;
+type Body = Pick<SchemeTree, 'head' | 'tags' | 'seats' | 'looks' | 'boxes' | 'changes' | 'sheets'>;
 
 function readBody(lines: SourceText['lines'], diagnostics: Diagnostic[]): Body {
   const names = declaredNames(lines);
@@ -63,6 +63,7 @@ function readBody(lines: SourceText['lines'], diagnostics: Diagnostic[]): Body {
   const seats: SeatLine[] = [];
   const looks: LookLine[] = [];
   const boxes: BoxLine[] = [];
+  const changes: ChangeLine[] = [];
   const sheets: (Sheet & { sentences: Sheet['sentences'][number][] })[] = [];
   let sheet: (typeof sheets)[number] | null = null;
   let lost = false;
@@ -86,13 +87,14 @@ function readBody(lines: SourceText['lines'], diagnostics: Diagnostic[]): Body {
     else if (word === 'seat') pushIf(seats, readSeat(line, names, diagnostics));
     else if (word === 'look') pushIf(looks, readLook(line, names, diagnostics));
     else if (word === 'box') pushIf(boxes, readBox(line, names, diagnostics));
+    else if (word === 'change') pushIf(changes, readChange(line, names, diagnostics));
     else {
       const heads = readList(line, 0, 'group', ',', names, diagnostics);
       lost = heads === null;
       if (heads) sheets.push(sheet = { heads, sentences: [], span: spanOf(line), ...remarks(line) });
     }
   }
-  return { head, tags, seats, looks, boxes, sheets };
+  return { head, tags, seats, looks, boxes, changes, sheets };
 }
 
 function pushIf<T>(list: T[], item: T | null): void {
@@ -159,4 +161,14 @@ function readBox(line: SourceLine, names: Names, diagnostics: Diagnostic[]): Box
   }
   const when = readCondition(line, 4, names, diagnostics);
   return when && { when, span: spanOf(line), ...remarks(line) };
+}
+
+function readChange(line: SourceLine, names: Names, diagnostics: Diagnostic[]): ChangeLine | null {
+  const [, to, play, when] = line.tokens;
+  if (to?.text !== 'to' || play?.kind !== 'word' || when?.text !== 'when') {
+    diagnostics.push(error('text.expected', spanOf(line), { expected: 'change to PLAY when, and a condition', found: `"${line.raw.trim()}"` }));
+    return null;
+  }
+  const condition = readCondition(line, 4, names, diagnostics);
+  return condition && { to: play.text, when: condition, span: spanOf(line), ...remarks(line) };
 }

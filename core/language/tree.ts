@@ -77,6 +77,13 @@ export interface BoxLine extends Remarks {
   readonly span: Span;
 }
 
+/** Another play to change to when the picture is the other one: "change with me". */
+export interface ChangeLine extends Remarks {
+  readonly to: string;
+  readonly when: Condition;
+  readonly span: Span;
+}
+
 export interface HeadLine extends Remarks {
   readonly key: keyof SchemeHead;
   readonly value: string;
@@ -92,6 +99,7 @@ export interface SchemeTree extends Remarks {
   readonly seats: readonly SeatLine[];
   readonly looks: readonly LookLine[];
   readonly boxes: readonly BoxLine[];
+  readonly changes: readonly ChangeLine[];
   readonly sheets: readonly Sheet[];
   readonly closing: readonly string[];
 }

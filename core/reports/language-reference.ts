@@ -36,7 +36,7 @@ export function languageReference(): string {
     '## The head', '', '| line | values |', '| --- | --- |', '| `family` | any words |', '| `school` | any words (may be left out) |', `| \`entry\` | ${words(ENTRIES)} |`, `| \`track\` | ${words(TRACKS)} |`, `| \`tempo\` | ${words(TEMPOS)} |`,
     `| \`cover\` | what "covered" means: ${words(COVER_NAMES)} |`, `| \`bump\` | ${words(BUMPS)}: with the second, nobody helps or climbs past a man on the line whom no rule reaches, and two men never take one man unasked |`, '| `from` | the formation it is usually called from, by its id (may be left out) |', '| `note` | any words |', '',
     '## What a scheme declares', '', '| line | meaning |', '| --- | --- |', '| `tag NAME [on] "what it does"` | a tag of the call; `on`: unless told otherwise |', '| `seat NAME = man or man` | a job for the first of these in the formation |', '| `look NAME: condition` | a picture with a name |',
-    '| `box one more when condition` | the next defender outside on the play side counts into the box |', '',
+    '| `change to PLAY when condition` | the picture in which the other play of the pair is run |', '| `box one more when condition` | the next defender outside on the play side counts into the box |', '',
     ...PHRASE_KINDS.flatMap(section),
     '## Plain words', '', '| slot | words |', '| --- | --- |',
     ...Object.entries(LEAVES).map(([name, leaf]) => `| ${name} | ${leaf.values ? Object.values(leaf.values).join(', ') : leaf.name} |`), '',

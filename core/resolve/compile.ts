@@ -40,6 +40,8 @@ export interface CompiledScheme {
   readonly looks: ReadonlyMap<string, Test>;
   /** When the next defender outside on the play side counts into the box. */
   readonly boxOneMore: Test | null;
+  /** Plays to change to, and when. */
+  readonly changes: readonly { to: string; when: Test }[];
   readonly sheets: readonly CompiledSheet[];
 }
 
@@ -60,6 +62,7 @@ export function compileScheme(tree: SchemeTree): CompiledScheme {
     tags: tree.tags.map(({ name, on, says }) => ({ name, on, says })),
     seats: tree.seats.map((s) => ({ name: s.name, choices: s.choices.map(compileMan) })),
     looks: new Map(tree.looks.map((l) => [l.name, compileCondition(l.when)])),
+    changes: tree.changes.map((c) => ({ to: c.to, when: compileCondition(c.when) })),
     boxOneMore: tree.boxes.length ? anyHolds(tree.boxes.map((b) => compileCondition(b.when))) : null,
     sheets: tree.sheets.map((sheet) => ({
       includes: anyOf(sheet.heads.map((h) => (GROUPS as Record<string, GroupWord>)[h.word]!.includes(slotsOf(h)))),

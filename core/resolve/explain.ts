@@ -78,16 +78,15 @@ export function explainDefenders(outcome: Outcome): Resolution['defenders'] {
   const { scene } = outcome.settled;
   return scene.defenders.map((d) => {
     const { status, by } = outcome.defenders[d.index]!;
-    return { id: d.id, status, by: by.map((m) => scene.men[m]!.id), because: sayStatus(scene, outcome, d.index, status) };
+    return { id: d.id, status, by: by.map((m) => scene.men[m]!.id), because: sayStatus(scene, outcome, d.index) };
   });
 }
 
-function sayStatus(scene: Scene, outcome: Outcome, defender: number, status: Resolution['defenders'][number]['status']): string | null {
-  if (status !== 'read' && status !== 'left') return null;
-  const rule = scene.men.find((m) => (m.kind === 'quarterback-read' || m.kind === 'design')
-    && (scene.proposals[m.index]!.target === defender || scene.proposals[m.index]!.all.includes(defender)));
-  if (!rule) return null;
-  const sheet = outcome.settled.sheets[rule.index]!;
-  const index = rule.kind === 'design' ? sheet.findIndex((s, i) => leftBy(scene, rule.index, s, i)?.all.includes(defender)) : scene.proposals[rule.index]!.sentence;
-  return sheet[index] ? say(sheet[index]) : null;
+function sayStatus(scene: Scene, outcome: Outcome, defender: number): string | null {
+  const { rule } = outcome.defenders[defender]!;
+  if (rule === undefined) return null;
+  const sheet = outcome.settled.sheets[rule]!;
+  const byName = sheet.findIndex((s, i) => scene.men[rule]!.kind === 'design' && leftBy(scene, rule, s, i)?.all.includes(defender));
+  const sentence = sheet[byName < 0 ? scene.proposals[rule]!.sentence : byName];
+  return sentence ? say(sentence) : null;
 }

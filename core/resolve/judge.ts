@@ -71,6 +71,7 @@ export function judge(scheme: CompiledScheme, outcome: Outcome, attack: Attack, 
     } else farReach(judged, m);
   }
   freeLinebackers(judged);
+  changesOfPlay(judged);
   const { faults, notes } = judged;
   return { faults, notes, verdict: faults.some((f) => SEVERITY[f.code] === 'broken') ? 'broken' : faults.length ? 'at risk' : 'sound' };
 }
@@ -179,6 +180,14 @@ function vacatedGap(judged: Case, m: ManOutcome): void {
   if (!near) return;
   const { id, level, y, index } = nearest;
   judged.find('vacated-gap', [m.man], [index], () => `${judged.man(m.man)} pulls and ${id}, ${level === 1 ? 'walked up' : `${yards(y)} yards deep`}, can run through the gap he leaves.`);
+}
+
+/** The picture is the other play's: said beside the verdict, not against it. */
+function changesOfPlay({ scheme, scene, notes }: Case): void {
+  for (const { to, when } of scheme.changes) {
+    scene.him = NOBODY;
+    if (when(scene, scene.posts.C)) notes.push(() => `Change with me: this is the picture for ${to}.`);
+  }
 }
 
 /** Box linebackers nobody has: a risk only if they can meet the ball in time. */

@@ -18,6 +18,8 @@ export interface Outcome {
 export interface DefenderOutcome {
   readonly status: DefenderStatus;
   readonly by: readonly number[];
+  /** Whose rule reads or leaves him: the man who stands for it. */
+  readonly rule?: number;
 }
 
 export interface ManOutcome {
@@ -60,7 +62,7 @@ export function settleOutcome(settled: Settled): Outcome {
       help: alone ? null : helpOf(scene, man, target),
     });
   }
-  return { settled, men, defenders: statuses(scene, men) };
+  return { settled, men, defenders: statuses(scene, men, targets) };
 }
 
 const isBlocker = (kind: Scene['men'][number]['kind']): boolean => kind !== 'quarterback-read' && kind !== 'design';
@@ -82,15 +84,15 @@ function helpOf(scene: Scene, man: number, target: number): ManOutcome['help'] {
 }
 
 const FREE: DefenderOutcome = { status: 'free', by: ALONE };
-const READ: DefenderOutcome = { status: 'read', by: ALONE };
-const LEFT: DefenderOutcome = { status: 'left', by: ALONE };
 
-function statuses(scene: Scene, men: readonly ManOutcome[]): DefenderOutcome[] {
+function statuses(scene: Scene, men: readonly ManOutcome[], targets: readonly number[]): DefenderOutcome[] {
   const out = scene.defenders.map(() => FREE);
   for (const man of scene.men) {
     if (isBlocker(man.kind)) continue;
-    const { target, all } = scene.proposals[man.index]!;
-    for (const d of target === NOBODY ? all : [target]) if (out[d] === FREE) out[d] = man.kind === 'design' ? LEFT : READ;
+    const status = man.kind === 'design' ? 'left' : 'read';
+    const put = (d: number): void => { if (d !== NOBODY && out[d] === FREE) out[d] = { status, by: ALONE, rule: man.index }; };
+    put(targets[man.index]!);
+    for (const d of scene.proposals[man.index]!.all) put(d);
   }
   const by = scene.defenders.map((): number[] | null => null);
   const on = scene.defenders.map(() => 0);

@@ -7,15 +7,17 @@ import LineBoard from '~/features/board/LineBoard.vue';
 import { upperFirst } from '~/features/board/words';
 import { inField, releaseFocus } from '~/features/hands/in-field';
 import { usePlaybook } from '~/features/playbook/store';
-import { download, readFiles } from '~/features/rules/files';
+import { download } from '~/features/playbook/files';
+import ImportFiles from '~/features/playbook/ImportFiles.vue';
+import { useSession } from '~/features/session/store';
 import FrontList from './FrontList.vue';
 import SaveFront from './SaveFront.vue';
 import { useFronts } from './store';
 
 const fronts = useFronts();
+const session = useSession();
 const playbook = usePlaybook();
 const area = ref<HTMLElement | null>(null);
-const picker = ref<HTMLInputElement | null>(null);
 const { width } = useElementSize(area);
 const scale = computed(() => (fronts.formation ? boardScale(fronts.formation, Math.max(560, width.value), 400, fronts.front) : null));
 onMounted(() => { if (!fronts.front) fronts.open(fronts.id); });
@@ -43,14 +45,6 @@ onKeyStroke((event) => {
   const mark = MARKS.find((m) => m.key === event.key);
   if (mark) fronts.mark(mark.name);
 });
-
-async function take(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const { texts, problem } = await readFiles([...input.files ?? []]);
-  input.value = '';
-  fronts.problem = problem;
-  if (texts.length) await fronts.attempt(() => playbook.add(texts));
-}
 </script>
 
 <template>
@@ -65,8 +59,7 @@ async function take(event: Event): Promise<void> {
         <div class="acts">
           <button class="plain link" type="button" @click="fronts.mirror">Mirror</button>
           <button class="plain link" type="button" @click="download(`${fronts.id}.chalk`, fronts.documentText(fronts.id, fronts.name))">Export</button>
-          <button class="plain link" type="button" @click="picker?.click()">Import</button>
-          <input ref="picker" class="visually-hidden" type="file" accept=".chalk,text/plain" multiple tabindex="-1" aria-label="Files to import" @change="take">
+          <ImportFiles v-if="session.member?.role === 'coach'" :attempt="fronts.attempt" @problem="fronts.problem = $event" />
         </div>
       </header>
       <p v-if="fronts.problem" class="problem" role="alert">{{ fronts.problem }}</p>

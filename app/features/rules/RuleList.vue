@@ -3,7 +3,7 @@ import { computed, ref } from 'vue';
 import { usePlaybook } from '~/features/playbook/store';
 import { useMatrix } from '~/features/matrix/store';
 import { useSession } from '~/features/session/store';
-import { readFiles } from './files';
+import ImportFiles from '~/features/playbook/ImportFiles.vue';
 import { useRules } from './store';
 
 const playbook = usePlaybook();
@@ -11,7 +11,6 @@ const session = useSession();
 const rules = useRules();
 const matrix = useMatrix();
 const filter = ref('');
-const picker = ref<HTMLInputElement | null>(null);
 
 const sound = computed(() => new Map(matrix.rows.map((r) => [r.scheme, r])));
 const families = computed(() => {
@@ -20,14 +19,6 @@ const families = computed(() => {
   return [...new Set(all.map((e) => e.family))].map((family) => ({ family, plays: all.filter((e) => e.family === family) }));
 });
 const retired = computed(() => playbook.documents.filter((d) => d.shelf === 'schemes' && d.retired));
-
-async function take(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const { texts, problem } = await readFiles([...input.files ?? []]);
-  input.value = '';
-  rules.problem = problem;
-  if (texts.length) await rules.attempt(() => playbook.add(texts));
-}
 </script>
 
 <template>
@@ -36,10 +27,7 @@ async function take(event: Event): Promise<void> {
       <h1>Rules</h1>
       <input v-model="filter" type="search" placeholder="find a play" aria-label="Find a play">
       <p class="soft">{{ playbook.book.list('schemes').length }} plays; each keeps its rules for every front. Open one to read or rewrite it.</p>
-      <template v-if="session.member?.role === 'coach'">
-        <button class="plain link" type="button" @click="picker?.click()">Import .chalk files</button>
-        <input ref="picker" class="visually-hidden" type="file" accept=".chalk,text/plain" multiple tabindex="-1" aria-label="Files to import" @change="take">
-      </template>
+      <ImportFiles v-if="session.member?.role === 'coach'" :attempt="rules.attempt" @problem="rules.problem = $event">Import .chalk files</ImportFiles>
     </header>
     <p v-if="rules.problem" class="problem" role="alert">{{ rules.problem }}</p>
     <p v-if="!families.length" class="empty">No play is called like that.</p>

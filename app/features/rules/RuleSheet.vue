@@ -6,7 +6,7 @@ import { wordDiagnostic } from '#core/diagnostics/wording';
 import { usePlaybook } from '~/features/playbook/store';
 import { useSession } from '~/features/session/store';
 import type { Side } from '#core/model/side';
-import { download } from './files';
+import { download } from '~/features/playbook/files';
 import FrontStrip from './FrontStrip.vue';
 import ProofPanel from './ProofPanel.vue';
 import RuleBuilder from './RuleBuilder.vue';
@@ -20,6 +20,7 @@ const session = useSession();
 const view = ref<'text' | 'sentences'>('text');
 const editor = ref<InstanceType<typeof RuleText> | null>(null);
 const copying = ref<{ id: string; name: string } | null>(null);
+const renaming = ref<string | null>(null);
 const errors = computed(() => rules.diagnostics.filter((d) => d.severity === 'error'));
 const warnings = computed(() => rules.diagnostics.filter((d) => d.severity === 'warning'));
 const coach = computed(() => session.member?.role === 'coach');
@@ -33,6 +34,11 @@ async function copy(): Promise<void> {
   if (!await rules.copy(id.trim(), name.trim())) return;
   copying.value = null;
   await navigateTo(`/rules/${id.trim()}`);
+}
+/** The name stands in the first line of the text; the short name stays, so that snaps logged with it still find it. */
+function rename(): void {
+  rules.text = rules.text.replace(/^(\s*scheme\s+\S+\s+)"[^"\n]*"/m, (_, lead: string) => `${lead}"${renaming.value!.trim().replace(/"/g, '')}"`);
+  renaming.value = null;
 }
 async function retire(): Promise<void> {
   const { document } = rules;
@@ -57,6 +63,7 @@ onKeyStroke('s', (event) => {
         <button v-if="rules.document" class="plain link" type="button" :disabled="!canSave" @click="save(true)">Keep as draft</button>
         <button class="plain link" type="button" :disabled="errors.length > 0" @click="rules.format">Tidy</button>
         <button v-if="coach" class="plain link" type="button" @click="copying = { id: `${rules.id}-2`, name: `${rules.tree?.name ?? ''}, ours` }">Copy</button>
+        <button class="plain link" type="button" @click="renaming = rules.tree?.name ?? ''">Rename</button>
         <button class="plain link" type="button" @click="download(`${rules.id}.chalk`, rules.text)">Export</button>
         <button v-if="coach && rules.document" class="plain link" type="button" @click="retire">Retire</button>
       </div>
@@ -64,6 +71,10 @@ onKeyStroke('s', (event) => {
     <form v-if="copying" class="copy" @submit.prevent="copy">
       <label>Name <input v-model="copying.name" required maxlength="60"></label> <label>Short name <input v-model="copying.id" required pattern="[a-z0-9\-]+" title="small letters, digits and dashes"></label>
       <button class="plain link" type="submit">Make the copy</button> <button class="plain link" type="button" @click="copying = null">Leave it</button>
+    </form>
+    <form v-if="renaming !== null" class="copy" @submit.prevent="rename">
+      <label>Name <input v-model="renaming" required maxlength="60"></label>
+      <button class="plain link" type="submit">Call it that</button> <button class="plain link" type="button" @click="renaming = null">Leave it</button> <span class="soft">counts once it is saved</span>
     </form>
     <p v-if="rules.problem" class="problem" role="alert">{{ rules.problem }}</p>
     <p v-else-if="rules.notice" class="notice" role="status">{{ rules.notice }}</p>
