@@ -4,7 +4,7 @@ const STAGES = ['geometry', 'model', 'diagnostics', 'identify', 'vocabulary', 'l
 const stageRules = STAGES.slice(0, -1).map((stage, i) => ({
   name: `core-${stage}-knows-earlier-stages-only`,
   severity: 'error',
-  from: { path: `^core/${stage}/`, pathNot: '\\.test\\.ts$' },
+  from: { path: `^core/${stage}/`, pathNot: '\\.(test|fuzz)\\.ts$' },
   to: { path: `^core/(${STAGES.slice(i + 1).join('|')})/` },
 }));
 
@@ -12,8 +12,8 @@ const stageRules = STAGES.slice(0, -1).map((stage, i) => ({
 module.exports = {
   forbidden: [
     { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
-    { name: 'core-stands-alone', severity: 'error', from: { path: '^core/', pathNot: '(\\.test\\.ts$|^core/testing/)' }, to: { path: '^(app|server|cli|demo|scripts)/|^node:' } },
-    { name: 'core-uses-few-packages', severity: 'error', from: { path: '^core/', pathNot: '(\\.test\\.ts$|^core/testing/)' }, to: { path: 'node_modules', pathNot: 'node_modules/(zod|fastest-levenshtein)/' } },
+    { name: 'core-stands-alone', severity: 'error', from: { path: '^core/', pathNot: '(\\.(test|fuzz)\\.ts$|^core/testing/)' }, to: { path: '^(app|server|cli|demo|scripts)/|^node:' } },
+    { name: 'core-uses-few-packages', severity: 'error', from: { path: '^core/', pathNot: '(\\.(test|fuzz)\\.ts$|^core/testing/)' }, to: { path: 'node_modules', pathNot: 'node_modules/(zod|fastest-levenshtein)/' } },
     { name: 'app-and-server-apart', severity: 'error', from: { path: '^app/' }, to: { path: '^(server|cli)/' } },
     { name: 'server-knows-no-app', severity: 'error', from: { path: '^server/' }, to: { path: '^(app|cli)/' } },
     { name: 'cli-knows-core-only', severity: 'error', from: { path: '^cli/' }, to: { path: '^(app|server|demo)/' } },

@@ -2,10 +2,8 @@ import { lessThan, moreThan } from '../geometry/compare';
 import { HEAD_UP, LATERAL_REACH, SHADE } from '../geometry/tolerances';
 import { manBeside } from '../vocabulary/targets/man-beside';
 import { NOBODY, type Scene } from '../vocabulary/scene';
+import { NO_PROPOSAL } from './set-scene';
 import type { Settled } from './settle';
-
-/** Why a man does something else than his own sentence says. */
-export type Bump = 'over' | 'on';
 
 /**
  * First level before second, where a scheme says "bump over to a free man". Two men who would take one defender without a word keep
@@ -34,23 +32,19 @@ function blockersOf({ defenders, proposals }: Scene): number[] {
   return count;
 }
 
-function sendOneOn({ scene, bumped }: Settled, defender: number): void {
+function sendOneOn({ scene }: Settled, defender: number): void {
   const on = scene.men.filter((m) => m.index < scene.lineCount && scene.proposals[m.index]!.target === defender).map((m) => m.index);
   if (on.length < 2 || on.some((man) => scene.proposals[man]!.pairs)) return;
   const [, ...others] = on.sort((a, b) => away(scene, a, defender) - away(scene, b, defender) || b - a);
-  for (const man of others.filter((m) => !scene.proposals[m]!.pulls)) {
-    change(scene, man, NOBODY, 'climb');
-    bumped.set(man, 'on');
-  }
+  for (const man of others) if (!scene.proposals[man]!.pulls) change(scene, man, NOBODY, 'on');
 }
 
 /** Gives a defender to a lineman beside him; true when somebody could come. */
 function findSomebody(settled: Settled, defender: number, asked: Set<number>, desperate: boolean): boolean {
-  const { scene, bumped } = settled;
+  const { scene } = settled;
   const beside = menBeside(settled, defender);
   const take = (man: number): true => {
-    change(scene, man, defender, 'base');
-    bumped.set(man, 'over');
+    change(scene, man, defender, 'over');
     return true;
   };
   for (const man of beside) if (!asked.has(man) && hasHandFree(scene, man, desperate)) return take(man);
@@ -87,8 +81,10 @@ function hasHandFree(scene: Scene, man: number, desperate: boolean): boolean {
   return desperate && (lessThan(x, scene.men[0]!.x) || moreThan(x, scene.men[scene.lineCount - 1]!.x + (p.pulls ? HEAD_UP : SHADE)));
 }
 
-function change(scene: Settled['scene'], man: number, target: number, job: string): void {
-  scene.proposals[man] = { ...scene.proposals[man]!, target, all: [], partner: NOBODY, other: NOBODY, job, pulls: false, pairs: false, tooFar: false };
+/** What a man does instead of what his own sentence says. */
+export function change(scene: Settled['scene'], man: number, target: number, bump: 'over' | 'on'): void {
+  const { sentence, action } = scene.proposals[man]!;
+  scene.proposals[man] = { ...NO_PROPOSAL, sentence, action, target, job: bump === 'on' ? 'climb' : 'base', bump };
 }
 
 /** Whoever in the box nobody has within a man's reach, nearest to his nose; a man on the line before a linebacker. -1 for nobody. */

@@ -1,6 +1,6 @@
 import { NOBODY, type Scene } from '../vocabulary/scene';
 import type { Claim, TargetFinder } from '../vocabulary/word';
-import { nearestFreeMan } from './bump';
+import { change, nearestFreeMan } from './bump';
 import type { CompiledAction } from './compile';
 import { matchWithoutCrossing, type FixedPair } from './match-climbers';
 import type { Settled } from './settle';
@@ -84,7 +84,7 @@ class Handout {
     const paired = new Set<number>();
     for (const man of playSideFirst(scene)) {
       const proposal = scene.proposals[man]!;
-      if (this.settled.bumped.get(man) === 'on') wants.push({ man, mates: ALONE, finder: ANYBODY, later: false });
+      if (proposal.bump === 'on') wants.push({ man, mates: ALONE, finder: ANYBODY, later: false });
       const act = this.actionOf(man);
       if (!act) continue;
       if (proposal.tooFar) wants.push({ man, mates: ALONE, finder: act.then?.target ?? ANYBODY, later: false });
@@ -102,7 +102,7 @@ class Handout {
   private leftAlone(man: number): boolean {
     const { proposals } = this.scene;
     const { partner, target, pairs } = proposals[man]!;
-    return pairs && this.settled.bumped.has(partner) && !proposals.some((p, mate) => mate !== man && p.target === target);
+    return pairs && proposals[partner]!.bump !== null && !proposals.some((p, mate) => mate !== man && p.target === target);
   }
 
   private comesOffToo(other: number, defender: number): boolean {
@@ -111,8 +111,8 @@ class Handout {
   }
 
   private actionOf(man: number): CompiledAction | null {
-    const { sentence, action } = this.scene.proposals[man]!;
-    return sentence < 0 || this.settled.bumped.has(man) ? null : this.settled.sheets[man]![sentence]!.actions[action] ?? null;
+    const { sentence, action, bump } = this.scene.proposals[man]!;
+    return sentence < 0 || bump !== null ? null : this.settled.sheets[man]![sentence]!.actions[action] ?? null;
   }
 
   /** Named men first to whoever is told them once; whoever finds his taken gets the next free one on its back side, else the next free. */
@@ -157,7 +157,7 @@ class Handout {
       if (this.settled.sheets[man]!.length === 0 || scene.proposals[man]!.target !== NOBODY || this.target[man] !== NOBODY) continue;
       const found = nearestFreeMan(scene, man, this.free);
       if (found === NOBODY) continue;
-      this.settled.bumped.set(man, 'over');
+      change(this.settled.scene, man, NOBODY, 'over');
       this.give({ man, mates: ALONE, finder: ANYBODY, later: false }, found);
     }
   }
@@ -165,7 +165,7 @@ class Handout {
   /** The next action of a man's sentence that has somebody free, if his first one has nobody. */
   private elseAction(man: number): number {
     const proposal = this.scene.proposals[man]!;
-    const actions = proposal.sentence < 0 || this.settled.bumped.has(man) ? [] : this.settled.sheets[man]![proposal.sentence]!.actions;
+    const actions = proposal.sentence < 0 || proposal.bump !== null ? [] : this.settled.sheets[man]![proposal.sentence]!.actions;
     for (let a = this.action[man]! + 1; a < actions.length; a++) {
       const found = actions[a]!.target?.seek(this.scene, man, this.free) ?? NOBODY;
       if (found === NOBODY) continue;

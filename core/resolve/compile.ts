@@ -43,6 +43,8 @@ export interface CompiledScheme {
   /** Plays to change to, and when. */
   readonly changes: readonly { to: string; when: Test }[];
   readonly sheets: readonly CompiledSheet[];
+  /** Line of "bump over to a free man"; 0 where nobody bumps. */
+  readonly bumpLine: number;
 }
 
 const UNSAID: SchemeHead = {
@@ -56,9 +58,10 @@ export function headOf(tree: SchemeTree): SchemeHead {
 }
 
 export function compileScheme(tree: SchemeTree): CompiledScheme {
+  const head = headOf(tree);
   return {
-    tree,
-    head: headOf(tree),
+    tree, head,
+    bumpLine: head.bump === 'nobody' ? 0 : tree.head.find((h) => h.key === 'bump')?.span.line ?? 0,
     tags: tree.tags.map(({ name, on, says }) => ({ name, on, says })),
     seats: tree.seats.map((s) => ({ name: s.name, choices: s.choices.map(compileMan) })),
     looks: new Map(tree.looks.map((l) => [l.name, compileCondition(l.when)])),

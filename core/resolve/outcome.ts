@@ -2,8 +2,7 @@ import { FULL_DOUBLE } from '../geometry/tolerances';
 import { atMost } from '../geometry/compare';
 import type { DefenderStatus } from '../model/resolution';
 import type { BlockId } from '../vocabulary/index';
-import { NOBODY, type Scene } from '../vocabulary/scene';
-import type { Bump } from './bump';
+import { NOBODY, type Proposal, type Scene } from '../vocabulary/scene';
 import { claimLinebackers } from './claim-linebackers';
 import type { CompiledAction } from './compile';
 import type { Settled } from './settle';
@@ -33,7 +32,7 @@ export interface ManOutcome {
   readonly next: number;
   readonly pull: boolean;
   /** He moved over to somebody no rule reaches. */
-  readonly bumped: Bump | null;
+  readonly bumped: Proposal['bump'];
   readonly help: 'full' | 'hand' | null;
 }
 
@@ -41,7 +40,7 @@ const ALONE: readonly number[] = [];
 
 /** Hands out the second level and reads off who has whom. */
 export function settleOutcome(settled: Settled): Outcome {
-  const { scene, sheets, bumped: moved } = settled;
+  const { scene, sheets } = settled;
   const claims = claimLinebackers(settled);
   const targets = scene.proposals.map((p, man) => (p.target === NOBODY ? claims.target[man]! : p.target));
   const men: ManOutcome[] = [];
@@ -49,7 +48,7 @@ export function settleOutcome(settled: Settled): Outcome {
     const proposal = scene.proposals[man]!;
     // A man off the line whose rules ask nothing of him here plays his own part and is no blocker.
     if (man >= scene.lineCount && proposal.sentence < 0) continue;
-    const bumped = moved.get(man) ?? null;
+    const bumped = proposal.bump;
     const action = proposal.sentence < 0 || bumped ? null : sheets[man]![proposal.sentence]!.actions[claims.action[man]!]!;
     const target = targets[man]!;
     const partners = target === NOBODY ? ALONE : partnersOf(settled, targets, man);

@@ -61,7 +61,7 @@ class LiveScene implements Scene {
     this.first = first.map((d) => d.index);
     this.on = whoIsOnWhom(line, first);
     this.cover = COVERS[scheme.head.cover](line, first);
-    this.proposals = men.map(emptyProposal);
+    this.proposals = men.map(() => NO_PROPOSAL);
     this.linebackers = facts.linebackers().ids.map((id) => this.find(id));
   }
 
@@ -155,8 +155,10 @@ function seatJobs(scheme: CompiledScheme, scene: LiveScene): void {
   }
 }
 
-export const emptyProposal = (): Proposal => ({
-  sentence: -1, action: 0, target: NOBODY, all: NO_DEFENDERS, partner: NOBODY, other: NOBODY, job: '', pulls: false, pairs: false, tooFar: false,
+export const NO_DEFENDERS: readonly number[] = [];
+
+/** Nothing chosen yet. */
+export const NO_PROPOSAL: Proposal = Object.freeze({
+  sentence: -1, action: 0, target: NOBODY, all: NO_DEFENDERS, partner: NOBODY, other: NOBODY, job: '', pulls: false, pairs: false, tooFar: false, bump: null,
 });
 
-export const NO_DEFENDERS: readonly number[] = [];

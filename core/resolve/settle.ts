@@ -3,9 +3,9 @@ import { HAND_HELP } from '../geometry/tolerances';
 import { always } from '../vocabulary/finding';
 import { NOBODY, type Proposal, type Scene } from '../vocabulary/scene';
 import type { TargetFinder } from '../vocabulary/word';
-import { bumpOver, type Bump } from './bump';
+import { bumpOver } from './bump';
 import type { CompiledAction, CompiledScheme, CompiledSentence } from './compile';
-import { emptyProposal, NO_DEFENDERS } from './set-scene';
+import { NO_DEFENDERS, NO_PROPOSAL } from './set-scene';
 
 /** What settling the first level leaves behind: enough to explain every choice, without saying any of it yet. */
 export interface Settled {
@@ -18,9 +18,7 @@ export interface Settled {
   readonly refusals: readonly ReadonlyMap<number, number>[];
   /** Men who settled on the nearest man because none of their sentences could stand. */
   readonly fallbacks: readonly number[];
-  /** Men who moved over to somebody no rule reaches. */
-  readonly bumped: Map<number, Bump>;
-  /** Line of the scheme's "bump". */
+  /** Line of the scheme's "bump"; 0 where nobody bumps. */
   readonly bumpLine: number;
   /** Men whose sentences chased each other. */
   readonly cycle: readonly number[];
@@ -36,16 +34,17 @@ const PATIENCE = 6;
  */
 export function settleFirstLevel(scheme: CompiledScheme, scene: Settled['scene']): Settled {
   const { sheets, order, blockers } = sheetsOf(scheme, scene);
-  const refusals: (Map<number, number> | null)[] = scene.men.map(() => null);
+  const refusals: ReadonlyMap<number, number>[] = scene.men.map(() => NO_REFUSALS);
   let cycle: readonly number[] = NO_DEFENDERS;
   for (let round = 0; round < MAX_ROUNDS; round++) {
     cycle = untilStill(scene, sheets, refusals, order);
     if (!refusePartners(scene, order, refusals)) break;
   }
-  const fallbacks = order.filter((man) => scene.proposals[man]!.sentence < 0 && man < scene.lineCount);
+  let fallbacks = NO_DEFENDERS;
+  for (const man of order) if (scene.proposals[man]!.sentence < 0 && man < scene.lineCount) fallbacks = [...fallbacks, man];
   for (const man of fallbacks) scene.proposals[man] = nearestMan(scene, man);
-  const settled = { scene, sheets, blockers, refusals: refusals.map((r) => r ?? NO_REFUSALS), fallbacks, cycle, bumped: new Map<number, Bump>(), bumpLine: scheme.tree.head.find((h) => h.key === 'bump')?.span.line ?? 0 };
-  if (scheme.head.bump !== 'nobody') bumpOver(settled);
+  const settled = { scene, sheets, blockers, refusals, fallbacks, cycle, bumpLine: scheme.bumpLine };
+  if (scheme.bumpLine > 0) bumpOver(settled);
   return settled;
 }
 
@@ -80,7 +79,7 @@ const speakingOrder = (scene: Scene): number[] => [
 ];
 
 /** Repeats proposals until a whole round changes nothing; returns the men of a cycle, if there is one. */
-function untilStill(scene: Settled['scene'], sheets: Settled['sheets'], refusals: readonly (Map<number, number> | null)[], order: readonly number[]): readonly number[] {
+function untilStill(scene: Settled['scene'], sheets: Settled['sheets'], refusals: readonly ReadonlyMap<number, number>[], order: readonly number[]): readonly number[] {
   let seen: Set<string> | null = null;
   for (let round = 0; ; round++) {
     let changed = false;
@@ -101,17 +100,17 @@ function untilStill(scene: Settled['scene'], sheets: Settled['sheets'], refusals
 const sameProposal = (a: Proposal, b: Proposal): boolean => a.sentence === b.sentence && a.target === b.target && a.partner === b.partner
   && a.all.length === b.all.length && a.all.every((d, i) => d === b.all[i]);
 
-function propose(scene: Scene, man: number, sentences: readonly CompiledSentence[], refused: ReadonlyMap<number, number> | null): Proposal {
+function propose(scene: Scene, man: number, sentences: readonly CompiledSentence[], refused: ReadonlyMap<number, number>): Proposal {
   if (scene.men[man]!.kind === 'design') return proposeLeft(scene, man, sentences);
   for (let s = 0; s < sentences.length; s++) {
-    if (refused?.has(s)) continue;
+    if (refused.size > 0 && refused.has(s)) continue;
     const sentence = sentences[s]!;
     scene.him = NOBODY;
     if (sentence.when && !sentence.when(scene, man)) continue;
     const proposal = takeAction(scene, man, sentence, s);
     if (proposal) return proposal;
   }
-  return emptyProposal();
+  return NO_PROPOSAL;
 }
 
 /** What is left by design is everybody any of its sentences names: nobody has to choose there. */
@@ -123,7 +122,7 @@ function proposeLeft(scene: Scene, man: number, sentences: readonly CompiledSent
     first ??= named;
     for (const d of named?.all ?? NO_DEFENDERS) if (!all.includes(d)) all.push(d);
   }
-  return first ? { ...first, all } : emptyProposal();
+  return first ? { ...first, all } : NO_PROPOSAL;
 }
 
 /** Whom one sentence of a man leaves, or `null`. */
@@ -158,7 +157,7 @@ function takeAction(scene: Scene, man: number, sentence: CompiledSentence, index
 }
 
 const proposalOf = (sentence: number, action: number, { id, block }: CompiledAction, target: number): Proposal => ({
-  sentence, action, target, all: NO_DEFENDERS, partner: NOBODY, other: NOBODY, job: id, pulls: block.pulls, pairs: false, tooFar: false,
+  sentence, action, target, all: NO_DEFENDERS, partner: NOBODY, other: NOBODY, job: id, pulls: block.pulls, pairs: false, tooFar: false, bump: null,
 });
 
 function everyone(scene: Scene, man: number, target: TargetFinder): number[] {
@@ -174,16 +173,18 @@ function isTooFar(scene: Scene, man: number, mate: number, defender: number): bo
 }
 
 /** Pairs whose partner is not on the same man are refused; true when any was. */
-function refusePartners(scene: Scene, order: readonly number[], refusals: (Map<number, number> | null)[]): boolean {
-  const lost: [man: number, sentence: number, partner: number][] = [];
+function refusePartners(scene: Scene, order: readonly number[], refusals: ReadonlyMap<number, number>[]): boolean {
+  let lost: [man: number, sentence: number, partner: number][] | null = null;
   for (const man of order) {
     const p = scene.proposals[man]!;
     if (!p.pairs) continue;
-    const missing = [p.partner, p.other].find((mate) => mate !== NOBODY && scene.proposals[mate]!.target !== p.target);
-    if (missing !== undefined) lost.push([man, p.sentence, missing]);
+    const away = (mate: number): boolean => mate !== NOBODY && scene.proposals[mate]!.target !== p.target;
+    const missing = away(p.partner) ? p.partner : away(p.other) ? p.other : NOBODY;
+    if (missing !== NOBODY) (lost ??= []).push([man, p.sentence, missing]);
   }
-  for (const [man, sentence, partner] of lost) (refusals[man] ??= new Map()).set(sentence, partner);
-  return lost.length > 0;
+  if (!lost) return false;
+  for (const [man, sentence, partner] of lost) refusals[man] = new Map([...refusals[man]!, [sentence, partner]]);
+  return true;
 }
 
 /** With no sentence left: the man on him, else the nearest free first-level man in a gap beside him. */
@@ -194,5 +195,5 @@ function nearestMan(scene: Scene, man: number): Proposal {
   const near = scene.first.filter((d) => scene.defenders[d]!.x > lo && scene.defenders[d]!.x < hi)
     .filter((d) => scene.on[man]!.includes(d) || !scene.proposals.some((p) => p.target === d))
     .sort((a, b) => Math.abs(scene.defenders[a]!.x - self.x) - Math.abs(scene.defenders[b]!.x - self.x));
-  return { ...emptyProposal(), target: near[0] ?? NOBODY, job: 'base' };
+  return { ...NO_PROPOSAL, target: near[0] ?? NOBODY, job: 'base' };
 }

@@ -72,26 +72,28 @@ export interface CoverMap {
   readonly side: (man: number, x: number) => -1 | 0 | 1;
 }
 
-/** What one man would do, as far as it is settled before linebackers are handed out. */
+/** What one man would do, as far as it is settled before linebackers are handed out. Never changed in place: a new one takes its place. */
 export interface Proposal {
   /** Index into his own list of sentences; -1 when none can stand. */
-  sentence: number;
+  readonly sentence: number;
   /** Index of the action in the sentence's else-chain. */
-  action: number;
+  readonly action: number;
   /** First-level (or by-name) target; -1 when his first target is still to be claimed, or nobody. */
-  target: number;
+  readonly target: number;
   /** Everyone the sentence names, for "leave every man ...". */
-  all: readonly number[];
-  partner: number;
+  readonly all: readonly number[];
+  readonly partner: number;
   /** The third man of a triple; -1 for none. */
-  other: number;
+  readonly other: number;
   /** The block chosen, by id; empty while there is none. */
-  job: string;
-  pulls: boolean;
+  readonly job: string;
+  readonly pulls: boolean;
   /** Whether he wants a pair that needs its partner's consent. */
-  pairs: boolean;
+  readonly pairs: boolean;
   /** True when a helper is too far away and goes to the next level at once. */
-  tooFar: boolean;
+  readonly tooFar: boolean;
+  /** He does something else than his own sentence says: over to a man no rule reaches, or on because his man has a blocker. */
+  readonly bump: 'over' | 'on' | null;
 }
 
 export const NOBODY = -1;

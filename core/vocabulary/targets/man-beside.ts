@@ -1,17 +1,18 @@
-import { moreThan } from '../../geometry/compare';
+import { atLeast, atMost } from '../../geometry/compare';
+import { HEAD_UP } from '../../geometry/tolerances';
 import { outward } from '../finding';
 import { NOBODY, type Scene } from '../scene';
 import type { TargetWord } from '../word';
 
-/** From the nose of his inside neighbour to the nose of his outside one, feet; a man without one reaches as far as a usual split. */
+/** A man without a neighbour reaches as far as a usual split, feet; else from one neighbour's nose to the other's, head-up on them included. */
 const REACH = 4;
 
 function within(scene: Scene, man: number, defender: number): boolean {
   const { x, backside, playside } = scene.men[man]!;
   const at = scene.defenders[defender]!.x;
-  const lo = backside === NOBODY ? x - REACH : scene.men[backside]!.x;
-  const hi = playside === NOBODY ? x + REACH : scene.men[playside]!.x;
-  return moreThan(at, lo) && moreThan(hi, at);
+  const lo = backside === NOBODY ? x - REACH : scene.men[backside]!.x - HEAD_UP;
+  const hi = playside === NOBODY ? x + REACH : scene.men[playside]!.x + HEAD_UP;
+  return atLeast(at, lo) && atMost(at, hi);
 }
 
 /** Forms from here on look to the inside first; the others take the nearest nose. */
@@ -19,7 +20,7 @@ const INSIDE_FIRST = 2;
 
 export const manBeside: TargetWord = {
   says: ['the man beside me', 'a man beside me', 'the inside man beside me', 'an inside man beside me'],
-  help: 'A first-level defender on me or in one of my two gaps: the nearest nose, or the one nearest the ball.',
+  help: 'A first-level defender on me, in one of my two gaps or head-up on my neighbour: the nearest nose, or the one nearest the ball.',
   find: (slots) => {
     const insideFirst = slots.form >= INSIDE_FIRST;
     return {

@@ -1,0 +1,103 @@
+import { describe, expect, it } from 'vitest';
+import { readFormation } from '../language/lineups/read-formation';
+import { readFront } from '../language/lineups/read-front';
+import { schemeFrom } from '../library/library';
+import { shippedScheme } from '../library/resolve-call';
+import type { Resolution } from '../model/resolution';
+import type { CompiledScheme } from './compile';
+import { resolve, type Call } from './resolve';
+
+const HEAD = 'scheme t "T"\nfamily gap\nentry playside A gap\ntrack gap\ntempo power\ncover shoulders\n';
+const OVER = 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right';
+const FIVE = 'LT LG C RG RT';
+
+function need<T>(result: { ok: true; value: T } | { ok: false; diagnostics: unknown }): T {
+  if (!result.ok) throw new Error(JSON.stringify(result.diagnostics));
+  return result.value;
+}
+function run(scheme: CompiledScheme, front = OVER, formation = FIVE, call: Call = { side: 'right' }): Resolution {
+  const men = need(readFormation(formation));
+  return resolve(scheme, men, need(readFront(front, men)), call);
+}
+const rules = (body: string, head = HEAD): CompiledScheme => need(schemeFrom(head + body));
+const man = (r: Resolution, id: string) => r.assignments.find((a) => a.blocker === id)!;
+
+describe('rules that chase each other', () => {
+  const r = run(rules('playside guard\n  when the centre is called to base: base the man on me\n  otherwise: climb to L1\ncentre\n  when the playside guard is called to base: climb to L2\n  otherwise: base the nose\n'));
+
+  it('end in a problem that names both men and their lines', () => {
+    const cycle = r.problems.find((p) => p.code === 'cycle')!;
+    expect(cycle.severity).toBe('broken');
+    expect(cycle.who.sort()).toEqual(['C', 'RG']);
+    expect(cycle.message).toMatch(/lines \d+, \d+/);
+  });
+});
+
+describe('partners', () => {
+  const asks = 'playside tackle\n  always: double the man on the playside guard with the playside guard, then climb\nplayside guard\n';
+
+  it('a pair stands when the partner is on the same man, and is refused with the reason when he is not', () => {
+    expect(man(run(rules(`${asks}  otherwise: base the man on me\n`)), 'RT')).toMatchObject({ block: 'double', target: 'T', partners: ['RG'] });
+    const lost = run(rules(`${asks}  otherwise: climb to L1\n`));
+    expect(man(lost, 'RT').because.passedOver[0]!.reason).toBe('RG is called away, so nobody helps');
+    expect(lost.problems.map((p) => p.code)).toContain('partner-cannot-come');
+  });
+
+  it('a helper too far away goes to the next level at once, nearer ones give one hand or a full double', () => {
+    const help = rules('playside guard\n  always: base the man on me\ncentre\n  always: help the playside guard on the man on the playside guard, then climb\n');
+    expect(man(run(help, 'T 2i right; M 10 right'), 'C')).toMatchObject({ target: 'T', help: 'full' });
+    expect(man(run(help, 'T 3 right; M 10 right'), 'C')).toMatchObject({ target: 'T', help: 'hand', next: 'M' });
+    expect(man(run(help, 'T 3 right; M 10 right', `${FIVE} split 36in`), 'C')).toMatchObject({ block: 'climb', target: 'M', help: null });
+  });
+});
+
+describe('bumping over', () => {
+  const body = 'playside guard\n  always: climb to L1\ncentre\n  always: base the nose\nbackside guard, backside tackle, playside tackle\n  always: climb\n';
+
+  it('happens only where the scheme says so, and says which line says it', () => {
+    const without = run(rules(body));
+    expect(without.defenders.find((d) => d.id === 'T')!.status).toBe('free');
+    const bumped = run(rules(body, `${HEAD}bump over to a free man\n`));
+    expect(man(bumped, 'RG')).toMatchObject({ target: 'T', block: 'base' });
+    expect(man(bumped, 'RG').because).toMatchObject({ line: 7, sentence: 'bump over to a free man: he takes T' });
+    expect(man(bumped, 'RG').because.passedOver.at(-1)!.sentence).toBe('always: climb to L1');
+  });
+
+  it('moves men along until somebody has a hand free', () => {
+    const chain = rules('playside guard\n  always: base the man on me\ncentre\n  always: base the nose\nbackside guard\n  always: climb\n', `${HEAD}bump over to a free man\n`);
+    const r = run(chain, 'N 0; M A right @1 up lb; T 3 right');
+    expect([man(r, 'C').target, man(r, 'LG').target, man(r, 'RG').target]).toEqual(['M', 'N', 'T']);
+  });
+
+  it('never leaves two men on one defender unasked', () => {
+    const two = run(rules('playside guard, playside tackle\n  always: base the man on the playside guard\n', `${HEAD}bump over to a free man\n`), 'T 3 right; M 30 right');
+    expect(man(two, 'RG').target).toBe('T');
+    expect(man(two, 'RT')).toMatchObject({ block: 'climb', target: 'M' });
+    expect(two.problems.map((p) => p.code)).not.toContain('two-on-one');
+  });
+});
+
+describe('what goes with a call', () => {
+  it('tags of the edge: a receiver takes the overhang, or he is left for the quarterback', () => {
+    const zone = need(shippedScheme('inside-zone-z1'));
+    const front = `${OVER}; S (14, 11)`;
+    const spread = `${FIVE} Z slot right`;
+    expect(run(zone, front, spread).defenders.find((d) => d.id === 'S')!.status).toBe('free');
+    expect(man(run(zone, front, spread, { side: 'right', tags: ['receiver'] }), 'Z')).toMatchObject({ block: 'seal', target: 'S' });
+    const left = run(zone, front, spread, { side: 'right', tags: ['conflict'] }).defenders.find((d) => d.id === 'S')!;
+    expect(left).toMatchObject({ status: 'left', because: 'when tag conflict is on: leave the first free overhang' });
+  });
+
+  it('a pair of plays says when the other one should be run', () => {
+    const inside = need(shippedScheme('goal-line-inside'));
+    const goal = 'X tight left LT LG C RG RT Y right split 0in F B QB under';
+    expect(run(inside, 'T B right; N 0; LE 5 left; RE 9 right; M 00', goal).notes).toContain('Change with me: this is the picture for goal-line-outside.');
+    expect(run(inside, 'T 2i right; N 0; LE 5 left; RE 9 right; M 00', goal).notes.join()).not.toContain('Change with me');
+  });
+
+  it('words of the week are said, in the order spoken', () => {
+    const words = { loaded: 'Anvil', light: 'Feather', mike: '{id} is home', pair: 'Twin', gone: 'Post', solo: 'Lark' };
+    const { calls } = run(need(shippedScheme('power')), OVER, `${FIVE} H right`, { side: 'right', words });
+    expect(calls.map((c) => `${c.from} ${c.word}`)).toEqual(['LT Feather', 'RT Anvil', 'C M is home', 'C Post', 'RG Twin', 'RT Twin']);
+  });
+});
