@@ -78,8 +78,8 @@ function need(text: string): Formation {
 }
 
 function faultsOf(scheme: CompiledScheme, formation: Formation, front: Front, call: Call): { verdict: Verdict; codes: Problem['code'][]; box: string } {
-  const { facts, judgement } = workOut(prepareCall(scheme, formation, call), front);
-  return { verdict: judgement.verdict, codes: judgement.faults.map((f) => f.code), box: facts.box().ids.join() };
+  const { outcome, judgement } = workOut(prepareCall(scheme, formation, call), front);
+  return { verdict: judgement.verdict, codes: judgement.faults.map((f) => f.code), box: outcome.settled.scene.facts.box().ids.join() };
 }
 
 /** A change as a coach would say it. */

@@ -46,7 +46,6 @@ export interface Prepared {
 
 /** A call worked out against one front, as a compact decision record: who does what and what is wrong with it, nothing said yet. */
 export interface Worked {
-  readonly facts: Facts;
   readonly outcome: Outcome;
   readonly judgement: Judgement;
 }
@@ -60,11 +59,16 @@ export function prepareCall(scheme: CompiledScheme, formation: Formation, call: 
   };
 }
 
-/** The fast half of `resolve`: what proof over thousands of fronts runs. */
-export function workOut({ scheme, formation, call, settings, tags, attack }: Prepared, front: Front): Worked {
+/** Who does what, as a compact outcome without a verdict. */
+export function decide({ scheme, formation, call, settings, tags }: Prepared, front: Front): Outcome {
   const facts = new Facts(formation, front, { side: call.side, settings, overrides: call.overrides });
-  const outcome = settleOutcome(settleFirstLevel(scheme, setScene(scheme, formation, call.side, tags, facts)));
-  return { facts, outcome, judgement: judge(scheme, outcome, attack, settings) };
+  return settleOutcome(settleFirstLevel(scheme, setScene(scheme, formation, call.side, tags, facts)));
+}
+
+/** The fast half of `resolve`, with its verdict: what proof over thousands of fronts runs. */
+export function workOut(prepared: Prepared, front: Front): Worked {
+  const outcome = decide(prepared, front);
+  return { outcome, judgement: judge(prepared.scheme, outcome, prepared.attack, prepared.settings) };
 }
 
 /**
@@ -77,11 +81,11 @@ export function resolve(scheme: CompiledScheme, formation: Formation, front: Fro
 }
 
 /** Says everything about a decision record. */
-export function explainWorked({ scheme, formation, call, settings, tags, attack }: Prepared, { facts, outcome, judgement }: Worked): Resolution {
+export function explainWorked({ scheme, formation, call, settings, tags, attack }: Prepared, { outcome, judgement }: Worked): Resolution {
   const words = call.words ?? SHIPPED_CALL_WORDS;
   return {
     scheme: scheme.tree.id, side: call.side, tags: [...tags], verdict: judgement.verdict,
-    identification: describeFacts(facts, { side: call.side, settings, scheme: numbersOf(outcome, formation, attack.x) }),
+    identification: describeFacts(outcome.settled.scene.facts, { side: call.side, settings, scheme: numbersOf(outcome, formation, attack.x) }),
     assignments: inLineOrder(explainAssignments(outcome, call.side, attack.x, words), formation),
     defenders: explainDefenders(outcome),
     calls: lineCalls(outcome, words),
