@@ -93,6 +93,8 @@ export class DocumentRow extends Model<InferAttributes<DocumentRow>, InferCreati
   declare slug: string;
   declare opponent: CreationOptional<string | null>;
   declare retired: CreationOptional<boolean>;
+  /** Released to the program's players. */
+  declare players: CreationOptional<boolean>;
 }
 
 /** One saved state of a document, kept for good. A draft does not count until somebody releases its text. */
@@ -127,7 +129,7 @@ export function defineModels(sequelize: Sequelize): void {
   define(SnapRow, 'snaps', { ...owned, gameId: int, number: int, body } as ModelAttributes<SnapRow>);
   define(ClipRow, 'clips', { ...owned, snapId: int, angle: text, file: text, body } as ModelAttributes<ClipRow>);
   define(GradeRow, 'grades', { ...owned, snapId: int, blocker: text, playerId: int, body } as ModelAttributes<GradeRow>);
-  define(DocumentRow, 'documents', { ...owned, shelf: text, slug: text, opponent: text, retired: { type: DataTypes.BOOLEAN, defaultValue: false } } as ModelAttributes<DocumentRow>);
+  define(DocumentRow, 'documents', { ...owned, shelf: text, slug: text, opponent: text, retired: { type: DataTypes.BOOLEAN, defaultValue: false }, players: { type: DataTypes.BOOLEAN, defaultValue: false } } as ModelAttributes<DocumentRow>);
   define(DocumentVersionRow, 'document_versions', {
     ...owned, documentId: int, number: int, text, draft: DataTypes.BOOLEAN, userId: int, createdAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
   } as ModelAttributes<DocumentVersionRow>);

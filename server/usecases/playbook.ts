@@ -10,7 +10,7 @@ import { readTree } from '#core/language/read';
 import { Playbook, SHELF_KIND, SHELVES, type BookShelf } from '#core/library/playbook';
 
 export interface DocumentView {
-  id: number; shelf: BookShelf; slug: string; opponent: string | null; retired: boolean;
+  id: number; shelf: BookShelf; slug: string; opponent: string | null; retired: boolean; players: boolean;
   /** What counts: the newest version that is no draft; `null` while there are only drafts. */
   text: string | null;
   version: number;
@@ -20,7 +20,7 @@ export interface DocumentView {
 
 const none = () => createError({ statusCode: 404, message: 'There is no such text in your playbook.' });
 
-/** Every text of the program's own. Players see what is released and not retired. */
+/** Every text of the program's own. Players see what the coach has released to them, and no drafts. */
 export async function listDocuments(member: Member): Promise<DocumentView[]> {
   const rows = await DocumentRow.findAll({ where: { programId: member.programId }, order: [['slug', 'ASC']] });
   const versions = await DocumentVersionRow.findAll({ where: { programId: member.programId }, order: [['number', 'DESC']] });
@@ -30,16 +30,18 @@ export async function listDocuments(member: Member): Promise<DocumentView[]> {
     const released = own.find((v) => !v.draft);
     const newest = own[0];
     const draft = newest?.draft ? { number: newest.number, text: newest.text, by: users.find((u) => u.id === newest.userId)?.name ?? 'a former user' } : null;
-    return { id: row.id, shelf: row.shelf as BookShelf, slug: row.slug, opponent: row.opponent, retired: row.retired, text: released?.text ?? null, version: newest?.number ?? 0, draft };
+    return { id: row.id, shelf: row.shelf as BookShelf, slug: row.slug, opponent: row.opponent, retired: row.retired, players: row.players, text: released?.text ?? null, version: newest?.number ?? 0, draft };
   });
-  return member.role === 'player' ? views.filter((v) => v.text !== null && !v.retired).map((v) => ({ ...v, draft: null })) : views;
+  return member.role === 'player' ? inForce(views).filter((v) => v.players).map((v) => ({ ...v, draft: null })) : views;
 }
 
 /** The playbook calls are worked out with: what ships, with the program's released texts over it. */
 export async function playbookOf(member: Pick<Member, 'programId'>): Promise<Playbook> {
-  const documents = await listDocuments({ ...member, role: 'player' } as Member);
-  return new Playbook(documents.map((d) => ({ shelf: d.shelf, id: d.slug, text: d.text! })));
+  const documents = await listDocuments({ ...member, role: 'coach' } as Member);
+  return new Playbook(inForce(documents).map((d) => ({ shelf: d.shelf, id: d.slug, text: d.text! })));
 }
+
+const inForce = (views: readonly DocumentView[]): DocumentView[] => views.filter((v) => v.text !== null && !v.retired);
 
 export interface NewText { shelf: BookShelf; text: string; opponent?: string | null }
 
@@ -98,8 +100,8 @@ function slugOf(shelf: BookShelf, text: string, where: string, draft: boolean): 
   return tree.id;
 }
 
-/** Takes a text off the shelf or puts it back, and says whose front it is. */
-export async function shelveDocument(member: Member, id: number, change: { retired?: boolean; opponent?: string | null }): Promise<void> {
+/** Takes a text off the shelf or puts it back, says whose front it is, releases it to the players or takes it back. */
+export async function shelveDocument(member: Member, id: number, change: { retired?: boolean; opponent?: string | null; players?: boolean }): Promise<void> {
   const [count] = await DocumentRow.update(change, { where: { id, programId: member.programId } });
   if (count === 0) throw none();
 }

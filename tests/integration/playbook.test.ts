@@ -41,7 +41,10 @@ describe('texts of the program’s own', () => {
     expect((await playbookOf(coach())).name('schemes', 'drafted')).toBe('Ours');
     await saveDocument(coach(), id!, own('drafted', 'From the assistant'), 2, false);
     expect((await playbookOf(coach())).name('schemes', 'drafted')).toBe('From the assistant');
-    expect((await listDocuments(lanterns.members.player)).every((d) => d.draft === null)).toBe(true);
+    expect(await listDocuments(lanterns.members.player)).toEqual([]);
+    await shelveDocument(coach(), id!, { players: true });
+    await saveDocument(coach(), id!, own('drafted', 'Not yet'), 3, true);
+    expect(await listDocuments(lanterns.members.player)).toMatchObject([{ slug: 'drafted', text: own('drafted', 'From the assistant'), draft: null }]);
   });
 
   it('a save from an old version is refused, and so is a text with errors, unless it is a draft', async () => {

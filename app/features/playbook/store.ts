@@ -9,7 +9,7 @@ import { SHIPPED_CALL_WORDS, type CallWords } from '#core/model/call-words';
 import { request } from '~/features/session/request';
 
 export interface OwnDocument {
-  id: number; shelf: BookShelf; slug: string; opponent: string | null; retired: boolean; text: string | null; version: number;
+  id: number; shelf: BookShelf; slug: string; opponent: string | null; retired: boolean; players: boolean; text: string | null; version: number;
   draft: { number: number; text: string; by: string } | null;
 }
 export interface Version { number: number; text: string; draft: boolean; by: string; at: string }
@@ -64,7 +64,7 @@ export const usePlaybook = defineStore('playbook', () => {
     return saved;
   }
 
-  async function shelve(document: OwnDocument, change: { retired?: boolean; opponent?: string | null }): Promise<void> {
+  async function shelve(document: OwnDocument, change: { retired?: boolean; opponent?: string | null; players?: boolean }): Promise<void> {
     await request(`/api/playbook/${document.id}/shelf`, { method: 'PUT', body: change });
     await load();
   }

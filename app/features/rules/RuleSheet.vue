@@ -40,6 +40,11 @@ function rename(): void {
   rules.text = rules.text.replace(/^(\s*scheme\s+\S+\s+)"[^"\n]*"/m, (_, lead: string) => `${lead}"${renaming.value!.trim().replace(/"/g, '')}"`);
   renaming.value = null;
 }
+async function show(): Promise<void> {
+  const { document } = rules;
+  if (!document || !await rules.attempt(() => playbook.shelve(document, { players: !document.players }))) return;
+  rules.notice = document.players ? 'Players no longer see this page.' : 'Players see this page now.';
+}
 async function retire(): Promise<void> {
   const { document } = rules;
   if (document && await rules.attempt(() => playbook.shelve(document, { retired: true }))) await navigateTo('/rules');
@@ -65,6 +70,7 @@ onKeyStroke('s', (event) => {
         <button v-if="coach" class="plain link" type="button" @click="copying = { id: `${rules.id}-2`, name: `${rules.tree?.name ?? ''}, ours` }">Copy</button>
         <button class="plain link" type="button" @click="renaming = rules.tree?.name ?? ''">Rename</button>
         <button class="plain link" type="button" @click="download(`${rules.id}.chalk`, rules.text)">Export</button>
+        <button v-if="coach && rules.document" class="plain link" type="button" @click="show">{{ rules.document.players ? 'Hide from players' : 'Show to players' }}</button>
         <button v-if="coach && rules.document" class="plain link" type="button" @click="retire">Retire</button>
       </div>
     </header>
