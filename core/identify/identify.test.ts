@@ -123,6 +123,24 @@ describe('techniques', () => {
   });
 });
 
+describe('a team’s own words for techniques', () => {
+  const own = SettingsSchema.parse({ aliases: { '4i': 'elbow', '9': 'porch' } });
+
+  it('are shown and read, and move nobody', () => {
+    const men = formationOf(TIGHT);
+    const read = readFront('T elbow right; E porch right', men, 'x', 'x', own);
+    expect(read.ok && read.value.defenders.map((d) => d.x)).toEqual([7, 13]);
+    expect(on(TIGHT, 'T 4i right; E 9 right', { settings: own }).techniques.map((t) => t.label)).toEqual(['elbow right', 'porch right']);
+    expect(on(FIVE, 'LE 4i left; N 0; RE 4i right; M 00', { settings: own }).family.subNames).toContain('tite');
+  });
+
+  it('never make two places sound alike', () => {
+    expect(SettingsSchema.safeParse({ aliases: { '2i': '1' } }).success).toBe(false);
+    expect(SettingsSchema.safeParse({ aliases: '2i=1, 1=shade' }).success).toBe(true);
+    expect(SettingsSchema.safeParse({ aliases: { '17': 'x' } }).success).toBe(false);
+  });
+});
+
 describe('laws', () => {
   it('a mirrored line-up is identified as the mirror image', () => {
     fc.assert(fc.property(aLineup, ({ formation, front }) => {

@@ -69,13 +69,18 @@ const SCHOOL_WORDS: Record<Settings['techniques'], Readonly<Record<string, strin
   'seven-gap': { C: '7' },
 };
 
-/** The shipped word as this school says it. */
-export const sayTechnique = (word: string, school: Settings['techniques']): string => SCHOOL_WORDS[school][word] ?? word;
+type Sayings = Pick<Settings, 'techniques' | 'aliases'>;
 
-/** The shipped word behind what a school says. */
-export function readTechnique(word: string, school: Settings['techniques']): string {
-  const found = Object.entries(SCHOOL_WORDS[school]).find(([, said]) => said === word);
-  return found ? found[0] : word;
+/** The shipped word as this team says it: its own alias, else its school's word. */
+export const sayTechnique = (word: string, { techniques, aliases }: Sayings): string => aliases[word] ?? SCHOOL_WORDS[techniques][word] ?? word;
+
+/** The shipped word behind what a team says. */
+export function readTechnique(word: string, sayings: Sayings): string {
+  for (const spoken of [sayings.aliases, SCHOOL_WORDS[sayings.techniques]]) {
+    const found = Object.entries(spoken).find(([, said]) => said === word);
+    if (found) return found[0];
+  }
+  return word;
 }
 
 /** Every word a text may use for a technique. */
@@ -141,9 +146,10 @@ export function techniqueOf(defender: Defender, formation: Formation, settings: 
   const man = on >= 0 ? line[on]! : null;
   const relation = level === 1 ? relationTo(defender.x, man, line) : 'off';
   if (level === 1) {
-    const word = sayTechnique(firstLevelWord(out, places), settings.techniques);
-    const ghost = (word.startsWith('6') || word === '9' || word === '7') && places.real < 4 && !man ? 'ghost ' : '';
-    return { id: defender.id, level, on: man?.id ?? null, relation, label: word === '0' ? '0' : `${ghost}${word} ${side}` };
+    const shipped = firstLevelWord(out, places);
+    const word = sayTechnique(shipped, settings);
+    const ghost = (shipped.startsWith('6') || shipped === '9') && places.real < 4 && !man ? 'ghost ' : '';
+    return { id: defender.id, level, on: man?.id ?? null, relation, label: shipped === '0' ? word : `${ghost}${word} ${side}` };
   }
   const outside = moreThan(out, techniquePlace('9', places)! + SHADE);
   const word = level === 3 || outside ? (outside ? 'outside' : 'deep') : linebackerWord(out, places);

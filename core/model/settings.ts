@@ -1,6 +1,26 @@
 import * as z from 'zod';
 import { SideSchema } from './side';
 
+/** Places on the line by their shipped words. */
+export const TECHNIQUE_NAMES = ['0', '1', '2i', '2', '3', '4i', '4', '5', '6i', '6', '9', 'A', 'B', 'C', 'D'] as const;
+const isTechnique = (word: string): boolean => (TECHNIQUE_NAMES as readonly string[]).includes(word);
+
+/** "2i=1, 1=shade" as it is typed on a command line; anything else as it is. */
+const typedAliases = (value: unknown): unknown => (typeof value === 'string'
+  ? Object.fromEntries(value.split(',').map((pair) => pair.split('=').map((w) => w.trim())).filter((p) => p[0])) : value);
+
+/** A team's own words for places, by the shipped word. Two places never share a word. */
+const AliasesSchema = z.preprocess(typedAliases, z.record(z.string(), z.string().regex(/^[\p{L}\p{N}]{1,8}$/u, 'one word of letters and digits'))).superRefine((aliases, context) => {
+  const said = new Map<string, string>();
+  for (const word of Object.keys(aliases)) if (!isTechnique(word)) context.addIssue({ code: 'custom', path: [word], message: `there is no technique "${word}"` });
+  for (const word of TECHNIQUE_NAMES) {
+    const own = aliases[word] ?? word;
+    const other = said.get(own);
+    if (other !== undefined) context.addIssue({ code: 'custom', path: [word], message: `"${own}" is said for ${other} already` });
+    said.set(own, word);
+  }
+});
+
 /**
  * The program's schools and limits. Everything a coach may see differently is a named setting with a shipped value;
  * distances in feet, times in seconds.
@@ -16,6 +36,8 @@ export const SettingsSchema = z.object({
   mike: z.enum(['strength', 'nearest', 'weak']).default('strength'),
   /** Which words techniques are shown in. */
   techniques: z.enum(['standard', 'shade-nose', 'seven-inside', 'seven-gap']).default('standard'),
+  /** The team's own words over that school's. */
+  aliases: AliasesSchema.default({}),
   /** The coach's yardage standard for a good run. */
   standardYards: z.coerce.number().min(0).max(20).default(4),
   /** A lone first-level block farther to the side than this is at risk. */

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import { usePlaybook } from '~/features/playbook/store';
-import { SettingsSchema, SHIPPED_SETTINGS, type Settings } from '#core/model/settings';
+import { SettingsSchema, SHIPPED_SETTINGS, TECHNIQUE_NAMES, type Settings } from '#core/model/settings';
 
 const emit = defineEmits<{ change: [settings: Settings] }>();
 const playbook = usePlaybook();
 const problem = ref('');
 
-type Row = { key: keyof Settings; says: string; unit?: string; options?: readonly string[] };
+type Row = { key: Exclude<keyof Settings, 'aliases'>; says: string; unit?: string; options?: readonly string[] };
 const ROWS: readonly Row[] = [
   { key: 'standardYards', says: 'A good run gains', unit: 'yards' }, { key: 'reachLimit', says: 'A lone block is too far from', unit: 'ft to the side' },
   { key: 'zoneReachLimit', says: 'On zone tracks to the play side, from', unit: 'ft' }, { key: 'pullMargin', says: 'A puller loses the race when later by', unit: 's' },
@@ -16,7 +16,16 @@ const ROWS: readonly Row[] = [
   { key: 'mike', says: 'Of two or four, the Mike is the one', options: ['strength', 'nearest', 'weak'] }, { key: 'techniques', says: 'Techniques are said', options: ['standard', 'shade-nose', 'seven-inside', 'seven-gap'] },
 ];
 
-function set(key: keyof Settings, value: string): void {
+/** A word of our own for a place; an empty one brings the school’s back. */
+function setAlias(technique: string, word: string): void {
+  const { [technique]: _old, ...rest } = playbook.settings.aliases;
+  const aliases = word.trim() ? { ...rest, [technique]: word.trim() } : rest;
+  const parsed = SettingsSchema.safeParse({ ...playbook.settings, aliases });
+  problem.value = parsed.success ? '' : `${parsed.error.issues[0]!.message}. It stays as it was.`;
+  if (parsed.success) emit('change', parsed.data);
+}
+
+function set(key: Row['key'], value: string): void {
   const parsed = SettingsSchema.safeParse({ ...playbook.settings, [key]: value });
   problem.value = parsed.success ? '' : `${ROWS.find((r) => r.key === key)!.says}: ${parsed.error.issues[0]!.message}. It stays as it was.`;
   if (parsed.success) emit('change', parsed.data);
@@ -39,6 +48,10 @@ function set(key: keyof Settings, value: string): void {
         </tr>
       </tbody>
     </table>
+    <details>
+      <summary class="link">Our own words for techniques{{ Object.keys(playbook.settings.aliases).length ? ` (${Object.keys(playbook.settings.aliases).length})` : '' }}</summary>
+      <ul><li v-for="t in TECHNIQUE_NAMES" :key="t"><label>{{ t }} <input :value="playbook.settings.aliases[t] ?? ''" maxlength="8" :placeholder="t" @change="setAlias(t, ($event.target as HTMLInputElement).value)"></label></li></ul>
+    </details>
   </section>
 </template>
 
@@ -48,5 +61,9 @@ table { border-collapse: collapse; border-top: 2px solid var(--ink); }
 th, td { text-align: left; font-weight: 400; padding: 3px 8px 3px 0; border-bottom: 1px solid var(--rule); font-size: 13px; }
 input, select { font: inherit; padding: 2px 6px; background: var(--sheet); color: var(--ink); border: 1px solid var(--rule); border-radius: 3px; }
 input { width: 68px; }
+summary { cursor: pointer; font-size: 13px; }
+ul { columns: 5; padding-top: 6px; font-size: 13px; }
+li label { display: flex; justify-content: space-between; gap: 6px; padding: 2px 0; }
+li input { width: 58px; }
 .problem { color: var(--broken); font-weight: 600; }
 </style>

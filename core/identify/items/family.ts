@@ -23,7 +23,7 @@ export function findFamily(
 }
 
 const plainWord = (picture: Picture, defender: Picture['first'][number], settings: Settings): string =>
-  readTechnique(techniqueOf(defender, picture.formation, settings).label.split(' ')[0]!, settings.techniques);
+  readTechnique(techniqueOf(defender, picture.formation, settings).label.split(' ')[0]!, settings);
 
 function evenNames(picture: Picture, strength: Side, settings: Settings): SubName[] {
   const threes = SIDES.filter((side) => picture.first.some((d) =>

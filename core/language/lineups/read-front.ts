@@ -61,7 +61,7 @@ function readDefender(words: readonly Word[], places: Record<Side, SidePlaces>, 
   // "wide 5", "wide 9" and "ghost 9" are two words for one place.
   const double = (place.text === 'wide' || place.text === 'ghost') && /^[5-9]i?$/.test(words[2]?.text ?? '');
   const said = double ? (place.text === 'wide' ? `wide${words[2]!.text}` : words[2]!.text) : place.text;
-  const technique = readTechnique(said, settings.techniques);
+  const technique = readTechnique(said, settings);
   let rest = words.slice(double ? 3 : 2);
   const side = rest[0]?.text === 'left' || rest[0]?.text === 'right' ? rest[0].text as Side : null;
   if (side) rest = rest.slice(1);
