@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { declaredIn, plainAction, plainPhrase, plainSentence } from '#core/language/build';
-import { sayHead, sayPhrase } from '#core/language/print';
+import { printTree, sayHead, sayPhrase } from '#core/language/print';
+import { readTree } from '#core/language/read';
 import type { Action, Condition, Phrase, SchemeTree, Sentence, Sheet } from '#core/language/tree';
 import ConditionRow from './ConditionRow.vue';
 import PhraseChip from './PhraseChip.vue';
@@ -38,6 +39,13 @@ const when = (s: number, i: number, condition: Condition | null): void => putSen
 const startWhen = (s: number, i: number): void => when(s, i, { op: 'is', phrase: plainPhrase('condition', declared.value) });
 const goesOn = (s: number, i: number, a: number, action: Action): void => putAction(s, i, a, { ...action, then: action.then ? null : climb() });
 const climb = (): Phrase => ({ ...plainPhrase('block', declared.value), word: 'climb', form: 0, slots: {} });
+const HEADS = ['playside tackle', 'playside guard', 'centre', 'backside guard', 'backside tackle', 'playside tight end', 'backside tight end', 'playside wing', 'H', 'fullback', 'back', 'last man playside', 'last man backside', 'every man on the line', 'quarterback', 'left by design'];
+const missing = computed(() => HEADS.filter((h) => !props.tree.sheets.some((s) => s.heads.map(sayHead).includes(h))));
+/** Rules for a man who has none yet. */
+function addSheet(head: string): void {
+  const { tree } = readTree(`${printTree(props.tree)}\n${head}\n  otherwise: ${head === 'quarterback' || head === 'left by design' ? 'leave the end man on the line backside' : 'base the man on me'}\n`);
+  if (tree?.kind === 'scheme') emit('put', tree);
+}
 const addElse = (s: number, i: number): void => {
   const sentence = props.tree.sheets[s]!.sentences[i]!;
   putSentence(s, i, { ...sentence, actions: [...sentence.actions, plainAction(declared.value)] });
@@ -72,6 +80,7 @@ const addElse = (s: number, i: number): void => {
       </ol>
       <button type="button" class="plain link add" @click="addSentence(s)">Add a sentence</button>
     </section>
+    <label v-if="missing.length" class="add">Rules for <select :value="''" @change="addSheet(($event.target as HTMLSelectElement).value)"><option value="">another man …</option><option v-for="h in missing" :key="h">{{ h }}</option></select></label>
   </div>
 </template>
 
@@ -88,4 +97,5 @@ li { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 8px; paddin
 .acts { opacity: 0.55; white-space: nowrap; }
 li:hover .acts, li:focus-within .acts { opacity: 1; }
 .add { font-size: 12.5px; }
+select { font: inherit; background: var(--sheet); color: var(--ink); border: 1px solid var(--soft); border-radius: 3px; padding: 2px 4px; }
 </style>
