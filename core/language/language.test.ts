@@ -75,6 +75,7 @@ describe('checking', () => {
     ['a tag that changes nothing', 'tag wrap "x"\ncentre\n  always: climb', /the tag "wrap" changes nothing/],
     ['"him" without anybody', 'tag wrap "x"\ncentre\n  when tag wrap is on: base him\n  otherwise: climb', /"him" points at nobody/],
     ['an unknown tag', 'tag wrap "x"\ncentre\n  when tag wrp is on: climb\n  otherwise: climb', /did you mean "wrap"/],
+    ['a formation nobody could be called', 'from h-=back\ncentre\n  always: climb', /expected a short name.*"h-=back"/],
     ['a sentence under nobody', '  otherwise: climb', /stands under nobody/],
   ])('notices %s', (_what, body, message) => {
     expect(messages(body).join('\n')).toMatch(message);

@@ -113,6 +113,10 @@ function readHead(line: SourceLine, key: keyof SchemeHead, head: HeadLine[], dia
   const options = HEAD_VALUES[key];
   if (head.some((h) => h.key === key)) return void diagnostics.push(error('scheme.twice', spanOf(line), { what: key }));
   if (value === '') return void diagnostics.push(error('text.expected', endOf(line), { expected: `the ${key}`, found: 'the end of the line' }));
+  if (!options && !SchemeHeadSchema.shape[key].safeParse(value).success) {
+    diagnostics.push(error('text.expected', line.tokens[1]?.span ?? spanOf(line), { expected: 'a short name of small letters, digits and dashes', found: `"${value}"` }));
+    return;
+  }
   if (options && !options.includes(value)) {
     const near = nearestWord(value, options);
     const params = { what: `the ${key}`, options: options.map((o) => `"${o}"`).join(', '), found: `"${value}"` };
