@@ -1,11 +1,11 @@
 import type { Formation } from '../model/formation';
-import type { Front } from '../model/front';
+import type { Defender, Front } from '../model/front';
 import type { Identification, Overrides } from '../model/identification';
 import { SHIPPED_SETTINGS, type Settings } from '../model/settings';
 import type { Side } from '../model/side';
 import { inGap, interiorGaps, Picture } from './before-the-snap';
 import { saidOf, type Found } from './found';
-import { findBox, findMike, findSideCalls, orderLinebackers, sayBox } from './items/box';
+import { findBox, findMike, findBackers, findSideCalls, sayBox, sayLinebackers } from './items/box';
 import { findEdges, findWalkedUp } from './items/edge';
 import { findFamily } from './items/family';
 import { findNumbers, type SchemeNumbers } from './items/numbers';
@@ -36,7 +36,7 @@ export class Facts {
   private readonly overrides: Overrides;
   private readonly side: Side | null;
   private known: {
-    strength?: Found<Identification['strength']>; box?: Found<Omit<Identification['box'], 'spoken'>>; linebackers?: Found<Identification['linebackers']>;
+    strength?: Found<Identification['strength']>; box?: Found<Omit<Identification['box'], 'spoken'>>; backers?: readonly Defender[]; linebackers?: Found<Identification['linebackers']>;
     family?: Found<Identification['family']>; mike?: Found<Identification['mike']>;
     sideCall?: Sides<Found<Identification['sideCall']['left']>>; edge?: Sides<Found<Identification['edge']['left']>>;
   } = {};
@@ -56,8 +56,13 @@ export class Facts {
     return this.known.box ??= overrule(findBox(this.picture, this.settings), this.overrides.box, (ids, was) => ({ ...was, ids, size: ids.length }));
   }
 
+  /** Linebackers of the box from the play side to the back side; from the strength when nothing is called. */
+  backers(): readonly Defender[] {
+    return this.known.backers ??= findBackers(this.picture, this.settings, this.overrides.box, this.side ?? this.strength().side);
+  }
+
   linebackers(): Found<Identification['linebackers']> {
-    return this.known.linebackers ??= orderLinebackers(this.picture, this.box().ids, this.side ?? this.strength().side, this.side !== null);
+    return this.known.linebackers ??= sayLinebackers(this.backers(), this.side ?? this.strength().side, this.side !== null);
   }
 
   family(): Found<Identification['family']> {

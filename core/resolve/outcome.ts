@@ -89,9 +89,10 @@ function statuses(scene: Scene, men: readonly ManOutcome[], targets: readonly nu
   for (const man of scene.men) {
     if (isBlocker(man.kind)) continue;
     const status = man.kind === 'design' ? 'left' : 'read';
-    const put = (d: number): void => { if (d !== NOBODY && out[d] === FREE) out[d] = { status, by: ALONE, rule: man.index }; };
-    put(targets[man.index]!);
-    for (const d of scene.proposals[man.index]!.all) put(d);
+    const { all } = scene.proposals[man.index]!;
+    const target = targets[man.index]!;
+    if (target !== NOBODY && out[target] === FREE) out[target] = { status, by: ALONE, rule: man.index };
+    for (const d of all) if (out[d] === FREE) out[d] = { status, by: ALONE, rule: man.index };
   }
   const by = scene.defenders.map((): number[] | null => null);
   const on = scene.defenders.map(() => 0);

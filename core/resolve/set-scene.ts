@@ -42,7 +42,9 @@ class LiveScene implements Scene {
   readonly posts: Readonly<Record<Post, number>>;
   readonly defenders: readonly SceneDefender[];
   readonly first: readonly number[];
-  readonly on: readonly (readonly number[])[];
+  private readonly line: readonly SceneMan[];
+  private readonly firstMen: readonly SceneDefender[];
+  private knownOn: readonly (readonly number[])[] | null = null;
   readonly cover: CoverMap;
   readonly looks: Scene['looks'];
   readonly proposals: Proposal[];
@@ -57,17 +59,28 @@ class LiveScene implements Scene {
     this.posts = posts;
     this.looks = scheme.looks;
     this.defenders = turnDefenders(facts.picture.defenders, side);
-    const first = this.defenders.filter((d) => d.level === 1);
-    this.first = first.map((d) => d.index);
-    this.on = whoIsOnWhom(line, first);
-    this.cover = COVERS[scheme.head.cover](line, first);
+    const firstMen: SceneDefender[] = [];
+    const first: number[] = [];
+    for (const d of this.defenders) {
+      if (d.level !== 1) continue;
+      firstMen.push(d);
+      first.push(d.index);
+    }
+    this.line = line;
+    this.firstMen = firstMen;
+    this.first = first;
+    this.cover = COVERS[scheme.head.cover](line, firstMen);
     this.proposals = men.map(() => NO_PROPOSAL);
-    this.linebackers = facts.linebackers().ids.map((id) => this.find(id));
+    this.linebackers = facts.backers().map((d) => this.find(d.id));
   }
 
   private find(id: string | null): number {
     for (const d of this.defenders) if (d.id === id) return d.index;
     return NOBODY;
+  }
+
+  get on(): readonly (readonly number[])[] {
+    return (this.knownOn ??= whoIsOnWhom(this.line, this.firstMen));
   }
 
   get mike(): number {

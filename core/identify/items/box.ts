@@ -1,4 +1,5 @@
 import { atLeast, atMost } from '../../geometry/compare';
+import type { Defender } from '../../model/front';
 import type { Identification } from '../../model/identification';
 import type { Found } from '../found';
 import type { Settings } from '../../model/settings';
@@ -10,7 +11,7 @@ const WORDS = ['none', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'e
 /** Everyone on the line plus the second-level men near enough to the interior line. */
 export function findBox(picture: Picture, settings: Settings): Found<Omit<Identification['box'], 'spoken'>> {
   const edges = boxEdges(picture, settings.box);
-  const inside = picture.second.filter((d) => atLeast(d.x, edges.left) && atMost(d.x, edges.right));
+  const inside = picture.second.filter((d) => isInside(d, edges));
   const overhangs = picture.second.filter((d) => !inside.includes(d));
   return {
     ids: [...picture.first, ...inside].map((d) => d.id),
@@ -25,11 +26,25 @@ export function findBox(picture: Picture, settings: Settings): Found<Omit<Identi
 /** "even two": family and linebackers, as the centre says it. */
 export const sayBox = (family: string, linebackers: number): string => `${family} ${WORDS[linebackers]}`;
 
-/** Linebackers of the box from the play side to the back side; from the strength when nothing is called. */
-export function orderLinebackers(picture: Picture, boxIds: readonly string[], from: Side, called: boolean): Found<Identification['linebackers']> {
+/** Second-level men of the box (or those the coach put into it), from a side across; ties by depth, then id. */
+export function findBackers(picture: Picture, settings: Settings, overruled: readonly string[] | undefined, from: Side): readonly Defender[] {
   const sign = signOf(from);
-  const ids = picture.second.filter((d) => boxIds.includes(d.id))
-    .sort((a, b) => (b.x - a.x) * sign || a.y - b.y || (a.id < b.id ? -1 : 1)).map((d) => d.id);
+  const edges = boxEdges(picture, settings.box);
+  const found: Defender[] = [];
+  for (const d of picture.second) {
+    if (overruled ? !overruled.includes(d.id) : !isInside(d, edges)) continue;
+    let at = found.length;
+    while (at > 0 && comesBefore(d, found[at - 1]!, sign)) at--;
+    found.splice(at, 0, d);
+  }
+  return found;
+}
+
+const isInside = (d: Defender, edges: { left: number; right: number }): boolean => atLeast(d.x, edges.left) && atMost(d.x, edges.right);
+const comesBefore = (a: Defender, b: Defender, sign: number): boolean => (a.x - b.x) * sign > 0 || (a.x === b.x && (a.y < b.y || (a.y === b.y && a.id < b.id)));
+
+export function sayLinebackers(backers: readonly Defender[], from: Side, called: boolean): Found<Identification['linebackers']> {
+  const ids = backers.map((d) => d.id);
   return {
     ids, overruled: false,
     why: () => (ids.length ? `Counted from ${called ? 'the play side' : 'the strength'} (${from}): ${ids.map((id, i) => `${id} is L${i + 1}`).join(', ')}.` : 'No linebacker in the box.'),
