@@ -1,8 +1,20 @@
 import type { TargetWord } from '../word';
 import { NOBODY, type Scene } from '../scene';
 
+const counts = new WeakMap<Scene, { order: readonly number[]; zero: number }>();
+
+/** The count of one picture, made when it is first asked for. */
+function countOf(scene: Scene): { order: readonly number[]; zero: number } {
+  let count = counts.get(scene);
+  if (!count) {
+    const order = countOrder(scene);
+    counts.set(scene, count = { order, zero: zeroOf(scene, order) });
+  }
+  return count;
+}
+
 /** The box in lateral order from the play side, first level before second where they are stacked. */
-export function countOrder(scene: Scene): number[] {
+function countOrder(scene: Scene): number[] {
   return [...scene.first, ...scene.linebackers].sort((a, b) => {
     const [one, other] = [scene.defenders[a]!, scene.defenders[b]!];
     return Math.abs(one.x - other.x) <= 1 && one.level !== other.level ? one.level - other.level : other.x - one.x || a - b;
@@ -26,8 +38,8 @@ export const counted: TargetWord = {
     return {
       claim: null, every: false,
       seek: (scene, _me, accept) => {
-        const order = countOrder(scene);
-        const at = form === 0 ? place - 1 : zeroOf(scene, order) + (form === 1 ? -place : place);
+        const { order, zero } = countOf(scene);
+        const at = form === 0 ? place - 1 : zero + (form === 1 ? -place : place);
         const found = order[at] ?? NOBODY;
         return found !== NOBODY && accept(found) ? found : NOBODY;
       },
