@@ -17,16 +17,14 @@ else {
     await page.goto(`${url}/rules/${scheme}`);
     await page.getByRole('textbox', { name: 'Rules as text' }).getByText(/^# /).first().click();
     await page.keyboard.press('End');
-    const times = await page.evaluate(() => {
+    await page.evaluate(() => {
       const found: number[] = [];
       (window as unknown as { found: number[] }).found = found;
       addEventListener('keydown', () => {
         const start = performance.now();
         requestAnimationFrame(() => requestAnimationFrame(() => found.push(performance.now() - start)));
       }, { capture: true });
-      return found;
     });
-    void times;
     for (let i = 0; i < KEYS; i++) await page.keyboard.type('a', { delay: 60 });
     const found = (await page.evaluate(() => (window as unknown as { found: number[] }).found)).sort((a, b) => a - b);
     const at = (share: number): string => (found[Math.floor(share * (found.length - 1))] ?? NaN).toFixed(0);

@@ -1,4 +1,6 @@
 import { readTree } from '../language/read';
+import { lineOf, type Formation } from '../model/formation';
+import type { Front } from '../model/front';
 import { sayHead } from '../language/print';
 
 /** Where a new sentence would go, and what it could say. */
@@ -16,6 +18,16 @@ export function postOf(seat: string, side: 'left' | 'right'): string {
   if (seat === 'C') return 'centre';
   const post = POSTS[seat[1] ?? ''];
   return post ? `${(seat[0] === 'R') === (side === 'right') ? 'playside' : 'backside'} ${post}` : seat;
+}
+
+/** The blocker a fault is about: one of the five among those involved, else the lineman nearest to the defender it names. */
+export function blockerOf(who: readonly string[], formation: Formation, front: Front): string | null {
+  const five = lineOf(formation).filter((m) => m.kind === 'line');
+  const involved = five.find((m) => who.includes(m.id));
+  if (involved) return involved.id;
+  const defender = front.defenders.find((d) => who.includes(d.id));
+  if (!defender) return null;
+  return five.reduce((best, m) => (Math.abs(m.x - defender.x) < Math.abs(best.x - defender.x) ? m : best)).id;
 }
 
 /**

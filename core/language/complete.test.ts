@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { suggestSentence, postOf } from '../compare/suggest';
+import { readFormation } from './lineups/read-formation';
+import { readFront } from './lineups/read-front';
+import { blockerOf, suggestSentence, postOf } from '../compare/suggest';
 import { libraryText } from '../library/library';
 import { PHRASE_KINDS } from '../vocabulary/word';
 import { declaredIn, formsOf, phraseOf, plainSentence } from './build';
@@ -50,6 +52,16 @@ describe('building without typing', () => {
 });
 
 describe('a sentence for a hole', () => {
+  it('is for a blocker involved, else for the lineman nearest to the free defender', () => {
+    const formation = readFormation('LT LG C RG RT Y right');
+    const front = formation.ok ? readFront('T 3 right; LE 5 left', formation.value) : formation;
+    if (!formation.ok || !front.ok) throw new Error('the line-up cannot be read');
+    expect(blockerOf(['LG', 'T'], formation.value, front.value)).toBe('LG');
+    expect(blockerOf(['T'], formation.value, front.value)).toBe('RG');
+    expect(blockerOf(['LE'], formation.value, front.value)).toBe('LT');
+    expect(blockerOf(['XX'], formation.value, front.value)).toBeNull();
+  });
+
   it('goes before the one that always fits, or to everybody’s rules', () => {
     const found = suggestSentence(power, postOf('RT', 'right'))!;
     expect(power.split('\n')[found.line - 1]).toBe('  otherwise: release inside to L2');

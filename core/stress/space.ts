@@ -1,3 +1,4 @@
+import { BODY } from '../geometry/tolerances';
 import { trim, YARD } from '../geometry/units';
 import type { Result } from '../diagnostics/diagnostic';
 import { readFront } from '../language/lineups/read-front';
@@ -17,9 +18,6 @@ export interface OpenSpace {
   readonly radix: readonly number[];
   frontAt(choice: Choice): Front | null;
 }
-
-/** Two noses nearer than this, at one depth, cannot be: feet. */
-const BODY = 1;
 
 /** Reads a space. A clause that cannot be read is reported with the man's number in the list. */
 export function openSpace(space: Space, formation: Formation, settings: Settings = SHIPPED_SETTINGS): Result<OpenSpace> {

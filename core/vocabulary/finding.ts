@@ -8,12 +8,6 @@ export function firstOf(list: readonly number[], accept: Accept): number {
   return NOBODY;
 }
 
-/** First accepted index of a list, back to front. */
-export function lastOf(list: readonly number[], accept: Accept): number {
-  for (let i = list.length - 1; i >= 0; i--) if (accept(list[i]!)) return list[i]!;
-  return NOBODY;
-}
-
 export const ORDINALS = ['first', 'second', 'third', 'outermost'] as const;
 
 /** How many to pass over for an ordinal; `outermost` passes over all but the last. */

@@ -7,7 +7,7 @@ import { hasErrors } from '#core/diagnostics/diagnostic';
 import { formatDiagnostic } from '#core/diagnostics/wording';
 import { checkText } from '#core/language/check';
 import { readTree } from '#core/language/read';
-import { Playbook, SHELF_KIND, SHELVES, type BookShelf } from '#core/library/playbook';
+import { Playbook, SHELF_KIND, type BookShelf } from '#core/library/playbook';
 
 export interface DocumentView {
   id: number; shelf: BookShelf; slug: string; opponent: string | null; retired: boolean; players: boolean;
@@ -115,5 +115,3 @@ export async function documentVersions(member: Member, id: number): Promise<Vers
   const users = await UserRow.findAll({ where: { id: rows.map((r) => r.userId) } });
   return rows.map((r) => ({ number: r.number, text: r.text, draft: r.draft, by: users.find((u) => u.id === r.userId)?.name ?? 'a former user', at: r.createdAt.toISOString() }));
 }
-
-export const isShelf = (value: string): value is BookShelf => (SHELVES as readonly string[]).includes(value);

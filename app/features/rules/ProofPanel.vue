@@ -31,14 +31,15 @@ const shares = computed(() => [
   { name: 'sound', n: proof.tally.value.sound, verdict: 'sound' as const }, { name: 'at risk', n: proof.tally.value.atRisk, verdict: 'at risk' as const }, { name: 'broken', n: proof.tally.value.broken, verdict: 'broken' as const },
 ]);
 
-/** The blocker a cause is about, as the rules call him: one of those involved, else the lineman whose place it is nearest to. */
-const manOf = (cause: Cause): string => {
-  const seat = cause.who.find((w) => /^([LR][TG]|C)$/.test(w));
-  return seat ? postOf(seat, rules.side) : 'centre';
+/** The blocker a cause is about, as the rules call him; nobody when it is about none of the five. */
+const manOf = (cause: Cause): string | null => {
+  const seat = proof.blockerOf(cause);
+  return seat === null ? null : postOf(seat, rules.side);
 };
 
 function addSentence(cause: Cause): void {
-  const found = suggestSentence(rules.text, manOf(cause));
+  const man = manOf(cause);
+  const found = man === null ? null : suggestSentence(rules.text, man);
   if (!found) return;
   const lines = rules.text.split('\n');
   lines.splice(found.line - 1, 0, found.sentence);
@@ -71,7 +72,7 @@ function addSentence(cause: Cause): void {
           <p class="acts">
             <NuxtLink :to="{ path: '/walkthrough', query: { play: rules.id, side: rules.side, formation: rules.formationId, front: proof.frontOf(c) } }">plainest front</NuxtLink>
             <button v-if="c.smallest.lines.length" class="plain link" type="button" @click="emit('goTo', c.smallest.lines[0]!)">line {{ c.smallest.lines[0] }}</button>
-            <button class="plain link" type="button" @click="addSentence(c)">add a sentence for the {{ manOf(c) }}</button>
+            <button v-if="manOf(c)" class="plain link" type="button" @click="addSentence(c)">add a sentence for the {{ manOf(c) }}</button>
           </p>
         </div>
       </li>

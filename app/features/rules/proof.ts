@@ -1,5 +1,6 @@
 import { computed, onScopeDispose, ref, shallowRef } from 'vue';
 import { wordDiagnostic } from '#core/diagnostics/wording';
+import { blockerOf } from '#core/compare/suggest';
 import { sayFront } from '#core/language/lineups/print-lineup';
 import { openJob, type StressJob } from '#core/library/stress-job';
 import { addTallies, NO_TALLY, planFor, sharePlan, type Cause, type Tally } from '#core/stress/stress';
@@ -17,6 +18,7 @@ export function useProof() {
   const problem = ref('');
   let workers: Worker[] = [];
   let say: (cause: Cause) => string = () => '';
+  let blocker: (cause: Cause) => string | null = () => null;
 
   function stop(): void {
     workers.forEach((w) => w.terminate());
@@ -33,6 +35,7 @@ export function useProof() {
     if (!opened.ok) return;
     const { space, formation } = opened.value;
     say = (cause) => { const front = space.frontAt(cause.smallest.choice); return front ? sayFront(front, formation) : ''; };
+    blocker = (cause) => { const front = space.frontAt(cause.smallest.choice); return front ? blockerOf(cause.who, formation, front) : null; };
     const plan = planFor(space, limit, seed);
     total.value = plan.to - plan.from;
     running.value = true;
@@ -58,5 +61,5 @@ export function useProof() {
   }
 
   onScopeDispose(stop);
-  return { tally, total, done, running, problem, start, stop, frontOf: (cause: Cause) => say(cause), share: computed(() => (total.value ? done.value / total.value : 0)) };
+  return { tally, total, done, running, problem, start, stop, frontOf: (cause: Cause) => say(cause), blockerOf: (cause: Cause) => blocker(cause), share: computed(() => (total.value ? done.value / total.value : 0)) };
 }
