@@ -43,6 +43,8 @@ export const STANDARDS = {
   slide: { doneWhen: 'Nobody comes through your gap, shoulders square.', notWhen: 'Chased a man out of it.', faults: ['overset', 'turned-shoulders', 'chased', 'no-anchor', 'catch', 'helped-wrong'] },
   'dual-read': { doneWhen: 'The inner man is taken first, the outer when the inner drops.', notWhen: 'Set to the outer while the inner came.', faults: ['wrong-man', 'overset', 'opened-early', 'lost-inside', 'false-step', 'no-strike'] },
   'check-release': { doneWhen: 'His man is blocked if he comes, and the route is run if he drops.', notWhen: 'Out before he looked.', faults: ['wrong-man', 'missed', 'no-strike', 'lunge', 'late-off', 'stopped-feet'] },
+  scan: { doneWhen: 'You looked inside first and hit whoever came before he was past you.', notWhen: 'Took the second man while the first ran by, or was out in the route while one came.', faults: ['wrong-man', 'no-strike', 'lunge', 'stopped-feet', 'high-pads', 'missed'] },
+  'pass-double': { doneWhen: 'He is stopped between the two of you and the next gap was seen.', notWhen: 'He split you, or a man came free while both watched him.', faults: ['turned-shoulders', 'helped-wrong', 'left-early', 'overset', 'no-anchor', 'hands-wide'] },
   chip: { doneWhen: 'One blow on the near shoulder, and out.', notWhen: 'Knocked him off his partner, or never touched him.', faults: ['missed', 'helped-wrong', 'collision', 'left-late', 'lunge', 'no-strike'] },
   read: { doneWhen: 'Nobody touches him.', notWhen: 'Somebody blocks him.', faults: ['wrong-man'] },
   leave: { doneWhen: 'Nobody touches him.', notWhen: 'Somebody blocks him.', faults: ['wrong-man'] },

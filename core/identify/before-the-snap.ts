@@ -123,6 +123,9 @@ function boxOf(men: readonly Blocker[]): { left: number; right: number } {
   return { left: Math.min(...xs) - BOX_MARGIN, right: Math.max(...xs) + BOX_MARGIN };
 }
 
+/** Standing on the line without being an end. Only asked of men on the line. */
+export const isWalkedUp = (d: Defender): boolean => d.stance === 'up' && d.position !== 'end';
+
 /** Straight behind a first-level man, within a foot. */
 export const isStacked = (linebacker: Defender, first: readonly Defender[]): boolean =>
   first.some((d) => atMost(Math.abs(d.x - linebacker.x), STACK_WIDTH));

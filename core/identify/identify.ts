@@ -75,7 +75,7 @@ export class Facts {
 
   sideCall(): Sides<Found<Identification['sideCall']['left']>> {
     if (this.known.sideCall) return this.known.sideCall;
-    const { left, right } = findSideCalls(this.picture);
+    const { left, right } = findSideCalls(this.picture, this.settings);
     return this.known.sideCall = {
       left: overrule(left, this.overrides.leftCall, (call, was) => ({ ...was, call })),
       right: overrule(right, this.overrides.rightCall, (call, was) => ({ ...was, call })),

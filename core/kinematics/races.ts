@@ -27,3 +27,6 @@ export function meetsBall(defender: Point, mover: Mover, attack: Point, ballAtLi
   }
   return null;
 }
+
+/** Seconds until a defender nobody blocks is within a tackle's reach of a place, straight. Feet. */
+export const arrivesAt = (defender: Point, mover: Mover, place: Point): number => timeToCover(Math.max(0, distance(defender, place) - TACKLE_REACH), mover);

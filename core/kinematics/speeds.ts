@@ -21,6 +21,9 @@ export const MOVERS = {
   secondary: { delay: DEFENCE_DELAY, acceleration: 14, topSpeed: 26 },
 } as const satisfies Record<string, Mover>;
 
+/** How a defender of a level gets going. */
+export const moverOf = ({ level }: { level: 1 | 2 | 3 }): Mover => (level === 1 ? MOVERS.rusher : level === 2 ? MOVERS.linebacker : MOVERS.secondary);
+
 /** Seconds from the snap until the ball crosses the line, by tempo. */
 export const BALL_AT_LINE: Record<Tempo, number> = {
   dive: 1.1, trap: 1.3, 'inside zone': 1.6, power: 1.8, counter: 1.8, duo: 1.8, down: 1.6,

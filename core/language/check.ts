@@ -12,12 +12,15 @@ export function checkText(text: string): Diagnostic[] {
   return [...diagnostics, ...(tree.kind === 'front' ? frontFromClauses(tree) : formationFromClauses(tree))];
 }
 
-const REQUIRED = ['family', 'entry', 'track', 'tempo', 'cover'] as const;
+const REQUIRED = ['family', 'track', 'cover'] as const;
+/** A run crosses the line somewhere and some time; a pass is thrown after some time. */
+const REQUIRED_TOO = { run: ['entry', 'tempo'], pass: ['throw'] } as const;
 
 /** Checks a scheme that could be read. */
 export function checkScheme(tree: SchemeTree): Diagnostic[] {
   const top = { line: 1, column: 1, endColumn: 1 };
-  const missing = REQUIRED.filter((key) => !tree.head.some((h) => h.key === key)).map((what) => error('scheme.head-missing', top, { what }));
+  const kind = tree.head.some((h) => h.key === 'throw') ? 'pass' : 'run';
+  const missing = [...REQUIRED, ...REQUIRED_TOO[kind]].filter((key) => !tree.head.some((h) => h.key === key)).map((what) => error('scheme.head-missing', top, { what }));
   if (tree.sheets.every((s) => s.sentences.length === 0)) missing.push(error('scheme.no-rules', top));
   return [...missing, ...checkSheets(tree), ...checkDeclared(tree)];
 }
@@ -50,7 +53,7 @@ function checkSheets(tree: SchemeTree): Diagnostic[] {
 
 /** A sentence whose target may not be there falls through to the next one. */
 const canFail = (s: Sentence): boolean => s.actions.every((a) => a.block.slots.partner !== undefined || isFixed(a.block.slots.whom));
-const SECOND_LEVEL = new Set(['linebacker-count', 'far-linebacker', 'next-free-linebacker', 'free-linebacker-playside', 'linebacker-beside', 'free-overhang', 'mike', 'force', 'alley', 'corner', 'safety', 'counted']);
+const SECOND_LEVEL = new Set(['linebacker-count', 'far-linebacker', 'next-free-linebacker', 'next-danger', 'linebacker-left', 'free-linebacker-playside', 'linebacker-beside', 'free-overhang', 'mike', 'force', 'alley', 'corner', 'safety', 'counted']);
 const isFixed = (whom: SlotValue | undefined): boolean => isPhrase(whom) && !SECOND_LEVEL.has(whom.word) && whom.word !== 'him';
 const isPhrase = (value: SlotValue | undefined): value is Phrase => typeof value === 'object' && 'word' in value;
 const isLineman = (head: Phrase): boolean => {
@@ -104,11 +107,12 @@ function findsHim(condition: Condition): boolean {
 
 /** Tags, seats and looks that are declared and change nothing. */
 function checkDeclared(tree: SchemeTree): Diagnostic[] {
-  const text = strip([tree.sheets, tree.looks, tree.boxes, tree.changes, tree.seats]);
+  const text = strip([tree.sheets, tree.looks, tree.boxes, tree.changes, tree.deals, tree.seats]);
   const used = (slot: string, name: string): boolean => text.includes(`"${slot}":${JSON.stringify(name)}`);
   return [
     ...tree.tags.filter((t) => !used('tag', t.name)).map((t) => warning('scheme.tag-unused', t.span, { tag: t.name })),
     ...tree.seats.filter((s) => !used('seat', s.name)).map((s) => warning('scheme.seat-unused', s.span, { seat: s.name })),
+    ...(text.includes('"word":"dealt"') ? [] : tree.deals.map((d) => warning('scheme.deal-unused', d.span, { deal: d.name }))),
     ...tree.looks.filter((l) => !used('look', l.name)).map((l) => warning('scheme.look-unused', l.span, { look: l.name })),
   ];
 }

@@ -1,7 +1,7 @@
 import { WORDS } from '../vocabulary/index';
 import type { Saying } from '../vocabulary/word';
 import { isPhraseKind, LEAVES, TEMPLATES, type Piece } from './templates';
-import type { Action, Condition, Phrase, Remarks, SchemeTree, Sentence, SlotValue, Tree } from './tree';
+import type { Action, Condition, DealLine, Phrase, Remarks, SchemeTree, Sentence, SlotValue, Tree } from './tree';
 
 /** A phrase in words. `subject` says it as one ("I", "he"); `bare` drops its article. */
 export function sayPhrase(phrase: Phrase, manner: { subject?: boolean; bare?: boolean; denied?: boolean } = {}): string {
@@ -64,6 +64,10 @@ export function saySentence(sentence: Sentence, first = false): string {
   return `${lead}: ${sentence.actions.map(sayAction).join(', else ')}${follow}`;
 }
 
+/** A deal line as it is written. */
+export const sayDeal = (deal: DealLine): string => `deal ${deal.name} to ${deal.to.map((h) => sayPhrase(h.word === 'one-man' ? h.slots.who as Phrase : h)).join(', ')}${deal.inOrder ? ' in order' : ''}`
+  + `${deal.when ? ` when ${sayCondition(deal.when)}` : ''}: ${deal.targets.map((t) => sayPhrase(t)).join(', ')}`;
+
 /** A heading: "playside tackle", without its article. */
 export const sayHead = (head: Phrase): string => sayPhrase(head.word === 'one-man' ? head.slots.who as Phrase : head, { bare: true });
 
@@ -89,6 +93,7 @@ function printScheme(tree: SchemeTree): string[] {
     ...tree.looks.flatMap((l) => noted(`look ${l.name}: ${sayCondition(l.when)}`, l)),
     ...tree.changes.flatMap((c) => noted(`change to ${c.to} when ${sayCondition(c.when)}`, c)),
     ...tree.boxes.flatMap((b) => noted(`box one more when ${sayCondition(b.when)}`, b)),
+    ...tree.deals.flatMap((d) => noted(sayDeal(d), d)),
   ];
   if (declared.length) lines.push('', ...declared);
   for (const sheet of tree.sheets) {

@@ -19,7 +19,7 @@ export const readCondition = (line: SourceLine, from: number, names: Names, diag
 
 /** Reads a list of phrases of one kind, parted by a word or a comma, to the end of the line. */
 export const readList = (
-  line: SourceLine, from: number, kind: 'man' | 'group', separator: string, names: Names, diagnostics: Diagnostic[],
+  line: SourceLine, from: number, kind: 'man' | 'group' | 'target', separator: string, names: Names, diagnostics: Diagnostic[],
 ): Phrase[] | null => readLine(line, from, names, diagnostics, (reader) => new SentenceReader(reader, from).list(kind, separator));
 
 /** Words that could come next after the tokens of an unfinished line. */
@@ -125,7 +125,7 @@ class SentenceReader {
     return condition;
   }
 
-  list(kind: 'man' | 'group', separator: string): Phrase[] {
+  list(kind: 'man' | 'group' | 'target', separator: string): Phrase[] {
     const phrases = [this.phrase(kind).phrase];
     while (this.at < this.reader.tokens.length) {
       this.need(separator);

@@ -1,13 +1,13 @@
 import { error, hasErrors, type Diagnostic, type Result } from '../diagnostics/diagnostic';
 import { nearestWord } from '../diagnostics/nearest';
-import { BUMPS, COVER_NAMES, ENTRIES, SchemeHeadSchema, TEMPOS, TRACKS, type SchemeHead } from '../model/scheme';
+import { BUMPS, COVER_NAMES, ENTRIES, SchemeHeadSchema, TEMPOS, THROWS, TRACKS, type SchemeHead } from '../model/scheme';
 import type { Names } from './read-phrase';
 import { readCondition, readList, readSentence } from './read-sentence';
 import { endOf, readTokens, type SourceLine, type SourceText } from './tokens';
-import type { BoxLine, ChangeLine, Clause, HeadLine, LineupTree, LookLine, Remarks, SchemeTree, SeatLine, Sheet, TagLine, Tree } from './tree';
+import type { BoxLine, ChangeLine, Clause, DealLine, HeadLine, LineupTree, LookLine, Remarks, SchemeTree, SeatLine, Sheet, TagLine, Tree } from './tree';
 
 export const HEAD_KEYS = Object.keys(SchemeHeadSchema.shape) as (keyof SchemeHead)[];
-export const HEAD_VALUES: Partial<Record<keyof SchemeHead, readonly string[]>> = { entry: ENTRIES, track: TRACKS, tempo: TEMPOS, cover: COVER_NAMES, bump: BUMPS };
+export const HEAD_VALUES: Partial<Record<keyof SchemeHead, readonly string[]>> = { entry: ENTRIES, track: TRACKS, tempo: TEMPOS, throw: THROWS, cover: COVER_NAMES, bump: BUMPS };
 
 export interface ReadTree<T extends Tree = Tree> {
   /** What could be read; `null` only when not even the header could. */
@@ -54,7 +54,7 @@ const readClauses = (lines: SourceText['lines']): Clause[] =>
 /** A text with more errors than this is no rule sheet; the rest of it is not read. */
 const MAX_ERRORS = 100;
 
-type Body = Pick<SchemeTree, 'head' | 'tags' | 'seats' | 'looks' | 'boxes' | 'changes' | 'sheets'>;
+type Body = Pick<SchemeTree, 'head' | 'tags' | 'seats' | 'looks' | 'boxes' | 'changes' | 'deals' | 'sheets'>;
 
 function readBody(lines: SourceText['lines'], diagnostics: Diagnostic[]): Body {
   const names = declaredNames(lines);
@@ -64,6 +64,7 @@ function readBody(lines: SourceText['lines'], diagnostics: Diagnostic[]): Body {
   const looks: LookLine[] = [];
   const boxes: BoxLine[] = [];
   const changes: ChangeLine[] = [];
+  const deals: DealLine[] = [];
   const sheets: (Sheet & { sentences: Sheet['sentences'][number][] })[] = [];
   let sheet: (typeof sheets)[number] | null = null;
   let lost = false;
@@ -88,13 +89,14 @@ function readBody(lines: SourceText['lines'], diagnostics: Diagnostic[]): Body {
     else if (word === 'look') pushIf(looks, readLook(line, names, diagnostics));
     else if (word === 'box') pushIf(boxes, readBox(line, names, diagnostics));
     else if (word === 'change') pushIf(changes, readChange(line, names, diagnostics));
+    else if (word === 'deal') pushIf(deals, readDeal(line, names, diagnostics));
     else {
       const heads = readList(line, 0, 'group', ',', names, diagnostics);
       lost = heads === null;
       if (heads) sheets.push(sheet = { heads, sentences: [], span: spanOf(line), ...remarks(line) });
     }
   }
-  return { head, tags, seats, looks, boxes, changes, sheets };
+  return { head, tags, seats, looks, boxes, changes, deals, sheets };
 }
 
 function pushIf<T>(list: T[], item: T | null): void {
@@ -175,4 +177,27 @@ function readChange(line: SourceLine, names: Names, diagnostics: Diagnostic[]): 
   }
   const condition = readCondition(line, 4, names, diagnostics);
   return condition && { to: play.text, when: condition, span: spanOf(line), ...remarks(line) };
+}
+
+const DEAL = 'deal NAME to MEN [in order] [when CONDITION]: DEFENDERS';
+
+function readDeal(line: SourceLine, names: Names, diagnostics: Diagnostic[]): DealLine | null {
+  const texts = line.tokens.map((t) => t.text);
+  const [, name, to] = line.tokens;
+  const colon = texts.indexOf(':');
+  if (name?.kind !== 'word' || to?.text !== 'to' || colon < 0) {
+    diagnostics.push(error('text.expected', colon < 0 ? endOf(line) : name?.span ?? endOf(line), { expected: DEAL, found: `"${line.raw.trim()}"` }));
+    return null;
+  }
+  const when = texts.indexOf('when');
+  const conditional = when > 0 && when < colon;
+  let men = conditional ? when : colon;
+  const inOrder = texts[men - 2] === 'in' && texts[men - 1] === 'order';
+  if (inOrder) men -= 2;
+  const part = (end: number): SourceLine => ({ ...line, tokens: line.tokens.slice(0, end) });
+  const heads = readList(part(men), 3, 'group', ',', names, diagnostics);
+  const condition = conditional ? readCondition(part(colon), when + 1, names, diagnostics) : null;
+  const targets = readList(line, colon + 1, 'target', ',', names, diagnostics);
+  if (!heads || !targets || (conditional && !condition)) return null;
+  return { name: name.text, to: heads, inOrder, when: condition, targets, span: spanOf(line), ...remarks(line) };
 }

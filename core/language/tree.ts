@@ -71,6 +71,18 @@ export interface LookLine extends Remarks {
   readonly span: Span;
 }
 
+/** Defenders shared out among several men before anybody chooses: "the line has four down and the Mike". */
+export interface DealLine extends Remarks {
+  readonly name: string;
+  readonly to: readonly Phrase[];
+  /** Strictly from left to right; otherwise a man keeps whoever stands on him. */
+  readonly inOrder: boolean;
+  /** `null`: always. Of several deals with one name the first that fits is dealt. */
+  readonly when: Condition | null;
+  readonly targets: readonly Phrase[];
+  readonly span: Span;
+}
+
 /** When the next defender outside on the play side is counted into the box. */
 export interface BoxLine extends Remarks {
   readonly when: Condition;
@@ -99,6 +111,7 @@ export interface SchemeTree extends Remarks {
   readonly seats: readonly SeatLine[];
   readonly looks: readonly LookLine[];
   readonly boxes: readonly BoxLine[];
+  readonly deals: readonly DealLine[];
   readonly changes: readonly ChangeLine[];
   readonly sheets: readonly Sheet[];
   readonly closing: readonly string[];

@@ -39,6 +39,7 @@ export const LineCallSchema = z.object({ from: z.string(), to: z.string(), word:
 
 export const ProblemCodeSchema = z.enum([
   'free-at-attack', 'free-on-line', 'two-on-one', 'idle', 'partner-cannot-come', 'cycle', 'reach-too-far', 'pull-late', 'vacated-gap', 'free-linebacker',
+  'free-rusher', 'hot-rusher', 'set-late',
 ]);
 export type ProblemCode = z.infer<typeof ProblemCodeSchema>;
 
@@ -48,6 +49,25 @@ export const ProblemSchema = z.object({
   lines: z.array(z.number()),
   message: z.string(),
 });
+
+export const PASS_SETS = ['short', 'vertical', 'slide', 'angle'] as const;
+
+/** What a protection says beyond who has whom. */
+export const PassingSchema = z.object({
+  /** Where the ball is thrown from, feet, field frame, and when, seconds. */
+  spot: PointSchema,
+  time: z.number(),
+  men: z.array(z.object({
+    blocker: z.string(), set: z.enum(PASS_SETS),
+    /** Who has a hand free beside him, and on which side of him. */
+    help: z.array(z.object({ from: z.string(), side: z.enum(['inside', 'outside', 'left', 'right']) })),
+  })),
+  /** Whom each scanning man looks at, in order. */
+  scans: z.array(z.object({ blocker: z.string(), order: z.array(z.string()) })),
+  /** Who can rush and nobody has, the soonest first: seconds to the spot. */
+  hot: z.array(z.object({ id: z.string(), arrives: z.number() })),
+});
+export type Passing = z.infer<typeof PassingSchema>;
 
 /** A scheme worked out against one front. */
 export const ResolutionSchema = z.object({
@@ -64,6 +84,8 @@ export const ResolutionSchema = z.object({
   notes: z.array(z.string()),
   /** Where the ball is to go and when it crosses the line: feet, field frame; seconds. */
   attack: z.object({ x: z.number(), time: z.number(), gap: z.string() }),
+  /** Only for protections. */
+  passing: PassingSchema.nullable().default(null),
 });
 export type Resolution = z.infer<typeof ResolutionSchema>;
 export type Assignment = z.infer<typeof AssignmentSchema>;

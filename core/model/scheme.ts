@@ -6,6 +6,8 @@ export const ENTRIES = ['playside A gap', 'playside B gap', 'playside C gap', 'p
 export const TRACKS = ['zone', 'wide zone', 'gap', 'man', 'pass'] as const;
 /** When the ball reaches the line; the times are in kinematics. */
 export const TEMPOS = ['dive', 'trap', 'inside zone', 'power', 'counter', 'duo', 'down', 'outside zone', 'buck', 'toss', 'pin and pull', 'pass'] as const;
+/** How long the quarterback holds the ball, for schemes on the pass track; times and depths are in the settings. */
+export const THROWS = ['quick', 'three-step', 'five-step', 'seven-step', 'boot'] as const;
 /** The scheme's definition of "covered". */
 export const COVER_NAMES = ['shoulders', 'playside region', 'playside region, head-up is mine', 'playside region, head-up is mine play side', 'playside region, head-up is mine back side', 'count'] as const;
 
@@ -18,6 +20,8 @@ export const SchemeHeadSchema = z.object({
   entry: z.enum(ENTRIES),
   track: z.enum(TRACKS),
   tempo: z.enum(TEMPOS),
+  /** Only on the pass track. */
+  throw: z.enum(THROWS).nullable(),
   cover: z.enum(COVER_NAMES),
   bump: z.enum(BUMPS),
   /** The formation it is usually called from, by id. */
@@ -27,3 +31,4 @@ export const SchemeHeadSchema = z.object({
 export type SchemeHead = z.infer<typeof SchemeHeadSchema>;
 export type Entry = SchemeHead['entry'];
 export type Tempo = SchemeHead['tempo'];
+export type Throw = NonNullable<SchemeHead['throw']>;

@@ -48,6 +48,20 @@ export const SettingsSchema = z.object({
   pullMargin: z.coerce.number().min(0).max(2).default(0.2),
   /** A linebacker at this depth or less (yards) can run through a gap a puller left. */
   vacatedDepth: z.coerce.number().min(0).max(8).default(3),
+  /** Seconds from the snap to the throw, by the quarterback's drop. */
+  throwQuick: z.coerce.number().min(0.8).max(6).default(1.6),
+  throwThree: z.coerce.number().min(0.8).max(6).default(2.2),
+  throwFive: z.coerce.number().min(0.8).max(6).default(2.8),
+  throwSeven: z.coerce.number().min(0.8).max(6).default(3.4),
+  throwBoot: z.coerce.number().min(0.8).max(6).default(3.2),
+  /** Yards behind the ball from which he throws; never nearer than he stands. */
+  dropQuick: z.coerce.number().min(1).max(12).default(3),
+  dropThree: z.coerce.number().min(1).max(12).default(5),
+  dropFive: z.coerce.number().min(1).max(12).default(7),
+  dropSeven: z.coerce.number().min(1).max(12).default(9),
+  dropBoot: z.coerce.number().min(1).max(12).default(7),
+  /** Whether a walked-up man counts when a tackle says loaded or light. */
+  walkedUpCounts: z.preprocess((v) => (v === 'true' ? true : v === 'false' ? false : v), z.boolean()).default(true),
 });
 export type Settings = z.infer<typeof SettingsSchema>;
 

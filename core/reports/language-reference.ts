@@ -1,5 +1,5 @@
 import { KIND_NAMES, LEAVES } from '../language/templates';
-import { BUMPS, COVER_NAMES, ENTRIES, TEMPOS, TRACKS } from '../model/scheme';
+import { BUMPS, COVER_NAMES, ENTRIES, TEMPOS, THROWS, TRACKS } from '../model/scheme';
 import { WORDS } from '../vocabulary/index';
 import { PHRASE_KINDS, type PhraseKind, type Saying } from '../vocabulary/word';
 
@@ -33,10 +33,11 @@ export function languageReference(): string {
     'playside tackle', '  when the playside guard is covered head-up or outside: double him with the playside guard, then climb to L2', '  when my inside gap is filled: down on him',
     '  otherwise: release inside to L2', '```', '',
     'Conditions combine with `and`, `or`, `not` and brackets. A condition that finds a defender names him: `him` is the first one named. After a block, `, then` says where he goes next, `, else` what he does when its linebacker is not to be had, and `; if ...: ...` what he does when the picture moves. `#` starts a comment.', '',
-    '## The head', '', '| line | values |', '| --- | --- |', '| `family` | any words |', '| `school` | any words (may be left out) |', `| \`entry\` | ${words(ENTRIES)} |`, `| \`track\` | ${words(TRACKS)} |`, `| \`tempo\` | ${words(TEMPOS)} |`,
+    '## The head', '', '| line | values |', '| --- | --- |', '| `family` | any words |', '| `school` | any words (may be left out) |', `| \`entry\` | ${words(ENTRIES)} |`, `| \`track\` | ${words(TRACKS)} |`, `| \`tempo\` | ${words(TEMPOS)} |`, `| \`throw\` | in a protection, instead of entry and tempo: ${words(THROWS)} |`,
     `| \`cover\` | what "covered" means: ${words(COVER_NAMES)} |`, `| \`bump\` | ${words(BUMPS)}: with the second, nobody helps or climbs past a man on the line whom no rule reaches, and two men never take one man unasked |`, '| `from` | the formation it is usually called from, by its id (may be left out) |', '| `note` | any words |', '',
     '## What a scheme declares', '', '| line | meaning |', '| --- | --- |', '| `tag NAME [on] "what it does"` | a tag of the call; `on`: unless told otherwise |', '| `seat NAME = man or man` | a job for the first of these in the formation |', '| `look NAME: condition` | a picture with a name |',
-    '| `change to PLAY when condition` | the picture in which the other play of the pair is run |', '| `box one more when condition` | the next defender outside on the play side counts into the box |', '',
+    '| `change to PLAY when condition` | the picture in which the other play of the pair is run |', '| `deal NAME to MEN [in order] [when condition]: DEFENDERS` | shares the defenders named, as many as there are men, among the men: whoever stands on a man stays his, the rest go to the nearest man left, nobody across a man who has his own; `in order`: strictly from left to right. Of several lines with one name the first that fits counts |',
+    '| `box one more when condition` | the next defender outside on the play side counts into the box |', '',
     ...PHRASE_KINDS.flatMap(section),
     '## Plain words', '', '| slot | words |', '| --- | --- |',
     ...Object.entries(LEAVES).map(([name, leaf]) => `| ${name} | ${leaf.values ? Object.values(leaf.values).join(', ') : leaf.name} |`), '',

@@ -26,7 +26,7 @@ const ANYBODY: TargetFinder = { claim: 'matched', every: false, seek: () => NOBO
 
 /**
  * Hands out linebackers (and others by name) after the first level is settled: named ones, then "the next free", then climbers
- * matched without crossing. Within each, a man who goes at once chooses before the next of a pair, the play side before the back side.
+ * matched without crossing, then whoever scans. Within each, a man who goes at once chooses before the next of a pair, the play side before the back side.
  */
 export const claimLinebackers = (settled: Settled): Claims => new Handout(settled).run();
 
@@ -55,16 +55,11 @@ class Handout {
     const wants = this.collectWants();
     this.claimNamed(wants, false);
     this.claimNamed(wants, true);
-    for (const later of [false, true]) {
-      for (const want of wants) {
-        if (want.later !== later || want.finder.claim !== 'free') continue;
-        const found = want.finder.seek(this.scene, want.man, this.free);
-        this.give(want, found !== NOBODY || later ? found : this.elseAction(want.man));
-      }
-    }
+    this.claimFree(wants, 'free');
     const fixed: FixedPair[] = [];
     this.matchClimbers(wants, false, fixed);
     this.matchClimbers(wants, true, fixed);
+    this.claimFree(wants, 'last');
     if (this.settled.bumpLine > 0) this.nobodyIdle();
     return { target: this.target, next: this.next, action: this.action };
   }
@@ -88,7 +83,10 @@ class Handout {
       const act = this.actionOf(man);
       if (!act) continue;
       if (proposal.tooFar) wants.push({ man, mates: ALONE, finder: act.then?.target ?? ANYBODY, later: false });
-      else if (act.target?.claim) wants.push({ man, mates: ALONE, finder: act.target, later: false });
+      else if (act.target?.claim) {
+        wants.push({ man, mates: ALONE, finder: act.target, later: false });
+        if (act.then) wants.push({ man, mates: ALONE, finder: act.then.target, later: true });
+      }
       else if (act.then && !paired.has(man) && !this.leftAlone(man)) {
         const mates = proposal.pairs ? playSideFirst(scene).filter((other) => other !== man && this.comesOffToo(other, proposal.target)) : ALONE;
         for (const mate of mates) paired.add(mate);
@@ -133,6 +131,17 @@ class Handout {
       }
       const wanted = scene.linebackers.indexOf(want.finder.seek(scene, want.man, any));
       this.give(want, scene.linebackers.slice(wanted + 1).find(this.free) ?? scene.linebackers.find(this.free) ?? NOBODY);
+    }
+  }
+
+  /** Whoever takes the next one nobody has: at once before later, the play side before the back side. */
+  private claimFree(wants: readonly Want[], claim: 'free' | 'last'): void {
+    for (const later of [false, true]) {
+      for (const want of wants) {
+        if (!is(want, claim, later)) continue;
+        const found = want.finder.seek(this.scene, want.man, this.free);
+        this.give(want, found !== NOBODY || later ? found : this.elseAction(want.man));
+      }
     }
   }
 

@@ -26,6 +26,14 @@ export interface CompiledSentence {
   readonly actions: readonly CompiledAction[];
 }
 
+export interface CompiledDeal {
+  readonly name: string;
+  readonly includes: (scene: Scene, man: number) => boolean;
+  readonly inOrder: boolean;
+  readonly when: Test | null;
+  readonly targets: readonly TargetFinder[];
+}
+
 export interface CompiledSheet {
   readonly includes: (scene: Scene, man: number) => boolean;
   readonly sentences: readonly CompiledSentence[];
@@ -42,13 +50,14 @@ export interface CompiledScheme {
   readonly boxOneMore: Test | null;
   /** Plays to change to, and when. */
   readonly changes: readonly { to: string; when: Test }[];
+  readonly deals: readonly CompiledDeal[];
   readonly sheets: readonly CompiledSheet[];
   /** Line of "bump over to a free man"; 0 where nobody bumps. */
   readonly bumpLine: number;
 }
 
 const UNSAID: SchemeHead = {
-  family: 'run', school: null, entry: 'playside A gap', track: 'gap', tempo: 'power', cover: 'shoulders', bump: 'nobody', from: null, note: null,
+  family: 'run', school: null, entry: 'playside A gap', track: 'gap', tempo: 'power', throw: null, cover: 'shoulders', bump: 'nobody', from: null, note: null,
 };
 
 /** The head of a scheme; what a text leaves out (a checker's error) falls back so that a draft can still be drawn. */
@@ -67,12 +76,18 @@ export function compileScheme(tree: SchemeTree): CompiledScheme {
     looks: new Map(tree.looks.map((l) => [l.name, compileCondition(l.when)])),
     changes: tree.changes.map((c) => ({ to: c.to, when: compileCondition(c.when) })),
     boxOneMore: tree.boxes.length ? anyHolds(tree.boxes.map((b) => compileCondition(b.when))) : null,
+    deals: tree.deals.map((d) => ({
+      name: d.name, includes: whose(d.to), inOrder: d.inOrder, when: d.when && compileCondition(d.when), targets: d.targets.map(compileTarget),
+    })),
     sheets: tree.sheets.map((sheet) => ({
-      includes: anyOf(sheet.heads.map((h) => (GROUPS as Record<string, GroupWord>)[h.word]!.includes(slotsOf(h)))),
+      includes: whose(sheet.heads),
       sentences: sheet.sentences.map((sentence, i) => compileSentence(sentence, i === 0)),
     })),
   };
 }
+
+/** The men a list of headings is about. */
+const whose = (heads: readonly Phrase[]): CompiledSheet['includes'] => anyOf(heads.map((h) => (GROUPS as Record<string, GroupWord>)[h.word]!.includes(slotsOf(h))));
 
 const anyOf = (tests: ((scene: Scene, man: number) => boolean)[]) => (scene: Scene, man: number): boolean => tests.some((t) => t(scene, man));
 

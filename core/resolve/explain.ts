@@ -7,12 +7,13 @@ import { NOBODY, type Scene } from '../vocabulary/scene';
 import type { CallWords } from '../model/call-words';
 import { whyNot, type CompiledSentence } from './compile';
 import { callOf } from './line-calls';
+import type { Aim } from './judge-case';
 import type { ManOutcome, Outcome } from './outcome';
 import { footOf, pathOf } from './paths';
 import { leftBy } from './settle';
 
 /** Every man's assignment with its path, technique and reasons, from the decision record; back in the field frame. */
-export function explainAssignments(outcome: Outcome, side: Side, attack: number, words: CallWords): Assignment[] {
+export function explainAssignments(outcome: Outcome, side: Side, aim: Aim, words: CallWords): Assignment[] {
   const { scene } = outcome.settled;
   const turn = (p: Point): Point => {
     const back = side === 'right' ? p : mirrorPoint(p);
@@ -26,7 +27,7 @@ export function explainAssignments(outcome: Outcome, side: Side, attack: number,
     return {
       blocker: scene.men[plan.man]!.id, block: plan.block, target: foe(plan.target), partners: ids(plan.partners), next: foe(plan.next),
       pull: plan.pull, help: plan.help,
-      path: pathOf(scene, plan, attack).map(turn),
+      path: pathOf(scene, plan, aim).map(turn),
       step: { kind: technique.step, foot: footOf(scene, plan, side) },
       aim: technique.aim, eyes: technique.eyes,
       call: call ? words[call] : null,

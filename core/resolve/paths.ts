@@ -3,7 +3,9 @@ import { lessThan } from '../geometry/compare';
 import { otherSide, type Side } from '../model/side';
 import { BLOCKS } from '../vocabulary/index';
 import { NOBODY, type Scene } from '../vocabulary/scene';
+import type { Aim } from './judge-case';
 import type { ManOutcome } from './outcome';
+import { setPoint } from './pass-set';
 
 /** How near to his man a path stops, feet: arm's length from nose to nose. */
 const CONTACT = 1.4;
@@ -11,10 +13,11 @@ const CONTACT = 1.4;
 const PULL_DEPTH = -3.2;
 
 /** Where a man runs, from his place to his last contact, in the scene's frame (play side positive), feet. */
-export function pathOf(scene: Scene, outcome: ManOutcome, attack: number): Point[] {
+export function pathOf(scene: Scene, outcome: ManOutcome, { attack: { x: attack }, pocket }: Aim): Point[] {
   const self = scene.men[outcome.man]!;
   const start: Point = { x: self.x, y: self.y };
   const { course } = BLOCKS[outcome.block];
+  if (course === 'retreat' && pocket) return [start, setPoint(scene, outcome, pocket)];
   if (outcome.target === NOBODY) {
     const y = course === 'climb' ? 9 : 1;
     return [start, { x: self.x + (course === 'climb' ? 1 : 0), y: self.y + y }];

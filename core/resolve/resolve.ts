@@ -1,6 +1,7 @@
 import { SHADE } from '../geometry/tolerances';
 import { describeFacts, Facts } from '../identify/identify';
-import { attackOf, type Attack } from '../kinematics/attack';
+import { attackOf } from '../kinematics/attack';
+import { pocketOf } from '../kinematics/passing';
 import { BALL_AT_LINE } from '../kinematics/speeds';
 import { lineOf, type Formation } from '../model/formation';
 import type { Front } from '../model/front';
@@ -11,7 +12,9 @@ import { signOf, type Side } from '../model/side';
 import { SHIPPED_CALL_WORDS, type CallWords } from '../model/call-words';
 import type { CompiledScheme } from './compile';
 import { explainAssignments, explainDefenders } from './explain';
-import { explainFault, judge, type Judgement } from './judge';
+import { explainPassing } from './explain-passing';
+import { explainFault, judge } from './judge';
+import type { Aim, Judgement } from './judge-case';
 import { lineCalls } from './line-calls';
 import { settleOutcome, type Outcome } from './outcome';
 import { setScene } from './set-scene';
@@ -41,7 +44,7 @@ export interface Prepared {
   readonly settings: Settings;
   readonly tags: ReadonlySet<string>;
   /** In the scene's frame: play side positive. */
-  readonly attack: Attack;
+  readonly aim: Aim;
 }
 
 /** A call worked out against one front, as a compact decision record: who does what and what is wrong with it, nothing said yet. */
@@ -53,9 +56,10 @@ export interface Worked {
 export function prepareCall(scheme: CompiledScheme, formation: Formation, call: Call): Prepared {
   const sign = signOf(call.side);
   const noses = lineOf(formation).map((m) => (m.x === 0 ? 0 : m.x * sign)).sort((a, b) => a - b);
+  const settings = call.settings ?? SHIPPED_SETTINGS;
   return {
-    scheme, formation, call, settings: call.settings ?? SHIPPED_SETTINGS, tags: tagsInForce(scheme, call),
-    attack: attackOf(scheme.head.entry, noses, SHADE),
+    scheme, formation, call, settings, tags: tagsInForce(scheme, call),
+    aim: { attack: attackOf(scheme.head.entry, noses, SHADE), pocket: scheme.head.throw && pocketOf(scheme.head.throw, formation, settings) },
   };
 }
 
@@ -68,7 +72,7 @@ export function decide({ scheme, formation, call, settings, tags }: Prepared, fr
 /** The fast half of `resolve`, with its verdict: what proof over thousands of fronts runs. */
 export function workOut(prepared: Prepared, front: Front): Worked {
   const outcome = decide(prepared, front);
-  return { outcome, judgement: judge(prepared.scheme, outcome, prepared.attack, prepared.settings) };
+  return { outcome, judgement: judge(prepared.scheme, outcome, prepared.aim, prepared.settings) };
 }
 
 /**
@@ -81,16 +85,18 @@ export function resolve(scheme: CompiledScheme, formation: Formation, front: Fro
 }
 
 /** Says everything about a decision record. */
-export function explainWorked({ scheme, formation, call, settings, tags, attack }: Prepared, { outcome, judgement }: Worked): Resolution {
+export function explainWorked({ scheme, formation, call, settings, tags, aim }: Prepared, { outcome, judgement }: Worked): Resolution {
   const words = call.words ?? SHIPPED_CALL_WORDS;
+  const { attack, pocket } = aim;
   return {
     scheme: scheme.tree.id, side: call.side, tags: [...tags], verdict: judgement.verdict,
     identification: describeFacts(outcome.settled.scene.facts, { side: call.side, settings, scheme: numbersOf(outcome, formation, attack.x) }),
-    assignments: inLineOrder(explainAssignments(outcome, call.side, attack.x, words), formation),
+    assignments: inLineOrder(explainAssignments(outcome, call.side, aim, words), formation),
     defenders: explainDefenders(outcome),
     calls: lineCalls(outcome, words),
     problems: judgement.faults.map((fault) => explainFault(outcome, fault)), notes: judgement.notes.map((say) => say()),
-    attack: { x: attack.x === 0 ? 0 : attack.x * signOf(call.side), time: BALL_AT_LINE[scheme.head.tempo], gap: scheme.head.entry },
+    attack: pocket ? { x: pocket.spot.x === 0 ? 0 : pocket.spot.x * signOf(call.side), time: pocket.time, gap: 'pass' } : { x: attack.x === 0 ? 0 : attack.x * signOf(call.side), time: BALL_AT_LINE[scheme.head.tempo], gap: scheme.head.entry },
+    passing: pocket && explainPassing(outcome, pocket),
   };
 }
 

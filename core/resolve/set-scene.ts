@@ -9,6 +9,7 @@ import { otherSide, signOf, type Side } from '../model/side';
 import { COVERS } from '../vocabulary/covers/index';
 import { NOBODY, POSTS, type CoverMap, type Post, type Proposal, type Scene, type SceneDefender, type SceneMan } from '../vocabulary/scene';
 import type { CompiledScheme } from './compile';
+import { dealOut } from './deal';
 
 const SEATS: Record<Side, Readonly<Record<string, Post>>> = {
   right: { LT: 'BT', LG: 'BG', C: 'C', RG: 'PG', RT: 'PT' },
@@ -52,8 +53,9 @@ class LiveScene implements Scene {
   seats: Map<string, number> = new Map();
   him = NOBODY;
   private knownEdge: Scene['edge'] | null = null;
+  private knownDealt: readonly number[] | null = null;
 
-  constructor(scheme: CompiledScheme, { men, line, posts }: Seated, readonly facts: Facts, readonly side: Side, readonly tags: ReadonlySet<string>) {
+  constructor(private readonly scheme: CompiledScheme, { men, line, posts }: Seated, readonly facts: Facts, readonly side: Side, readonly tags: ReadonlySet<string>) {
     this.men = men;
     this.lineCount = line.length;
     this.posts = posts;
@@ -81,6 +83,10 @@ class LiveScene implements Scene {
 
   get on(): readonly (readonly number[])[] {
     return (this.knownOn ??= whoIsOnWhom(this.line, this.firstMen));
+  }
+
+  get dealt(): readonly number[] {
+    return (this.knownDealt ??= dealOut(this.scheme.deals, this));
   }
 
   get mike(): number {

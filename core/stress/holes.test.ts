@@ -21,7 +21,10 @@ const lineups: { formation: Formation; spaces: OpenSpace[] }[] = libraryIds('for
   return { formation, spaces: libraryIds('fronts').map((front) => need(openSpace(spaceAround(need(frontFrom(libraryText('fronts', front)!, formation))), formation))) };
 });
 
-describe.each(libraryIds('schemes'))('%s', (id) => {
+/** Protections answer to pressures, not to fronts: against six on the line five men are short whatever they do. */
+const runs = libraryIds('schemes').filter((id) => need(shippedScheme(id)).head.throw === null);
+
+describe.each(runs)('%s', (id) => {
   it('leaves no hole on any shipped front and its jitters', () => {
     const scheme = need(shippedScheme(id));
     const found: string[] = [];

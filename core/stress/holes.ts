@@ -1,5 +1,5 @@
 import { atLeast, atMost } from '../geometry/compare';
-import type { Fault } from '../resolve/judge';
+import type { Fault } from '../resolve/judge-case';
 import type { Worked } from '../resolve/resolve';
 
 /**

@@ -1,6 +1,7 @@
 import type { Problem, ProblemCode } from '../model/resolution';
 import type { Front } from '../model/front';
-import { explainFault, isBreaking, type Fault } from '../resolve/judge';
+import { explainFault, isBreaking } from '../resolve/judge';
+import type { Fault } from '../resolve/judge-case';
 import { workOut, type Prepared, type Worked } from '../resolve/resolve';
 import { holesOf } from './holes';
 import { choiceAt, choiceDrawn, weightOf, type Choice, type OpenSpace } from './space';

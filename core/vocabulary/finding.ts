@@ -89,6 +89,9 @@ export function perLineup(find: (scene: Scene) => number): (scene: Scene) => num
   };
 }
 
+/** The one man of a kind in this formation: the back, the fullback, the H. */
+export const manOfKind = (kind: Scene['men'][number]['kind']): ((scene: Scene) => number) => perLineup((scene) => scene.men.findIndex((m) => m.kind === kind));
+
 export const always: Accept = () => true;
 
 /** The neighbour on the line in a direction; -1 for none and for men off the line. */
@@ -98,4 +101,12 @@ export function neighbourOf(scene: Scene, self: number, dir: string): number {
   if (dir === 'playside') return man.playside;
   if (dir === 'backside') return man.backside;
   return (dir === 'outside') === (outward(scene, self) > 0) ? man.playside : man.backside;
+}
+
+/** The gap between two men, as its two noses; `null` when one of them is not there. */
+export function betweenMen(scene: Scene, one: number, other: number): { lo: number; hi: number } | null {
+  if (one === NOBODY || other === NOBODY) return null;
+  const a = scene.men[one]!.x;
+  const b = scene.men[other]!.x;
+  return { lo: Math.min(a, b), hi: Math.max(a, b) };
 }

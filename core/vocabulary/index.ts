@@ -83,13 +83,47 @@ import { readHim } from './blocks/read';
 import { leaveHim } from './blocks/leave';
 import { me } from './men/me';
 import { neighbour } from './men/neighbour';
-import { centre, declaredSeat, fullback, hBack, lastMan, post, tailback } from './men/post';
-import { letterGap, myGap } from './gaps/named-gap';
-import { myRegion, regionOf } from './regions/region-of';
-import { everyLineman, leftByDesign, oneMan, quarterback } from './groups/groups';
-import { crossesFace, gone, nobodyShows, runsThrough, slantsIn, splitsUs } from './follow-ups/events';
-import { blockIt, comeOff, goUp, nearHip, nextLevel, outsideTakes, passOff, stay } from './follow-ups/reactions';
-import type { BlockWord, ConditionWord, FollowWord, GapWord, GroupWord, ManWord, PhraseKind, QualifierWord, Saying, TargetWord } from './word';
+import { post } from './men/post';
+import { centre } from './men/centre';
+import { lastMan } from './men/last-man';
+import { hBack } from './men/h';
+import { fullback } from './men/fullback';
+import { tailback } from './men/tailback';
+import { declaredSeat } from './men/declared-seat';
+import { letterGap } from './gaps/letter-gap';
+import { myGap } from './gaps/my-gap';
+import { myRegion } from './regions/my-region';
+import { regionOf } from './regions/region-of';
+import { everyLineman } from './groups/every-lineman';
+import { leftByDesign } from './groups/left-by-design';
+import { oneMan } from './groups/one-man';
+import { quarterback } from './groups/quarterback';
+import { theFive } from './groups/the-five';
+import { crossesFace } from './events/crosses-face';
+import { gone } from './events/gone';
+import { nobodyShows } from './events/nobody-shows';
+import { runsThrough } from './events/runs-through';
+import { slantsIn } from './events/slants-in';
+import { splitsUs } from './events/splits-us';
+import { blockIt } from './reactions/block-it';
+import { comeOff } from './reactions/come-off';
+import { goUp } from './reactions/climb';
+import { nearHip } from './reactions/near-hip';
+import { nextLevel } from './reactions/next-level';
+import { outsideTakes } from './reactions/outside-takes';
+import { passOff } from './reactions/pass-off';
+import { stay } from './reactions/stay';
+import { nearestOnLine } from './targets/nearest-on-line';
+import { outermostOnLine } from './targets/outermost-on-line';
+import { danger } from './targets/danger';
+import { nextDanger } from './targets/next-danger';
+import { dealt } from './targets/dealt';
+import { linebackerLeft } from './targets/linebacker-left';
+import { secondManOn } from './targets/second-man-on';
+import { menDown } from './conditions/men-down';
+import { scan } from './blocks/scan';
+import { passDouble } from './blocks/pass-double';
+import type { BlockWord, ConditionWord, EventWord, GapWord, GroupWord, ManWord, PhraseKind, QualifierWord, ReactionWord, Saying, TargetWord } from './word';
 
 // One line a word; a text's phrases are tried in this order, and the longest fit wins.
 
@@ -116,6 +150,7 @@ export const CONDITIONS = {
   'box-count': boxCount,
   'linebacker-count': linebackersCount,
   'side-call': sideCall,
+  'men-down': menDown,
 } as const satisfies Record<string, ConditionWord>;
 
 export const TARGETS = {
@@ -142,6 +177,13 @@ export const TARGETS = {
   'first-to-show': firstToShow,
   'man-at': manAt,
   'man-beside': manBeside,
+  'nearest-on-line': nearestOnLine,
+  'outermost-on-line': outermostOnLine,
+  danger: danger,
+  'next-danger': nextDanger,
+  dealt: dealt,
+  'second-man-on': secondManOn,
+  'linebacker-left': linebackerLeft,
   him: him,
 } as const satisfies Record<string, TargetWord>;
 
@@ -208,6 +250,8 @@ export const BLOCKS = {
   'dual-read': dualRead,
   'check-release': checkRelease,
   chip: chip,
+  scan: scan,
+  'pass-double': passDouble,
 } as const satisfies Record<string, BlockWord>;
 
 export const EVENTS = {
@@ -217,7 +261,7 @@ export const EVENTS = {
   gone: gone,
   'runs-through': runsThrough,
   'splits-us': splitsUs,
-} as const satisfies Record<string, FollowWord>;
+} as const satisfies Record<string, EventWord>;
 
 export const REACTIONS = {
   stay: stay,
@@ -228,10 +272,11 @@ export const REACTIONS = {
   climb: goUp,
   'come-off': comeOff,
   'outside-takes': outsideTakes,
-} as const satisfies Record<string, FollowWord>;
+} as const satisfies Record<string, ReactionWord>;
 
 export const GROUPS = {
   'every-lineman': everyLineman,
+  'the-five': theFive,
   quarterback: quarterback,
   'left-by-design': leftByDesign,
   'one-man': oneMan,

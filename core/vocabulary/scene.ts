@@ -31,10 +31,22 @@ export interface Scene {
   readonly seats: ReadonlyMap<string, number>;
   readonly looks: ReadonlyMap<string, (scene: Scene, me: number) => boolean>;
   readonly cover: CoverMap;
+  /** For each man the defender that the scheme's "deal" lines give him; -1 for nobody. */
+  readonly dealt: readonly number[];
   /** What every man has proposed so far in this settling. */
   readonly proposals: readonly Proposal[];
   /** The defender the sentence under way has named: "him". -1 before. */
   him: number;
+}
+
+/** The picture after the snap beside the one before it. */
+export interface Change {
+  readonly before: Scene;
+  readonly after: Scene;
+  /** Where each defender of `before` stands in the list of `after`. */
+  readonly nowAt: readonly number[];
+  /** Whom each man was to block first before the snap, as an index of `before`; -1 for nobody. */
+  readonly had: readonly number[];
 }
 
 export const POSTS = ['BT', 'BG', 'C', 'PG', 'PT'] as const;

@@ -1,4 +1,4 @@
-import type { Scene } from './scene';
+import type { Change, Scene } from './scene';
 
 /** Kinds of phrase a sentence is made of. Everything else a slot can hold is a plain word (see `LeafKind`). */
 export const PHRASE_KINDS = ['condition', 'target', 'qualifier', 'man', 'gap', 'region', 'block', 'event', 'reaction', 'group'] as const;
@@ -46,9 +46,9 @@ export type Seek = (scene: Scene, me: number, accept: Accept) => number;
 
 /**
  * When a target is handed out: at once (first level and by name), or with the linebackers, after the first level is settled:
- * those named outright first, then "the next free" ones, then climbers matched without crossing.
+ * those named outright first, then "the next free" ones, then climbers matched without crossing, and last whoever scans for what is left.
  */
-export type Claim = 'named' | 'free' | 'matched';
+export type Claim = 'named' | 'free' | 'matched' | 'last';
 
 export interface TargetFinder {
   readonly claim: Claim | null;
@@ -107,7 +107,13 @@ export interface BlockWord extends Saying {
   readonly call: string | null;
 }
 
-export interface FollowWord extends Saying {
-  /** Filled with movement; until then the words are read, checked and shown. */
-  readonly about: 'event' | 'reaction';
+/** Something a defender does after the snap. */
+export interface EventWord extends Saying {
+  /** The defender of the picture after the snap who does it to this man, -1 when it happens and it is nobody, `null` when it does not happen. */
+  readonly happens: (slots: Slots) => (change: Change, me: number) => number | null;
+}
+
+/** What he does then: stays with the man his rule gave him, leaves him and climbs, or takes the man who came. */
+export interface ReactionWord extends Saying {
+  readonly does: 'stay' | 'climb' | 'take' | 'outside-stays';
 }

@@ -47,6 +47,7 @@ export const ENGLISH = {
   'scheme.partner-never': '{man} has no sentence that doubles with or blocks for {asker}: this double team can never stand',
   'scheme.tag-unused': 'the tag "{tag}" changes nothing: no sentence asks for it',
   'scheme.seat-unused': 'the seat "{seat}" has no rules',
+  'scheme.deal-unused': 'nobody blocks the man dealt to him by "{deal}"',
   'scheme.look-unused': 'the look "{look}" is never asked for',
   'playbook.unknown': 'there is no {what} "{id}" in this playbook',
   'naming.no-word': 'this program has no word for the {part} {what}',

@@ -4,7 +4,7 @@ import type { Identification } from '../../model/identification';
 import type { Found } from '../found';
 import type { Settings } from '../../model/settings';
 import { signOf, type Side } from '../../model/side';
-import { boxEdges, wideOfGuard, type Picture } from '../before-the-snap';
+import { boxEdges, isWalkedUp, wideOfGuard, type Picture } from '../before-the-snap';
 
 const WORDS = ['none', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven'];
 
@@ -73,9 +73,9 @@ export function findMike(picture: Picture, boxIds: readonly string[], strength: 
 }
 
 /** Loaded when two or more stand on the guard or wider on that side, else light. */
-export function findSideCalls(picture: Picture): { [S in Side]: Found<Identification['sideCall'][S]> } {
+export function findSideCalls(picture: Picture, settings: Settings): { [S in Side]: Found<Identification['sideCall'][S]> } {
   const call = (side: Side): Found<Identification['sideCall']['left']> => {
-    const men = wideOfGuard(picture, side);
+    const men = wideOfGuard(picture, side).filter((d) => settings.walkedUpCounts || !isWalkedUp(d));
     return {
       call: men.length >= 2 ? 'loaded' : 'light', overruled: false,
       why: () => `${men.map((d) => d.id).join(', ') || 'nobody'} on the guard or wider on the ${side}: ${men.length >= 2 ? 'loaded' : 'light'}.`,

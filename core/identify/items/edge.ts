@@ -4,7 +4,7 @@ import type { Defender } from '../../model/front';
 import type { Identification } from '../../model/identification';
 import { signOf, type Side } from '../../model/side';
 import { levelOf } from '../line';
-import type { Picture } from '../before-the-snap';
+import { isWalkedUp, type Picture } from '../before-the-snap';
 import type { Found } from '../found';
 
 type Edge = Found<Identification['edge']['left']>;
@@ -52,7 +52,7 @@ export const findEdges = (picture: Picture, boxIds: readonly string[]): { [S in 
 
 /** Standing men on the line who are no ends: they count for coverage and are called out by name. */
 export function findWalkedUp(picture: Picture): Found<Identification['walkedUp']> {
-  const ids = picture.first.filter((d) => d.stance === 'up' && d.position !== 'end').map((d) => d.id);
+  const ids = picture.first.filter(isWalkedUp).map((d) => d.id);
   return { ids, overruled: false, why: () => (ids.length ? `${ids.join(', ')} stand${ids.length === 1 ? 's' : ''} on the line without being an end.` : 'Nobody has walked up.') };
 }
 

@@ -1,11 +1,5 @@
 import type { ManWord } from '../word';
 
-export const myRegion: ManWord = {
-  says: ['my region'],
-  help: 'The part of the line that is mine by the scheme’s cover.',
-  find: () => (_scene, self) => self,
-};
-
 export const regionOf: ManWord = {
   says: ['the region of {who:man}'],
   help: 'The part of the line that is that man’s by the scheme’s cover.',

@@ -1,0 +1,7 @@
+import type { GroupWord } from '../word';
+
+export const leftByDesign: GroupWord = {
+  says: ['left by design'],
+  help: 'Defenders the scheme leaves alone on purpose.',
+  includes: () => (scene, man) => scene.men[man]!.kind === 'design',
+};

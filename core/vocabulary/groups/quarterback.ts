@@ -1,0 +1,7 @@
+import type { GroupWord } from '../word';
+
+export const quarterback: GroupWord = {
+  says: ['the quarterback'],
+  help: 'Whom the quarterback reads instead of having him blocked.',
+  includes: () => (scene, man) => scene.men[man]!.kind === 'quarterback-read',
+};

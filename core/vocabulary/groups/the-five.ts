@@ -1,0 +1,7 @@
+import type { GroupWord } from '../word';
+
+export const theFive: GroupWord = {
+  says: ['all five linemen'],
+  help: 'Tackles, guards and centre, wherever they stand; nobody else.',
+  includes: () => (scene, man) => scene.men[man]!.post !== null,
+};

@@ -1,0 +1,11 @@
+import { NOBODY } from '../scene';
+import type { ManWord } from '../word';
+
+export const lastMan: ManWord = {
+  says: ['the last man {side:wing}'],
+  help: 'The man at the end of the line on that side, attached tight ends included.',
+  find: (slots) => {
+    const playside = slots.text('side') === 'playside';
+    return (scene) => (scene.lineCount === 0 ? NOBODY : playside ? scene.lineCount - 1 : 0);
+  },
+};

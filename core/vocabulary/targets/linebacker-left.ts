@@ -1,0 +1,8 @@
+import { NOBODY } from '../scene';
+import type { TargetWord } from '../word';
+
+export const linebackerLeft: TargetWord = {
+  says: ['the linebacker left for me'],
+  help: 'Of the linebackers nobody has, those who say this are matched with the nearest ones without crossing.',
+  find: () => ({ claim: 'matched', every: false, seek: () => NOBODY }),
+};

@@ -1,0 +1,11 @@
+import { always } from '../finding';
+import type { TargetWord } from '../word';
+
+export const secondManOn: TargetWord = {
+  says: ['a second man for {whom:target}'],
+  help: 'In a "deal" line: deals a defender once more, so that two men have him.',
+  find: (slots) => {
+    const whom = slots.target('whom');
+    return { claim: null, every: false, seek: (scene, me) => whom.seek(scene, me, always) };
+  },
+};
