@@ -1,5 +1,5 @@
 // Imports point down: app, server, cli and demo know core, core knows none of them, and inside core a stage knows earlier stages only.
-const STAGES = ['geometry', 'model', 'diagnostics', 'identify', 'vocabulary', 'language', 'kinematics', 'resolve', 'stress', 'compare', 'library', 'names', 'film', 'statistics', 'grade', 'reports', 'formats'];
+const STAGES = ['geometry', 'model', 'diagnostics', 'identify', 'vocabulary', 'language', 'kinematics', 'resolve', 'movement', 'protect', 'stress', 'compare', 'library', 'names', 'film', 'statistics', 'grade', 'reports', 'formats'];
 
 const stageRules = STAGES.slice(0, -1).map((stage, i) => ({
   name: `core-${stage}-knows-earlier-stages-only`,

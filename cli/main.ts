@@ -12,6 +12,7 @@ import { libraryIds, type Shelf } from '../core/library/library';
 import { openJob, type StressJob } from '../core/library/stress-job';
 import type { CompiledScheme } from '../core/resolve/compile';
 import { planFor } from '../core/stress/stress';
+import { resolvePlay } from '../core/movement/play';
 import { resolve } from '../core/resolve/resolve';
 import { BLOCKS, CONDITIONS, TARGETS } from '../core/vocabulary/index';
 import { formationText, loadFormation, loadFront, loadScheme, loadSettings, loadSide, loadSpaceText, need, readFile, schemeText, Usage, WrongMaterial } from './material';
@@ -63,7 +64,7 @@ program.command('resolve').description('every man’s assignment against a front
     const settings = loadSettings(o.set ?? []);
     const formation = loadFormation(o.formation ?? DEFAULT_FORMATION);
     const front = loadFront(o.front, formation, settings, o.move);
-    const found = resolve(scheme, formation, front, { side: loadSide(o.side!), tags: o.tag, without: o.without, settings });
+    const found = resolvePlay(scheme, formation, front, { side: loadSide(o.side!), tags: o.tag, without: o.without, settings });
     print(o.json ? JSON.stringify(found, null, 1) : showResolution(found));
   });
 

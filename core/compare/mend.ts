@@ -4,7 +4,8 @@ import type { Front } from '../model/front';
 import type { Problem, Verdict } from '../model/resolution';
 import { otherSide, type Side } from '../model/side';
 import type { CompiledScheme } from '../resolve/compile';
-import { prepareCall, tagsInForce, workOut, type Call } from '../resolve/resolve';
+import { workPlay } from '../movement/play';
+import { prepareCall, tagsInForce, type Call } from '../resolve/resolve';
 
 /** One thing that could be changed about a call; exactly one of the fields is set. */
 export type Change =
@@ -78,7 +79,7 @@ function need(text: string): Formation {
 }
 
 function faultsOf(scheme: CompiledScheme, formation: Formation, front: Front, call: Call): { verdict: Verdict; codes: Problem['code'][]; box: string } {
-  const { outcome, judgement } = workOut(prepareCall(scheme, formation, call), front);
+  const { outcome, judgement } = workPlay(prepareCall(scheme, formation, call), front);
   return { verdict: judgement.verdict, codes: judgement.faults.map((f) => f.code), box: outcome.settled.scene.facts.box().ids.join() };
 }
 

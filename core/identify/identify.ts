@@ -17,6 +17,8 @@ export interface ObserveOptions {
   readonly side?: Side | null;
   readonly settings?: Settings;
   readonly overrides?: Overrides;
+  /** The picture before the snap, when this is the one after it: what the line was told then stands. */
+  readonly before?: Facts;
 }
 
 export interface IdentifyOptions extends ObserveOptions {
@@ -35,20 +37,23 @@ export class Facts {
   private readonly settings: Settings;
   private readonly overrides: Overrides;
   private readonly side: Side | null;
+  private readonly before: Facts | null;
   private known: {
     strength?: Found<Identification['strength']>; box?: Found<Omit<Identification['box'], 'spoken'>>; backers?: readonly Defender[]; linebackers?: Found<Identification['linebackers']>;
     family?: Found<Identification['family']>; mike?: Found<Identification['mike']>;
     sideCall?: Sides<Found<Identification['sideCall']['left']>>; edge?: Sides<Found<Identification['edge']['left']>>;
   } = {};
 
-  constructor(formation: Formation, front: Front, { side, settings, overrides }: ObserveOptions) {
+  constructor(formation: Formation, front: Front, { side, settings, overrides, before }: ObserveOptions) {
     this.picture = new Picture(formation, front);
     this.settings = settings ?? SHIPPED_SETTINGS;
     this.overrides = overrides ?? NONE;
     this.side = side ?? null;
+    this.before = before ?? null;
   }
 
   strength(): Found<Identification['strength']> {
+    if (this.before) return this.before.strength();
     return this.known.strength ??= overrule(findStrength(this.picture, this.side, this.settings), this.overrides.strength, (value, was) => ({ ...was, side: value }));
   }
 
@@ -66,14 +71,17 @@ export class Facts {
   }
 
   family(): Found<Identification['family']> {
+    if (this.before) return this.before.family();
     return this.known.family ??= overrule(findFamily(this.picture, this.strength().side, this.linebackers().ids, this.settings), this.overrides.family, (name, was) => ({ ...was, name, subNames: [] }));
   }
 
   mike(): Found<Identification['mike']> {
+    if (this.before) return this.before.mike();
     return this.known.mike ??= overrule(findMike(this.picture, this.box().ids, this.strength().side, this.settings), this.overrides.mike, (id, was) => ({ ...was, id }));
   }
 
   sideCall(): Sides<Found<Identification['sideCall']['left']>> {
+    if (this.before) return this.before.sideCall();
     if (this.known.sideCall) return this.known.sideCall;
     const { left, right } = findSideCalls(this.picture, this.settings);
     return this.known.sideCall = {

@@ -84,7 +84,6 @@ export const LEAVES: Readonly<Record<LeafKind, Leaf>> = {
   place: { values: same('1', '2', '3', '4', '5', '6', '7'), name: '1 to 7' },
   load: { values: same('loaded', 'light'), name: 'loaded or light' },
   job: { values: { ...Object.fromEntries(Object.entries(BLOCKS).map(([id, b]) => [id, b.name.toLowerCase()])), pull: 'pull' }, name: 'a block' },
-  inout: { values: same('inside', 'outside'), name: 'inside or outside' },
   techniques: { values: same('0', '1', '2i', '2', '3', '4i', '4', '5', '6i', '6', '9'), name: 'a technique' },
   tag: { values: null, name: 'a tag of this scheme' },
   look: { values: null, name: 'a look of this scheme' },

@@ -7,7 +7,7 @@ import type { Resolution } from '../model/resolution';
 import type { Settings } from '../model/settings';
 import type { Call } from '../model/snap';
 import type { CompiledScheme } from '../resolve/compile';
-import { resolve } from '../resolve/resolve';
+import { resolvePlay } from '../movement/play';
 import type { CallWords } from '../model/call-words';
 import { SHIPPED_PLAYBOOK, type Playbook } from './playbook';
 
@@ -44,7 +44,7 @@ export function workCall(call: Call, { playbook, settings, words }: Ways = { pla
   const front = readFront(call.front, formation.value, 'called', call.frontName, settings);
   if (!front.ok) return front;
   const { value } = formation;
-  const resolution = resolve(scheme.value, value, front.value, { side: call.side, tags: call.tags, settings, words, overrides: call.overrides });
+  const resolution = resolvePlay(scheme.value, value, front.value, { side: call.side, tags: call.tags, settings, words, overrides: call.overrides });
   return { ok: true, value: { scheme: scheme.value, formation: value, front: front.value, resolution }, diagnostics: [] };
 }
 

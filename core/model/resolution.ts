@@ -69,6 +69,22 @@ export const PassingSchema = z.object({
 });
 export type Passing = z.infer<typeof PassingSchema>;
 
+/** What movements after the snap changed; the assignments beside it are those after the snap. */
+export const MovementReportSchema = z.object({
+  /** The movements, as they are written. */
+  said: z.array(z.string()),
+  /** Who moves, and the points he runs through: feet, field frame, his place before the snap first. */
+  moved: z.array(z.object({ id: z.string(), way: z.array(PointSchema) })),
+  before: z.object({
+    verdict: VerdictSchema,
+    assignments: z.array(z.object({ blocker: z.string(), block: z.string(), target: z.string().nullable(), next: z.string().nullable() })),
+    problems: z.array(z.string()),
+  }),
+  /** Blockers who do something else than they were to do. */
+  changed: z.array(z.string()),
+});
+export type MovementReport = z.infer<typeof MovementReportSchema>;
+
 /** A scheme worked out against one front. */
 export const ResolutionSchema = z.object({
   scheme: z.string(),
@@ -86,6 +102,8 @@ export const ResolutionSchema = z.object({
   attack: z.object({ x: z.number(), time: z.number(), gap: z.string() }),
   /** Only for protections. */
   passing: PassingSchema.nullable().default(null),
+  /** Only for a front that moves. */
+  movement: MovementReportSchema.nullable().default(null),
 });
 export type Resolution = z.infer<typeof ResolutionSchema>;
 export type Assignment = z.infer<typeof AssignmentSchema>;

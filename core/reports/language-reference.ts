@@ -10,7 +10,7 @@ const TITLES: Record<PhraseKind, string> = {
 
 /** A template as a reader sees it: slots by name, optional ones in brackets. */
 const show = (text: string): string => text.replace(/\[?\{(\w+):(\w+)[!=-]?\}\]?/g, (whole, name: string, kind: string) => {
-  const what = kind in KIND_NAMES ? kind : kind === 'dir' || kind === 'wing' || kind === 'inout' ? 'side' : name;
+  const what = kind in KIND_NAMES ? kind : kind === 'dir' || kind === 'wing' ? 'side' : name;
   return whole.startsWith('[') ? `[*${what}*]` : `*${what}*`;
 }).replace(/\bbe\b/g, 'is');
 

@@ -32,11 +32,12 @@ function blockersOf({ defenders, proposals }: Scene): number[] {
   return count;
 }
 
-function sendOneOn({ scene }: Settled, defender: number): void {
+function sendOneOn(settled: Settled, defender: number): void {
+  const { scene } = settled;
   const on = scene.men.filter((m) => m.index < scene.lineCount && scene.proposals[m.index]!.target === defender).map((m) => m.index);
   if (on.length < 2 || on.some((man) => scene.proposals[man]!.pairs)) return;
   const [, ...others] = on.sort((a, b) => away(scene, a, defender) - away(scene, b, defender) || b - a);
-  for (const man of others) if (!scene.proposals[man]!.pulls) change(scene, man, NOBODY, 'on');
+  for (const man of others) if (!scene.proposals[man]!.pulls) change(settled, man, NOBODY, 'on');
 }
 
 /** Gives a defender to a lineman beside him; true when somebody could come. */
@@ -44,10 +45,10 @@ function findSomebody(settled: Settled, defender: number, asked: Set<number>, de
   const { scene } = settled;
   const beside = menBeside(settled, defender);
   const take = (man: number): true => {
-    change(scene, man, defender, 'over');
+    change(settled, man, defender, 'over');
     return true;
   };
-  for (const man of beside) if (!asked.has(man) && hasHandFree(scene, man, desperate)) return take(man);
+  for (const man of beside) if (!asked.has(man) && hasHandFree(settled, man, desperate)) return take(man);
   for (const man of beside) {
     const his = scene.proposals[man]!.target;
     if (asked.has(man) || scene.proposals[man]!.pulls || his === NOBODY) continue;
@@ -69,11 +70,12 @@ function menBeside({ scene, sheets }: Settled, defender: number): number[] {
 }
 
 /**
- * No job on the line, or one that his partner can do alone. In need also: a pull for somebody behind the line or outside it, a man
+ * No job on the line (nobody stops pulling once the ball is snapped), or one that his partner can do alone. In need also: a pull for somebody behind the line or outside it, a man
  * outside the last man back side, or one wide of the whole line on the play side.
  */
-function hasHandFree(scene: Scene, man: number, desperate: boolean): boolean {
+function hasHandFree({ scene, snapped }: Settled, man: number, desperate: boolean): boolean {
   const p = scene.proposals[man]!;
+  if (snapped && p.pulls) return false;
   const busy = p.target !== NOBODY && scene.defenders[p.target]!.level === 1;
   if (!busy) return !p.pulls || desperate;
   if (!p.pulls && scene.proposals.some((other, mate) => mate !== man && other.target === p.target)) return true;
@@ -82,9 +84,9 @@ function hasHandFree(scene: Scene, man: number, desperate: boolean): boolean {
 }
 
 /** What a man does instead of what his own sentence says. */
-export function change(scene: Settled['scene'], man: number, target: number, bump: 'over' | 'on'): void {
+export function change({ scene, lone }: Settled, man: number, target: number, instead: 'over' | 'on'): void {
   const { sentence, action } = scene.proposals[man]!;
-  scene.proposals[man] = { ...NO_PROPOSAL, sentence, action, target, job: bump === 'on' ? 'climb' : 'base', bump };
+  scene.proposals[man] = { ...NO_PROPOSAL, sentence, action, target, job: instead === 'on' ? 'climb' : lone, instead };
 }
 
 /** Whoever in the box nobody has within a man's reach, nearest to his nose; a man on the line before a linebacker. -1 for nobody. */

@@ -79,7 +79,7 @@ class Handout {
     const paired = new Set<number>();
     for (const man of playSideFirst(scene)) {
       const proposal = scene.proposals[man]!;
-      if (proposal.bump === 'on') wants.push({ man, mates: ALONE, finder: ANYBODY, later: false });
+      if (proposal.instead === 'on' || proposal.instead === 'climb') wants.push({ man, mates: ALONE, finder: ANYBODY, later: false });
       const act = this.actionOf(man);
       if (!act) continue;
       if (proposal.tooFar) wants.push({ man, mates: ALONE, finder: act.then?.target ?? ANYBODY, later: false });
@@ -100,7 +100,7 @@ class Handout {
   private leftAlone(man: number): boolean {
     const { proposals } = this.scene;
     const { partner, target, pairs } = proposals[man]!;
-    return pairs && proposals[partner]!.bump !== null && !proposals.some((p, mate) => mate !== man && p.target === target);
+    return pairs && proposals[partner]!.instead !== null && !proposals.some((p, mate) => mate !== man && p.target === target);
   }
 
   private comesOffToo(other: number, defender: number): boolean {
@@ -109,8 +109,8 @@ class Handout {
   }
 
   private actionOf(man: number): CompiledAction | null {
-    const { sentence, action, bump } = this.scene.proposals[man]!;
-    return sentence < 0 || bump !== null ? null : this.settled.sheets[man]![sentence]!.actions[action] ?? null;
+    const { sentence, action, instead } = this.scene.proposals[man]!;
+    return sentence < 0 || instead !== null ? null : this.settled.sheets[man]![sentence]!.actions[action] ?? null;
   }
 
   /** Named men first to whoever is told them once; whoever finds his taken gets the next free one on its back side, else the next free. */
@@ -164,9 +164,10 @@ class Handout {
     const { scene } = this;
     for (let man = scene.lineCount - 1; man >= 0; man--) {
       if (this.settled.sheets[man]!.length === 0 || scene.proposals[man]!.target !== NOBODY || this.target[man] !== NOBODY) continue;
+      if (this.settled.snapped && scene.proposals[man]!.pulls) continue;
       const found = nearestFreeMan(scene, man, this.free);
       if (found === NOBODY) continue;
-      change(this.settled.scene, man, NOBODY, 'over');
+      change(this.settled, man, NOBODY, 'over');
       this.give({ man, mates: ALONE, finder: ANYBODY, later: false }, found);
     }
   }
@@ -174,7 +175,7 @@ class Handout {
   /** The next action of a man's sentence that has somebody free, if his first one has nobody. */
   private elseAction(man: number): number {
     const proposal = this.scene.proposals[man]!;
-    const actions = proposal.sentence < 0 || proposal.bump !== null ? [] : this.settled.sheets[man]![proposal.sentence]!.actions;
+    const actions = proposal.sentence < 0 || proposal.instead !== null ? [] : this.settled.sheets[man]![proposal.sentence]!.actions;
     for (let a = this.action[man]! + 1; a < actions.length; a++) {
       const found = actions[a]!.target?.seek(this.scene, man, this.free) ?? NOBODY;
       if (found === NOBODY) continue;

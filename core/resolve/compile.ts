@@ -177,7 +177,7 @@ function compileTarget(phrase: Phrase): TargetFinder {
 }
 
 /** Gives a word its slots, compiled. A slot that a word needs and a phrase lacks is a fault of the reader. */
-function slotsOf(phrase: Phrase): Slots {
+export function slotsOf(phrase: Phrase): Slots {
   const of = (name: string): Phrase => {
     const value = phrase.slots[name];
     if (typeof value !== 'object' || !('word' in value)) throw new Error(`${phrase.word} has no phrase in slot ${name}`);

@@ -29,6 +29,22 @@ export function dealOut(deals: readonly CompiledDeal[], scene: Scene): number[] 
   return dealt;
 }
 
+/**
+ * A deal after the snap: every man keeps whom he was dealt, except that two neighbours whose men on the line have crossed pass them off.
+ * `now` finds a defender of `before` in the scene after the snap.
+ */
+export function carryDeal(before: Scene, after: Scene, now: (defender: number) => number): number[] {
+  const dealt = before.dealt.map((d) => (d === NOBODY ? NOBODY : now(d)));
+  const has = (man: number): boolean => dealt[man] !== NOBODY && after.defenders[dealt[man]!]!.level === 1;
+  for (let round = 1; round < after.lineCount; round++) {
+    for (let man = 0; man + 1 < after.lineCount; man++) {
+      if (!has(man) || !has(man + 1) || !moreThan(after.defenders[dealt[man]!]!.x, after.defenders[dealt[man + 1]!]!.x)) continue;
+      [dealt[man], dealt[man + 1]] = [dealt[man + 1]!, dealt[man]!];
+    }
+  }
+  return dealt;
+}
+
 /** The defenders a line names, as many as it has men, in lateral order. */
 function namedBy(deal: CompiledDeal, scene: Scene, most: number, dealt: readonly number[]): number[] {
   const found: number[] = [];

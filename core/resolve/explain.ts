@@ -40,7 +40,7 @@ export function explainAssignments(outcome: Outcome, side: Side, aim: Aim, words
 const round = (value: number): number => Math.round(value * 100) / 100 + 0;
 
 function followUpsOf({ settled }: Outcome, plan: ManOutcome): string[] {
-  if (plan.sentence < 0 || plan.bumped) return [];
+  if (plan.sentence < 0 || plan.instead) return [];
   return settled.sheets[plan.man]![plan.sentence]!.sentence.followUps.map((f) => `if ${sayPhrase(f.event)}: ${sayPhrase(f.reaction)}`);
 }
 
@@ -50,13 +50,26 @@ function reasonsOf({ settled }: Outcome, plan: ManOutcome): Assignment['because'
   const upTo = plan.sentence < 0 ? sheet.length : plan.sentence;
   const foe = plan.target === NOBODY ? '' : settled.scene.defenders[plan.target]!.id;
   const passedOver = sheet.slice(0, upTo).map((s, i) => ({ line: s.line, sentence: say(s), reason: whyPassed(settled.scene, plan.man, s, settled.refusals[plan.man]!.get(i)) }));
-  if (plan.bumped) {
-    const own = plan.sentence < 0 ? [] : [{ line: sheet[plan.sentence]!.line, sentence: say(sheet[plan.sentence]!), reason: plan.bumped === 'on' ? 'somebody nearer has that man' : 'then a man on the line would be free' }];
-    return { sentence: plan.bumped === 'on' ? 'bump: his man has a blocker, so he goes on' : `bump over to a free man: he takes ${foe}`, line: settled.bumpLine, passedOver: [...passedOver, ...own] };
+  if (plan.instead) {
+    const { says, line, own } = INSTEAD[plan.instead];
+    const his = plan.sentence < 0 ? null : sheet[plan.sentence]!;
+    return {
+      sentence: says(foe), line: line === 'bump' ? settled.bumpLine : his?.line ?? 0,
+      passedOver: his ? [...passedOver, { line: his.line, sentence: say(his), reason: own }] : passedOver,
+    };
   }
   if (plan.sentence < 0) return { sentence: 'No sentence stands: he takes the nearest man.', line: 0, passedOver };
   return { sentence: say(sheet[plan.sentence]!), line: sheet[plan.sentence]!.line, passedOver };
 }
+
+/** What a man does instead of what his sentence says: in words, by which line, and why not his own. */
+const INSTEAD: Record<NonNullable<ManOutcome['instead']>, { says: (foe: string) => string; line: 'bump' | 'own'; own: string }> = {
+  over: { says: (foe) => `bump over to a free man: he takes ${foe}`, line: 'bump', own: 'then a man on the line would be free' },
+  on: { says: () => 'bump: his man has a blocker, so he goes on', line: 'bump', own: 'somebody nearer has that man' },
+  stay: { says: (foe) => `follow-up: he stays with ${foe}`, line: 'own', own: 'his man moved' },
+  climb: { says: () => 'follow-up: he passes his man off and climbs', line: 'own', own: 'his man moved' },
+  take: { says: (foe) => `follow-up: he takes ${foe}, who came`, line: 'own', own: 'somebody came' },
+};
 
 const say = (s: CompiledSentence): string => saySentence(s.sentence, s.first);
 

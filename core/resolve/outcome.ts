@@ -31,8 +31,8 @@ export interface ManOutcome {
   readonly partners: readonly number[];
   readonly next: number;
   readonly pull: boolean;
-  /** He moved over to somebody no rule reaches. */
-  readonly bumped: Proposal['bump'];
+  /** He does something else than his sentence says. */
+  readonly instead: Proposal['instead'];
   readonly help: 'full' | 'hand' | null;
 }
 
@@ -48,16 +48,16 @@ export function settleOutcome(settled: Settled): Outcome {
     const proposal = scene.proposals[man]!;
     // A man off the line whose rules ask nothing of him here plays his own part and is no blocker.
     if (man >= scene.lineCount && proposal.sentence < 0) continue;
-    const bumped = proposal.bump;
-    const action = proposal.sentence < 0 || bumped ? null : sheets[man]![proposal.sentence]!.actions[claims.action[man]!]!;
+    const { instead } = proposal;
+    const action = proposal.sentence < 0 || instead ? null : sheets[man]![proposal.sentence]!.actions[claims.action[man]!]!;
     const target = targets[man]!;
     const partners = target === NOBODY ? ALONE : partnersOf(settled, targets, man);
     // A pair whose other half bumped over is one man on his own.
     const alone = proposal.pairs && partners.length === 0;
     men.push({
-      man, sentence: proposal.sentence, bumped, action, target, next: claims.next[man]!, partners,
-      block: bumped ? (bumped === 'on' ? 'climb' : 'base') : proposal.tooFar ? action?.then?.id ?? 'climb' : alone ? 'base' : action?.id ?? 'base',
-      pull: !bumped && !proposal.tooFar && (action?.block.pulls ?? false),
+      man, sentence: proposal.sentence, instead, action, target, next: claims.next[man]!, partners,
+      block: instead ? proposal.job as BlockId : proposal.tooFar ? action?.then?.id ?? 'climb' : alone ? settled.lone : action?.id ?? settled.lone,
+      pull: !instead && !proposal.tooFar && (action?.block.pulls ?? false),
       help: alone ? null : helpOf(scene, man, target),
     });
   }

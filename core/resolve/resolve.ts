@@ -69,10 +69,12 @@ export function decide({ scheme, formation, call, settings, tags }: Prepared, fr
   return settleOutcome(settleFirstLevel(scheme, setScene(scheme, formation, call.side, tags, facts)));
 }
 
+/** The verdict over an outcome, however it came about. */
+export const judged = (prepared: Prepared, outcome: Outcome): Worked => ({ outcome, judgement: judge(prepared.scheme, outcome, prepared.aim, prepared.settings) });
+
 /** The fast half of `resolve`, with its verdict: what proof over thousands of fronts runs. */
 export function workOut(prepared: Prepared, front: Front): Worked {
-  const outcome = decide(prepared, front);
-  return { outcome, judgement: judge(prepared.scheme, outcome, prepared.aim, prepared.settings) };
+  return judged(prepared, decide(prepared, front));
 }
 
 /**
@@ -96,7 +98,7 @@ export function explainWorked({ scheme, formation, call, settings, tags, aim }: 
     calls: lineCalls(outcome, words),
     problems: judgement.faults.map((fault) => explainFault(outcome, fault)), notes: judgement.notes.map((say) => say()),
     attack: pocket ? { x: pocket.spot.x === 0 ? 0 : pocket.spot.x * signOf(call.side), time: pocket.time, gap: 'pass' } : { x: attack.x === 0 ? 0 : attack.x * signOf(call.side), time: BALL_AT_LINE[scheme.head.tempo], gap: scheme.head.entry },
-    passing: pocket && explainPassing(outcome, pocket),
+    passing: pocket && explainPassing(outcome, pocket), movement: null,
   };
 }
 

@@ -9,7 +9,7 @@ import { otherSide, signOf, type Side } from '../model/side';
 import { COVERS } from '../vocabulary/covers/index';
 import { NOBODY, POSTS, type CoverMap, type Post, type Proposal, type Scene, type SceneDefender, type SceneMan } from '../vocabulary/scene';
 import type { CompiledScheme } from './compile';
-import { dealOut } from './deal';
+import { carryDeal, dealOut } from './deal';
 
 const SEATS: Record<Side, Readonly<Record<string, Post>>> = {
   right: { LT: 'BT', LG: 'BG', C: 'C', RG: 'PG', RT: 'PT' },
@@ -55,11 +55,11 @@ class LiveScene implements Scene {
   private knownEdge: Scene['edge'] | null = null;
   private knownDealt: readonly number[] | null = null;
 
-  constructor(private readonly scheme: CompiledScheme, { men, line, posts }: Seated, readonly facts: Facts, readonly side: Side, readonly tags: ReadonlySet<string>) {
+  constructor(private readonly scheme: CompiledScheme, { men, line, posts }: Seated, readonly facts: Facts, readonly side: Side, readonly tags: ReadonlySet<string>, before: Scene | null) {
     this.men = men;
     this.lineCount = line.length;
     this.posts = posts;
-    this.looks = scheme.looks;
+    this.looks = before ? asSeen(before) : scheme.looks;
     this.defenders = turnDefenders(facts.picture.defenders, side);
     const firstMen: SceneDefender[] = [];
     const first: number[] = [];
@@ -74,6 +74,7 @@ class LiveScene implements Scene {
     this.cover = COVERS[scheme.head.cover](line, firstMen);
     this.proposals = men.map(() => NO_PROPOSAL);
     this.linebackers = facts.backers().map((d) => this.find(d.id));
+    if (before) this.knownDealt = carryDeal(before, this, (d) => this.find(before.defenders[d]!.id));
   }
 
   private find(id: string | null): number {
@@ -106,9 +107,18 @@ class LiveScene implements Scene {
   }
 }
 
-/** Turns both line-ups so that the play side is right and seats everybody. Feet throughout. */
-export function setScene(scheme: CompiledScheme, formation: Formation, side: Side, tags: ReadonlySet<string>, facts: Facts): Scene & { proposals: Proposal[] } {
-  const scene = new LiveScene(scheme, seatOnce(formation, side), facts, side, tags);
+/** Looks are called before the snap: afterwards each is what it was then. */
+const asSeen = (before: Scene): Scene['looks'] => new Map([...before.looks].map(([name, look]) => [name, (_scene, me) => {
+  before.him = NOBODY;
+  return look(before, me);
+}]));
+
+/**
+ * Turns both line-ups so that the play side is right and seats everybody. Feet throughout. With the scene `before` the snap, looks and
+ * deals stay as they were seen there.
+ */
+export function setScene(scheme: CompiledScheme, formation: Formation, side: Side, tags: ReadonlySet<string>, facts: Facts, before: Scene | null = null): Scene & { proposals: Proposal[] } {
+  const scene = new LiveScene(scheme, seatOnce(formation, side), facts, side, tags, before);
   if (scheme.boxOneMore?.(scene, NOBODY)) scene.linebackers = withNextOutside(scene);
   scene.him = NOBODY;
   if (scheme.seats.length) seatJobs(scheme, scene);
@@ -178,6 +188,6 @@ export const NO_DEFENDERS: readonly number[] = [];
 
 /** Nothing chosen yet. */
 export const NO_PROPOSAL: Proposal = Object.freeze({
-  sentence: -1, action: 0, target: NOBODY, all: NO_DEFENDERS, partner: NOBODY, other: NOBODY, job: '', pulls: false, pairs: false, tooFar: false, bump: null,
+  sentence: -1, action: 0, target: NOBODY, all: NO_DEFENDERS, partner: NOBODY, other: NOBODY, job: '', pulls: false, pairs: false, tooFar: false, instead: null,
 });
 

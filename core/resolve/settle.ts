@@ -1,6 +1,7 @@
 import { moreThan } from '../geometry/compare';
 import { HAND_HELP } from '../geometry/tolerances';
 import { always } from '../vocabulary/finding';
+import type { BlockId } from '../vocabulary/index';
 import { NOBODY, type Proposal, type Scene } from '../vocabulary/scene';
 import type { TargetFinder } from '../vocabulary/word';
 import { bumpOver } from './bump';
@@ -20,8 +21,22 @@ export interface Settled {
   readonly fallbacks: readonly number[];
   /** Line of the scheme's "bump"; 0 where nobody bumps. */
   readonly bumpLine: number;
+  /** The ball is snapped: who pulls, pulls. */
+  readonly snapped: boolean;
+  /** What a man does who takes somebody by himself whom his own sentence did not give him. */
+  readonly lone: BlockId;
   /** Men whose sentences chased each other. */
   readonly cycle: readonly number[];
+}
+
+/** What binds a man after the snap when his rules are read again. */
+export interface Bound {
+  /** Already decided, by a follow-up or because it was decided before the snap. */
+  readonly fixed: readonly (Proposal | null)[];
+  /** May he use this sentence? Nobody starts or stops pulling once the ball is snapped. */
+  readonly mayUse: (man: number, sentence: CompiledSentence, index: number) => boolean;
+  /** What he does when none of those finds anybody. */
+  readonly keeps: (man: number) => Proposal;
 }
 
 const MAX_ROUNDS = 24;
@@ -32,18 +47,19 @@ const PATIENCE = 6;
  * First level: every man proposes by his first fitting sentence, partners answer, a refused sentence stays refused; repeated until
  * nothing changes. Men speak from the play side to the back side, then those off the line. A state that comes back is a cycle.
  */
-export function settleFirstLevel(scheme: CompiledScheme, scene: Settled['scene']): Settled {
+export function settleFirstLevel(scheme: CompiledScheme, scene: Settled['scene'], bound: Bound | null = null): Settled {
   const { sheets, order, blockers } = sheetsOf(scheme, scene);
   const refusals: ReadonlyMap<number, number>[] = scene.men.map(() => NO_REFUSALS);
   let cycle: readonly number[] = NO_DEFENDERS;
   for (let round = 0; round < MAX_ROUNDS; round++) {
-    cycle = untilStill(scene, sheets, refusals, order);
+    cycle = untilStill(scene, sheets, refusals, order, bound);
     if (!refusePartners(scene, order, refusals)) break;
   }
   let fallbacks = NO_DEFENDERS;
   for (const man of order) if (scene.proposals[man]!.sentence < 0 && man < scene.lineCount) fallbacks = [...fallbacks, man];
-  for (const man of fallbacks) scene.proposals[man] = nearestMan(scene, man);
-  const settled = { scene, sheets, blockers, refusals, fallbacks, cycle, bumpLine: scheme.bumpLine };
+  const lone = scheme.head.throw ? 'man' : 'base';
+  for (const man of fallbacks) scene.proposals[man] = nearestMan(scene, man, lone);
+  const settled = { scene, sheets, blockers, refusals, fallbacks, cycle, bumpLine: scheme.bumpLine, snapped: bound !== null, lone } as const;
   if (scheme.bumpLine > 0) bumpOver(settled);
   return settled;
 }
@@ -79,13 +95,13 @@ const speakingOrder = (scene: Scene): number[] => [
 ];
 
 /** Repeats proposals until a whole round changes nothing; returns the men of a cycle, if there is one. */
-function untilStill(scene: Settled['scene'], sheets: Settled['sheets'], refusals: readonly ReadonlyMap<number, number>[], order: readonly number[]): readonly number[] {
+function untilStill(scene: Settled['scene'], sheets: Settled['sheets'], refusals: readonly ReadonlyMap<number, number>[], order: readonly number[], bound: Bound | null): readonly number[] {
   let seen: Set<string> | null = null;
   for (let round = 0; ; round++) {
     let changed = false;
     const before = round > PATIENCE ? [...scene.proposals] : null;
     for (const man of order) {
-      const proposal = propose(scene, man, sheets[man]!, refusals[man]!);
+      const proposal = bound?.fixed[man] ?? propose(scene, man, sheets[man]!, refusals[man]!, bound);
       changed ||= !sameProposal(proposal, scene.proposals[man]!);
       scene.proposals[man] = proposal;
     }
@@ -100,17 +116,18 @@ function untilStill(scene: Settled['scene'], sheets: Settled['sheets'], refusals
 const sameProposal = (a: Proposal, b: Proposal): boolean => a.sentence === b.sentence && a.target === b.target && a.partner === b.partner
   && a.all.length === b.all.length && a.all.every((d, i) => d === b.all[i]);
 
-function propose(scene: Scene, man: number, sentences: readonly CompiledSentence[], refused: ReadonlyMap<number, number>): Proposal {
+function propose(scene: Scene, man: number, sentences: readonly CompiledSentence[], refused: ReadonlyMap<number, number>, bound: Bound | null): Proposal {
   if (scene.men[man]!.kind === 'design') return proposeLeft(scene, man, sentences);
   for (let s = 0; s < sentences.length; s++) {
     if (refused.size > 0 && refused.has(s)) continue;
     const sentence = sentences[s]!;
+    if (bound && !bound.mayUse(man, sentence, s)) continue;
     scene.him = NOBODY;
     if (sentence.when && !sentence.when(scene, man)) continue;
     const proposal = takeAction(scene, man, sentence, s);
     if (proposal) return proposal;
   }
-  return NO_PROPOSAL;
+  return bound?.keeps(man) ?? NO_PROPOSAL;
 }
 
 /** What is left by design is everybody any of its sentences names: nobody has to choose there. */
@@ -157,7 +174,7 @@ function takeAction(scene: Scene, man: number, sentence: CompiledSentence, index
 }
 
 const proposalOf = (sentence: number, action: number, { id, block }: CompiledAction, target: number): Proposal => ({
-  sentence, action, target, all: NO_DEFENDERS, partner: NOBODY, other: NOBODY, job: id, pulls: block.pulls, pairs: false, tooFar: false, bump: null,
+  sentence, action, target, all: NO_DEFENDERS, partner: NOBODY, other: NOBODY, job: id, pulls: block.pulls, pairs: false, tooFar: false, instead: null,
 });
 
 function everyone(scene: Scene, man: number, target: TargetFinder): number[] {
@@ -188,12 +205,12 @@ function refusePartners(scene: Scene, order: readonly number[], refusals: Readon
 }
 
 /** With no sentence left: the man on him, else the nearest free first-level man in a gap beside him. */
-function nearestMan(scene: Scene, man: number): Proposal {
+function nearestMan(scene: Scene, man: number, job: BlockId): Proposal {
   const self = scene.men[man]!;
   const lo = self.backside === NOBODY ? self.x - 4 : scene.men[self.backside]!.x;
   const hi = self.playside === NOBODY ? self.x + 4 : scene.men[self.playside]!.x;
   const near = scene.first.filter((d) => scene.defenders[d]!.x > lo && scene.defenders[d]!.x < hi)
     .filter((d) => scene.on[man]!.includes(d) || !scene.proposals.some((p) => p.target === d))
     .sort((a, b) => Math.abs(scene.defenders[a]!.x - self.x) - Math.abs(scene.defenders[b]!.x - self.x));
-  return { ...NO_PROPOSAL, target: near[0] ?? NOBODY, job: 'base' };
+  return { ...NO_PROPOSAL, target: near[0] ?? NOBODY, job };
 }

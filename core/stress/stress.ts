@@ -2,7 +2,8 @@ import type { Problem, ProblemCode } from '../model/resolution';
 import type { Front } from '../model/front';
 import { explainFault, isBreaking } from '../resolve/judge';
 import type { Fault } from '../resolve/judge-case';
-import { workOut, type Prepared, type Worked } from '../resolve/resolve';
+import { workPlay } from '../movement/play';
+import type { Prepared, Worked } from '../resolve/resolve';
 import { holesOf } from './holes';
 import { choiceAt, choiceDrawn, weightOf, type Choice, type OpenSpace } from './space';
 
@@ -65,7 +66,7 @@ export function stress(prepared: Prepared, space: OpenSpace, plan: StressPlan): 
       continue;
     }
     count.fronts++;
-    const worked = workOut(prepared, front);
+    const worked = workPlay(prepared, front);
     count[worked.judgement.verdict === 'at risk' ? 'atRisk' : worked.judgement.verdict]++;
     if (worked.judgement.faults.length === 0) continue;
     const holes = holesOf(worked);

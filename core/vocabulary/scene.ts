@@ -104,8 +104,11 @@ export interface Proposal {
   readonly pairs: boolean;
   /** True when a helper is too far away and goes to the next level at once. */
   readonly tooFar: boolean;
-  /** He does something else than his own sentence says: over to a man no rule reaches, or on because his man has a blocker. */
-  readonly bump: 'over' | 'on' | null;
+  /**
+   * He does something else than his own sentence says: over to a man no rule reaches, or on because his man has a blocker; after the
+   * snap, by his follow-up: stays with his man, leaves him and climbs, or takes the man who came.
+   */
+  readonly instead: 'over' | 'on' | 'stay' | 'climb' | 'take' | null;
 }
 
 export const NOBODY = -1;

@@ -2,7 +2,8 @@ import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import type { Side } from '#core/model/side';
 import type { Verdict } from '#core/model/resolution';
-import { prepareCall, workOut } from '#core/resolve/resolve';
+import { workPlay } from '#core/movement/play';
+import { prepareCall } from '#core/resolve/resolve';
 import { explainFault } from '#core/resolve/judge';
 import { usePlaybook } from '~/features/playbook/store';
 
@@ -32,7 +33,7 @@ export const useMatrix = defineStore('matrix', () => {
     const cells = fronts.value.flatMap((f): Cell[] => {
       const front = playbook.book.front(f.id, men.value, playbook.settings);
       if (!front.ok) return [];
-      const { outcome, judgement } = workOut(prepared, front.value);
+      const { outcome, judgement } = workPlay(prepared, front.value);
       return [{ front: f.id, verdict: judgement.verdict, sentence: judgement.faults.map((x) => explainFault(outcome, x).message).join(' ') || 'Everybody has somebody.' }];
     });
     return [{ scheme: entry.id, name: entry.name, formation: id, formationName: playbook.book.name('formations', id), cells, sound: cells.filter((c) => c.verdict === 'sound').length }];

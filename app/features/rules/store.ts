@@ -10,7 +10,8 @@ import { explainFault } from '#core/resolve/judge';
 import type { Verdict } from '#core/model/resolution';
 import type { Side } from '#core/model/side';
 import { compileScheme, type CompiledScheme } from '#core/resolve/compile';
-import { prepareCall, workOut } from '#core/resolve/resolve';
+import { workPlay } from '#core/movement/play';
+import { prepareCall } from '#core/resolve/resolve';
 import { usePlaybook, type OwnDocument, type Version } from '~/features/playbook/store';
 import { RequestProblem } from '~/features/session/request';
 
@@ -48,7 +49,7 @@ export const useRules = defineStore('rules', () => {
     return new Map(playbook.fronts.flatMap((f) => {
       const front = playbook.book.front(f.id, formation.value, playbook.settings);
       if (!front.ok) return [];
-      const { outcome, judgement } = workOut(prepared, front.value);
+      const { outcome, judgement } = workPlay(prepared, front.value);
       return [[f.id, { verdict: judgement.verdict, sentence: judgement.faults.map((x) => explainFault(outcome, x).message).join(' ') }]];
     }));
   };

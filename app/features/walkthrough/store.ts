@@ -10,7 +10,7 @@ import type { Front } from '#core/model/front';
 import type { Resolution } from '#core/model/resolution';
 import type { Side } from '#core/model/side';
 import type { Overrides } from '#core/model/identification';
-import { resolve } from '#core/resolve/resolve';
+import { resolvePlay } from '#core/movement/play';
 import { usePlaybook } from '~/features/playbook/store';
 
 /** What is on the board: ids of what ships, or a front of the coach's own in notation. */
@@ -58,7 +58,7 @@ export const useWalkthrough = defineStore('walkthrough', () => {
   const resolution = computed<Resolution | null>(() => {
     const scheme = playbook.book.scheme(call.value.scheme);
     if (!scheme.ok || !formation.value || !front.value) return null;
-    return resolve(scheme.value, formation.value, front.value, callOf());
+    return resolvePlay(scheme.value, formation.value, front.value, callOf());
   });
 
   const tags = computed(() => {
@@ -121,7 +121,7 @@ export const useWalkthrough = defineStore('walkthrough', () => {
   const comparison = computed(() => {
     const other = otherSchool.value === null ? null : playbook.book.scheme(otherSchool.value);
     if (!other?.ok || !resolution.value || !formation.value || !front.value) return null;
-    const answer = resolve(other.value, formation.value, front.value, { ...callOf(), tags: [], without: [] });
+    const answer = resolvePlay(other.value, formation.value, front.value, { ...callOf(), tags: [], without: [] });
     return { name: other.value.tree.name, answer, ...compareResolutions(resolution.value, answer) };
   });
 
