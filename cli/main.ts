@@ -13,11 +13,14 @@ import { openJob, type StressJob } from '../core/library/stress-job';
 import type { CompiledScheme } from '../core/resolve/compile';
 import { planFor } from '../core/stress/stress';
 import { resolvePlay } from '../core/movement/play';
-import { resolve } from '../core/resolve/resolve';
+import { mendProtection } from '../core/protect/mend-protection';
+import { FEWEST_RUSHERS, MOST_RUSHERS } from '../core/protect/pressures';
+import { provePressures } from '../core/protect/prove';
+import { prepareCall, resolve } from '../core/resolve/resolve';
 import { BLOCKS, CONDITIONS, TARGETS } from '../core/vocabulary/index';
 import { formationText, loadFormation, loadFront, loadScheme, loadSettings, loadSide, loadSpaceText, need, readFile, schemeText, Usage, WrongMaterial } from './material';
 import { isStressThread, runStressThread, showTally, stressOnThreads } from './stress';
-import { showIdentification, showResolution } from './show';
+import { showIdentification, showProof, showResolution } from './show';
 
 const DEFAULT_FORMATION = 'five-man';
 const many = (value: string, all: string[] = []): string[] => [...all, value];
@@ -37,6 +40,12 @@ function checkTags(scheme: CompiledScheme, o: Pick<Options, 'tag' | 'without'>):
 function wholeNumber(text: string, option: string): number {
   if (!/^\d{1,9}$/.test(text) || Number(text) < 1) throw new Usage(`${option} takes a whole number from 1; found "${text}"`);
   return Number(text);
+}
+
+function howMany(text: string): { fewest: number; most: number } {
+  const n = wholeNumber(text, '--rushers');
+  if (n < FEWEST_RUSHERS || n > MOST_RUSHERS) throw new Usage(`--rushers takes ${FEWEST_RUSHERS} to ${MOST_RUSHERS}; found "${text}"`);
+  return { fewest: n, most: n };
 }
 
 const program = new Command('chalk').description('Blocking rules against fronts, from the command line').exitOverride().configureOutput({ writeErr: (t) => process.stderr.write(t) });
@@ -66,6 +75,23 @@ program.command('resolve').description('every man’s assignment against a front
     const front = loadFront(o.front, formation, settings, o.move);
     const found = resolvePlay(scheme, formation, front, { side: loadSide(o.side!), tags: o.tag, without: o.without, settings });
     print(o.json ? JSON.stringify(found, null, 1) : showResolution(found));
+  });
+
+program.command('protect').description('a protection against every pressure of a front: who is free, where and how soon, and what mends it')
+  .requiredOption('--scheme <scheme>').requiredOption('--front <front>').option('--formation <formation>', 'the one the scheme names, unless told otherwise').option('--side <side>', 'right or left', 'right')
+  .option('--rushers <n>', 'only pressures of so many, 4 to 7').option('--tag <tag>', 'a tag of the scheme', many).option('--without <tag>', 'a tag that is usually on', many).option('--set <name=value>', 'a school or limit', many).option('--json')
+  .action((o: Options & { rushers?: string }) => {
+    const scheme = loadScheme(o.scheme!);
+    checkTags(scheme, o);
+    if (!scheme.head.throw) throw new Usage(`${scheme.tree.id} is no protection: it has no line "throw"`);
+    const settings = loadSettings(o.set ?? []);
+    const formation = loadFormation(o.formation ?? scheme.head.from ?? DEFAULT_FORMATION);
+    const rushers = o.rushers === undefined ? {} : howMany(o.rushers);
+    const prepared = prepareCall(scheme, formation, { side: loadSide(o.side!), tags: o.tag, without: o.without, settings });
+    const front = loadFront(o.front, formation, settings);
+    const proof = provePressures(prepared, front, rushers);
+    const mends = mendProtection(prepared, front, proof, rushers);
+    print(o.json ? JSON.stringify({ ...proof, mends }, null, 1) : showProof(proof, mends));
   });
 
 program.command('stress').description('a scheme against every front of a space: how much is sound, and what breaks the rest')

@@ -1,5 +1,7 @@
 import { BLOCKS } from '../core/vocabulary/index';
 import type { Identification } from '../core/model/identification';
+import type { PressureProof, PressureReport } from '../core/model/pressure';
+import type { ProtectionMend } from '../core/protect/mend-protection';
 import type { Resolution } from '../core/model/resolution';
 
 const row = (label: string, text: string): string => `${label.padEnd(12)}${text}`;
@@ -25,6 +27,16 @@ export function showIdentification(i: Identification): string {
 }
 
 /** A resolution as a sheet: a line a man, then calls, defenders and problems. */
+const showPassing = ({ passing }: Resolution): string[] => [
+  `Sets        ${passing!.men.map((m) => `${m.blocker} ${m.set}${m.help.map((h) => `, help ${h.side} from ${h.from}`).join('')}`).join('; ')}`,
+  ...passing!.scans.map((s) => `Scan        ${s.blocker}: ${s.order.join(', then ') || 'nobody'}`),
+];
+
+const showMovement = ({ movement }: Resolution): string[] => [
+  `Movement    ${movement!.said.join('; ')}: ${movement!.before.verdict} before the snap`,
+  ...movement!.before.assignments.filter((a) => movement!.changed.includes(a.blocker)).map((a) => `            ${a.blocker} was to ${BLOCKS[a.block as keyof typeof BLOCKS].name.toLowerCase()} ${a.target ?? 'nobody'}${a.next ? `, then ${a.next}` : ''}`),
+];
+
 export function showResolution(r: Resolution): string {
   const men = r.assignments.map((a) => {
     const on = a.target ? `${a.target}${a.next ? `, then ${a.next}` : ''}` : 'nobody: next level';
@@ -37,5 +49,22 @@ export function showResolution(r: Resolution): string {
     `Said        ${r.calls.map((c) => `${c.from} to ${c.to}: "${c.word}"`).join('; ')}`,
     ...r.problems.map((p) => `${p.severity === 'broken' ? 'Broken' : 'At risk'}      ${p.message}`),
     ...r.notes,
+    ...(r.passing ? showPassing(r) : []),
+    ...(r.movement ? showMovement(r) : []),
+  ].join('\n');
+}
+
+const sayPressure = ({ rushers, twist }: PressureReport): string => rushers.join(' ') + (twist ? `, ${twist[0]} first and ${twist[1]} behind him` : '');
+
+/** A proof as lines of text: how often it holds, who comes free, and what mends it. */
+export function showProof(proof: PressureProof, mends: readonly ProtectionMend[]): string {
+  const { counts } = proof;
+  return [
+    `${proof.scheme} ${proof.side}: ${counts.all} pressures, held ${counts.held}, late ${counts.late}, short ${counts.short}; the ball is out after ${proof.time.toFixed(1)} s${proof.mike ? `, ${proof.mike} is declared` : ''}`,
+    ...proof.byNumber.map((n) => `${String(n.rushers).padStart(3)} come   held ${n.counts.held}, late ${n.counts.late}, short ${n.counts.short}`), '',
+    ...proof.ways.flatMap((w) => [`Short ${String(w.count).padStart(4)}  ${w.id} through the ${w.gap}, at the spot after ${w.soonest.toFixed(1)} s`, `${' '.repeat(12)}${sayPressure(w.smallest)}`]),
+    `Alone       ${proof.alone.map((a) => `${a.blocker} on ${a.on}`).join(', ') || 'nobody'}`,
+    `Two on one  ${proof.doubles.map((d) => `${d.by.join(' and ')} on ${d.on}`).join(', ') || 'nobody'}`,
+    ...(mends.length ? mends.map((m) => `Mends       ${m.what}: short ${m.short}`) : ['Mends       nothing that was tried']),
   ].join('\n');
 }

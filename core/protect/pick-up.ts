@@ -1,0 +1,139 @@
+import { atMost, moreThan } from '../geometry/compare';
+import { HAND_HELP } from '../geometry/tolerances';
+import { between, distance, type Point } from '../geometry/vec';
+import { MOVERS, moverOf, timeToCover, type Mover } from '../kinematics/speeds';
+import type { ManOutcome, Outcome } from '../resolve/outcome';
+import { setPoint } from '../resolve/pass-set';
+import type { Pocket } from '../kinematics/passing';
+import { BLOCKS } from '../vocabulary/index';
+import { NOBODY, type Scene } from '../vocabulary/scene';
+import { lanesOf, type Lane } from './lanes';
+import type { Pressure } from './pressures';
+
+/** A blocker as a pressure finds him. */
+export interface Guard {
+  readonly man: number;
+  readonly own: number;
+  /** Whom he looks at, in order; empty for a man who does not scan. */
+  readonly scan: readonly number[];
+  readonly onLine: boolean;
+  /** Where he sets, and how he gets about from there. */
+  readonly at: Point;
+  readonly mover: Mover;
+}
+
+/** Who has whom under one pressure, in scene indices. */
+export interface PickUp {
+  readonly lanes: readonly Lane[];
+  /** For each lane the blockers on that rusher. */
+  readonly by: readonly (readonly number[])[];
+  /** Lanes nobody has. */
+  readonly free: readonly number[];
+  /** Lanes whose only blocker comes late: too wide, or he has to follow a twist he could not pass off. */
+  readonly late: readonly number[];
+  /** The two who passed a twist off, if two did. */
+  readonly passedOff: readonly [number, number] | null;
+}
+
+/** Sets this near in depth are one level, so that a twist can be passed off, feet. */
+const SAME_LEVEL = 2;
+const SAMPLES = 12;
+
+/** Men who are out of the protection: a chip is one blow on the way by. */
+const LEAVES: ReadonlySet<string> = new Set(['read', 'leave', 'chip']);
+const SCANS: ReadonlySet<string> = new Set(['scan', 'check-release', 'dual-read']);
+
+/** The blockers of a protection worked out against a front. */
+export function guardsOf({ settled: { scene }, men }: Outcome, pocket: Pocket): Guard[] {
+  return men.filter((m) => !LEAVES.has(m.block)).map((m) => ({
+    man: m.man, own: m.target, scan: SCANS.has(m.block) ? [m.target, m.next].filter((d) => d !== NOBODY) : [], onLine: m.man < scene.lineCount,
+    at: placeOf(scene, m, pocket), mover: m.pull ? MOVERS.puller : m.man < scene.lineCount ? MOVERS.passSet : MOVERS.back,
+  }));
+}
+
+/** Where a man who sets is when the rush comes; everybody else is where he stands. */
+const placeOf = (scene: Scene, m: ManOutcome, pocket: Pocket): Point => (BLOCKS[m.block].course === 'retreat' && m.man < scene.lineCount
+  ? setPoint(scene, { ...m, target: NOBODY }, pocket) : scene.men[m.man]!);
+
+/**
+ * Who picks up whom: everybody his own man; two neighbours of the line pass a twist off when they set on one level; a scanning man the
+ * first of his order who comes; then, the soonest rusher first, whoever has nobody. Whom nobody can reach in time is free.
+ */
+export function pickUp(scene: Scene, guards: readonly Guard[], pressure: Pressure, { spot }: Pocket, margin: number): PickUp {
+  const lanes = lanesOf(scene, pressure, spot);
+  const by = lanes.map((): number[] => []);
+  const own = guards.map((g) => g.own);
+  const passedOff = passTwist(scene, guards, own, pressure);
+  const idle: number[] = [];
+  guards.forEach((g, i) => {
+    const at = g.scan.length > 0 ? NOBODY : lanes.findIndex((l) => l.rusher === own[i]);
+    if (at < 0) idle.push(i);
+    else by[at]!.push(i);
+  });
+  const reach = (g: number, l: number): boolean => canTake(guards[g]!, lanes[l]!, spot, scene, margin);
+  const scanning = idle.filter((g) => {
+    const found = guards[g]!.scan.map((d) => lanes.findIndex((l) => l.rusher === d)).find((l) => l >= 0 && by[l]!.length === 0 && reach(g, l));
+    if (found !== undefined) by[found]!.push(g);
+    return found !== undefined;
+  });
+  const spare = [...idle.filter((g) => !scanning.includes(g)), ...secondMen(by)];
+  const open = lanes.map((_, l) => l).filter((l) => by[l]!.length === 0).sort((a, b) => lanes[a]!.arrives - lanes[b]!.arrives || a - b);
+  const match = matchGuards(open, spare, guards, lanes, reach);
+  for (const [l, g] of match) {
+    for (const men of by) if (men.length > 1 && men.includes(g)) men.splice(men.indexOf(g), 1);
+    by[l]!.push(g);
+  }
+  const free = open.filter((l) => by[l]!.length === 0);
+  const late = lanes.flatMap((l, i) => (by[i]!.length === 1 && lateTo(guards[by[i]![0]!]!, l, spot, scene) > margin ? [i] : []));
+  return { lanes, by: by.map((men) => men.map((i) => guards[i]!.man)), free, late, passedOff };
+}
+
+/** When two neighbours of the line have the two who twist, on one level, they change men. */
+function passTwist(scene: Scene, guards: readonly Guard[], own: number[], { twist }: Pressure): readonly [number, number] | null {
+  if (!twist) return null;
+  const [a, b] = twist.map((d) => guards.findIndex((g, i) => own[i] === d && g.scan.length === 0 && g.onLine)) as [number, number];
+  if (a < 0 || b < 0 || a === b) return null;
+  const [one, other] = [scene.men[guards[a]!.man]!, scene.men[guards[b]!.man]!];
+  if (Math.abs(one.index - other.index) !== 1 || moreThan(Math.abs(guards[a]!.at.y - guards[b]!.at.y), SAME_LEVEL)) return null;
+  [own[a], own[b]] = [own[b]!, own[a]!];
+  return [one.index, other.index];
+}
+
+/** Of two on one rusher, whoever can leave him. */
+const secondMen = (by: readonly (readonly number[])[]): number[] => by.flatMap((men) => (men.length > 1 ? men.slice(1) : []));
+
+/** Augmenting paths, so that as many rushers as possible are had; the nearest man is asked first. */
+function matchGuards(open: readonly number[], spare: readonly number[], guards: readonly Guard[], lanes: readonly Lane[], reach: (guard: number, lane: number) => boolean): Map<number, number> {
+  const has = new Map<number, number>();
+  const place = (g: number, l: number): number => Math.abs(guards[g]!.at.x - lanes[l]!.x);
+  const find = (l: number, asked: Set<number>): boolean => {
+    for (const g of spare.filter((x) => !asked.has(x) && reach(x, l)).sort((x, y) => place(x, l) - place(y, l))) {
+      asked.add(g);
+      const his = [...has].find(([, guard]) => guard === g)?.[0];
+      if (his !== undefined && !find(his, asked)) continue;
+      has.set(l, g);
+      return true;
+    }
+    return false;
+  };
+  for (const l of open) find(l, new Set());
+  return has;
+}
+
+/** Next to his place on the line, or anywhere for a man behind it; and in time. */
+function canTake(guard: Guard, lane: Lane, spot: Point, scene: Scene, margin: number): boolean {
+  if (guard.onLine && !atMost(Math.abs(guard.at.x - lane.x), HAND_HELP)) return false;
+  return !moreThan(lateTo(guard, lane, spot, scene), margin);
+}
+
+/** By how many seconds he is late where he has his best chance on the rusher's way, in front of the quarterback. */
+function lateTo(guard: Guard, lane: Lane, spot: Point, scene: Scene): number {
+  const mover = moverOf(scene.defenders[lane.rusher]!);
+  const run = distance(lane.from, spot);
+  let best = Infinity;
+  for (let i = 0; i < SAMPLES; i++) {
+    const place = between(lane.from, spot, i / SAMPLES);
+    best = Math.min(best, timeToCover(distance(guard.at, place), guard.mover) - timeToCover(lane.gone + (run * i) / SAMPLES, mover));
+  }
+  return best;
+}
