@@ -1,0 +1,101 @@
+import type { Point } from '../../geometry/vec';
+import type { Assignment } from '../../model/resolution';
+import { BLOCKS, type BlockId } from '../../vocabulary/index';
+import { apart, CONTACT, stand, steer, STEP, type Body } from './bodies';
+
+/** What a man does that no rule asks of him. */
+export type Quirk = 'false step' | 'misses' | 'falls' | 'too deep' | 'leaves early' | 'leaves late' | 'stands up';
+
+export interface RunningBlocker extends Body {
+  readonly plan: Assignment;
+  readonly quirk: Quirk | null;
+  /** Turns of his path still ahead of his first contact. */
+  readonly corners: Point[];
+  /** He is on his second man. */
+  second: boolean;
+  /** Whether it is he who goes on to the second man. */
+  goesOn: boolean;
+  /** Seconds he has been engaged with the man he is on. */
+  held: number;
+}
+
+/** Seconds two men stay on one before one of them goes on; and what those who err do. */
+const HAND_OVER = { usual: 0.6, 'leaves early': 0.1, 'leaves late': 1.9 } as const;
+/** A linebacker this near ends a double team, feet. */
+const COMES_OFF_AT = 4;
+/** A man who sets goes to his rusher once he is this near, feet. */
+const SET_REACH = 6;
+/** How far ahead of a man who runs he is met, seconds at most. */
+const LEAD = 0.6;
+/** How far a man who misses runs beside his man, feet, and when a man who falls does, seconds. */
+const MISS = 3;
+const FALLS_AT = 0.7;
+const FALSE_STEP_UNTIL = 0.42;
+const TOO_DEEP = 4;
+
+/** The turns before the first contact; pass sets end at their set point, so they keep it. */
+export function cornersOf(plan: Assignment, quirk: Quirk | null): Point[] {
+  const { course } = BLOCKS[plan.block as BlockId];
+  if (course === 'retreat') return plan.path.slice(1).map((p) => ({ ...p }));
+  if (course !== 'behind-the-line') return [];
+  return plan.path.slice(1, Math.max(1, plan.path.length - (plan.next ? 2 : 1))).map((c) => ({ x: c.x, y: quirk === 'too deep' && c.y < -2 ? c.y - TOO_DEEP : c.y }));
+}
+
+/** The defender he is after now. */
+export const after = (b: RunningBlocker, defenders: ReadonlyMap<string, Body>): Body | undefined => {
+  const id = b.second ? b.plan.next : b.plan.target;
+  return id === null ? undefined : defenders.get(id);
+};
+
+/** One step of a blocker: his path, his man, and on when it is time. */
+export function moveBlocker(b: RunningBlocker, defenders: ReadonlyMap<string, Body>, time: number): void {
+  if (b.quirk === 'falls' && time > FALLS_AT) b.down = true;
+  if (b.down) return stand(b);
+  if (b.quirk === 'false step' && time < FALSE_STEP_UNTIL) return steer(b, { x: b.x, y: b.y - 2 }, time, 0.16);
+  const target = after(b, defenders);
+  b.engaged = target !== undefined && !target.down && apart(b, target) <= CONTACT && b.quirk !== 'misses';
+  if (b.engaged) return engage(b, target!, defenders);
+  b.held = 0;
+  const corner = b.corners[0];
+  if (corner) {
+    if (apart(corner, b) > 0.6) return steer(b, corner, time, 0.95);
+    b.corners.shift();
+  }
+  const { course } = BLOCKS[b.plan.block as BlockId];
+  if (!target) return course === 'climb' ? steer(b, { x: b.x, y: 12 }, time, 0.5) : stand(b);
+  if (course === 'retreat') return waitFor(b, target, time);
+  const miss = b.quirk === 'misses' ? MISS : 0;
+  const lead = Math.min(LEAD, apart(b, target) / (b.mover.topSpeed * 0.6));
+  steer(b, { x: target.x + target.vx * lead + miss, y: target.y + target.vy * lead + miss }, time);
+}
+
+/** Set and square: he mirrors his man to the side and lets him come. */
+function waitFor(b: RunningBlocker, target: Body, time: number): void {
+  if (target.y > 6) return stand(b);
+  const away = apart(b, target);
+  if (away < SET_REACH) steer(b, target, time, 0.8);
+  else steer(b, { x: b.x + Math.sign(target.x - b.x) * Math.min(2, Math.abs(target.x - b.x)), y: b.y - 0.2 }, time, 0.5);
+}
+
+function engage(b: RunningBlocker, target: Body, defenders: ReadonlyMap<string, Body>): void {
+  b.held += STEP;
+  stand(b);
+  const next = b.plan.next === null ? undefined : defenders.get(b.plan.next);
+  if (!next || b.second || !b.goesOn) return;
+  const stay = b.quirk === 'leaves early' || b.quirk === 'leaves late' ? HAND_OVER[b.quirk] : HAND_OVER.usual;
+  const comes = b.quirk !== 'leaves late' && apart(b, next) < COMES_OFF_AT && next !== target;
+  if (b.held < stay && !comes) return;
+  b.second = true;
+  b.held = 0;
+  b.engaged = false;
+}
+
+/** Of men who would go on to one linebacker, the one who does: the helper, else the one nearer to him; of two alike the one nearer the ball. */
+export function whoGoesOn(blockers: readonly RunningBlocker[], defenders: ReadonlyMap<string, Body>): void {
+  for (const b of blockers) {
+    const next = b.plan.next === null ? undefined : defenders.get(b.plan.next);
+    if (!next) continue;
+    const rank = (o: RunningBlocker): number => (o.plan.block === 'help' ? -100 : 0) + Math.abs(o.x - next.x) + Math.abs(o.x) / 1000;
+    b.goesOn = !blockers.some((o) => o !== b && o.plan.target === b.plan.target && o.plan.next === b.plan.next && rank(o) < rank(b));
+  }
+}
