@@ -10,6 +10,8 @@ export interface RunningDefender extends Body {
   readonly way: Point[];
   /** He comes after the quarterback; on a run everybody is after the ball. */
   readonly rushes: boolean;
+  /** A movement sends him. */
+  readonly sent: boolean;
   /** Where he stood. */
   readonly from: Point;
 }
@@ -73,6 +75,7 @@ function hold(d: RunningDefender, on: readonly RunningBlocker[], { hole, pass }:
 }
 
 function pursue(d: RunningDefender, { ball, hole, at }: Quarry, time: number): void {
+  if (d.sent) return steer(d, time < at ? hole : ball, time);
   // Whoever has come through to the line plays like a man of the line, wherever he stood.
   const first = d.y <= FIRST_LEVEL_DEPTH;
   if (d.status === 'read' && time < at) return steer(d, { x: d.x * 0.95, y: -1.5 }, time, SQUEEZE);

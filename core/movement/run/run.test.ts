@@ -107,8 +107,8 @@ describe('a run', () => {
   });
 
   it('a free man in the hole meets the ball, a blocked one does not', () => {
-    const free = playOf('inside-zone-z1', ZONE, `${OVER}; M blitz B right`);
-    expect(free.events.some((e) => e.kind === 'meets the ball' && e.who === 'M')).toBe(true);
+    const free = playOf('inside-zone-z1', ZONE, `${OVER}; S 20 right`);
+    expect(free.events.some((e) => e.kind === 'meets the ball' && e.who === 'S')).toBe(true);
     expect(free.events.some((e) => e.kind === 'meets the ball' && e.who === 'T')).toBe(false);
   });
 

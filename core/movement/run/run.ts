@@ -111,7 +111,7 @@ function setStage(formation: Formation, front: Front, resolution: Resolution, op
   const defenders = inOrder(front.defenders.map((d): RunningDefender => ({
     ...bodyAt(d.id, 'defence', d, mover(d.id, moverOf({ level: levelOf(d) }))), from: { x: d.x, y: d.y }, way: (sent.get(d.id) ?? []).slice(1).map((p) => ({ ...p })),
     status: resolution.defenders.find((x) => x.id === d.id)?.status ?? 'free',
-    rushes: options.rushers ? options.rushers.includes(d.id) : levelOf(d) === 1 || sent.has(d.id),
+    sent: sent.has(d.id), rushes: options.rushers ? options.rushers.includes(d.id) : levelOf(d) === 1 || sent.has(d.id),
   })));
   const byId = new Map<string, Body>(defenders.map((d) => [d.id, d]));
   whoGoesOn(blockers, byId);
