@@ -3,6 +3,7 @@ import type { Result } from '../core/diagnostics/diagnostic';
 import { formatDiagnostic } from '../core/diagnostics/wording';
 import { readFormation } from '../core/language/lineups/read-formation';
 import { readFront } from '../core/language/lineups/read-front';
+import { readMoves } from '../core/language/lineups/read-moves';
 import { formationFrom, frontFrom, libraryText, schemeFrom, type Shelf } from '../core/library/library';
 import { FormationSchema, type Formation } from '../core/model/formation';
 import { FrontSchema, type Front } from '../core/model/front';
@@ -87,8 +88,7 @@ export function loadFront(word: string, formation: Formation, settings: Settings
   if (source.endsWith('.json')) return fromJson(FrontSchema, text, source);
   const front = need(inline ? readFront(text, formation, 'inline', 'Front', settings) : frontFrom(text, formation, settings), source);
   if (moves.length === 0) return front;
-  const ids = front.defenders.map((d) => `${d.id} (${d.x}, ${d.y})`);
-  return { ...front, movements: need(readFront([...ids, ...moves].join('; '), formation), 'move').movements };
+  return { ...front, movements: [...front.movements, ...need(readMoves(moves, front), 'move')] };
 }
 
 /** `--set NAME=VALUE` options over the shipped settings. */

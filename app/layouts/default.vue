@@ -10,6 +10,7 @@ const places = [
   { to: '/fronts', name: 'Fronts', staff: true },
   { to: '/matrix', name: 'Matrix', staff: true },
   { to: '/walkthrough', name: 'Walkthrough', staff: false },
+  { to: '/protection', name: 'Protection', staff: true },
   { to: '/film', name: 'Film', staff: true },
   { to: '/book', name: 'Book', staff: false },
   { to: '/team', name: 'Team', staff: true },

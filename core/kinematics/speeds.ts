@@ -1,4 +1,5 @@
 import type { Tempo } from '../model/scheme';
+import type { Settings } from '../model/settings';
 
 /** How somebody gets going: seconds, ft/s2, ft/s. */
 export interface Mover {
@@ -20,6 +21,12 @@ export const MOVERS = {
   linebacker: { delay: DEFENCE_DELAY, acceleration: 13, topSpeed: 23 },
   secondary: { delay: DEFENCE_DELAY, acceleration: 14, topSpeed: 26 },
 } as const satisfies Record<string, Mover>;
+
+/** How much of the shipped speed and acceleration men of a level have: an assumption like the speeds themselves. */
+const SHARE: Record<Settings['levelOfPlay'], number> = { youth: 0.75, school: 0.9, adult: 1 };
+
+/** A mover at a level of play. */
+export const atLevel = (mover: Mover, level: Settings['levelOfPlay']): Mover => (SHARE[level] === 1 ? mover : { delay: mover.delay, acceleration: mover.acceleration * SHARE[level], topSpeed: mover.topSpeed * SHARE[level] });
 
 /** How a defender of a level gets going. */
 export const moverOf = ({ level }: { level: 1 | 2 | 3 }): Mover => (level === 1 ? MOVERS.rusher : level === 2 ? MOVERS.linebacker : MOVERS.secondary);

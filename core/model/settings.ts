@@ -48,6 +48,8 @@ export const SettingsSchema = z.object({
   pullMargin: z.coerce.number().min(0).max(2).default(0.2),
   /** A linebacker at this depth or less (yards) can run through a gap a puller left. */
   vacatedDepth: z.coerce.number().min(0).max(8).default(3),
+  /** Who plays: how fast men are taken to be on the board, and which cautions are shown. */
+  levelOfPlay: z.enum(['youth', 'school', 'adult']).default('adult'),
   /** Seconds from the snap to the throw, by the quarterback's drop. */
   throwQuick: z.coerce.number().min(0.8).max(6).default(1.6),
   throwThree: z.coerce.number().min(0.8).max(6).default(2.2),

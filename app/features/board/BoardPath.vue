@@ -1,10 +1,26 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Assignment } from '#core/model/resolution';
+import type { Side } from '#core/model/side';
+import { aimPoint, firstStep } from '#core/movement/first-step';
 import { BLOCKS, type BlockId } from '#core/vocabulary/index';
 import type { BoardScale } from './scale';
 
-const props = defineProps<{ assignment: Assignment; scale: BoardScale; on: boolean }>();
+const props = defineProps<{
+  assignment: Assignment; scale: BoardScale; on: boolean;
+  /** Where his man stands, and the side of the play: what the aiming point is worked out from. */
+  target: { x: number; y: number } | null; side: Side;
+}>();
+
+/** The foot he starts with, before and after its first step, and the place on his man he aims at. */
+const step = computed(() => {
+  const { from, to } = firstStep(props.assignment, props.assignment.path[0]!);
+  return { from: { x: props.scale.x(from.x), y: props.scale.y(from.y) }, to: { x: props.scale.x(to.x), y: props.scale.y(to.y) } };
+});
+const aim = computed(() => {
+  const at = props.target && aimPoint(props.assignment.aim, props.assignment.path[0]!, props.target, props.side);
+  return at && { x: props.scale.x(at.x), y: props.scale.y(at.y) + 11 };
+});
 
 const points = computed(() => props.assignment.path.map((p) => ({ x: props.scale.x(p.x), y: props.scale.y(p.y) })));
 const course = computed(() => BLOCKS[props.assignment.block as BlockId].course);
@@ -41,6 +57,8 @@ const paired = computed(() => props.assignment.partners.length > 0);
     </template>
     <path v-if="assignment.next" class="climb" :d="line(legs.then)" />
     <path class="drive" :d="foot" />
+    <g class="feet"><circle :cx="step.from.x" :cy="step.from.y + 13" r="2.6" /><line :x1="step.from.x" :y1="step.from.y + 13" :x2="step.to.x" :y2="step.to.y + 13" /></g>
+    <path v-if="aim" class="aim" :d="`M ${aim.x - 3.5} ${aim.y} L ${aim.x} ${aim.y - 4} L ${aim.x + 3.5} ${aim.y} L ${aim.x} ${aim.y + 4} Z`" />
   </g>
 </template>
 
@@ -48,5 +66,10 @@ const paired = computed(() => props.assignment.partners.length > 0);
 .path path { fill: none; stroke: var(--ink); stroke-width: 2.2; stroke-linejoin: round; }
 .path .climb { stroke-dasharray: 7 5; }
 .path .pull { stroke-dasharray: 15 2; }
+.path .feet circle { fill: var(--ink); }
+.path .feet line { stroke: var(--ink); stroke-width: 2; }
+.path .aim { fill: var(--ink); stroke: var(--ground); stroke-width: 1; }
+.path.on .feet circle, .path.on .aim { fill: var(--violet); }
+.path.on .feet line { stroke: var(--violet); }
 .path.on path { stroke: var(--violet); stroke-width: 2.8; }
 </style>

@@ -14,6 +14,8 @@ const props = defineProps<{
   /** What a play does to it; without one only places and techniques are drawn. */
   resolution: Resolution | null; scale: BoardScale; columns: readonly Column[];
   selected: string | null; numbers: Readonly<Record<string, number>>; movable: boolean;
+  /** Everybody's place at a moment after the snap, by name, with the ball; without it, where they stand. */
+  places?: ReadonlyMap<string, { x: number; y: number }> | null;
 }>();
 const emit = defineEmits<{ select: [id: string]; move: [id: string, to: { x: number; y: number }]; nudge: [id: string, dx: number, dy: number] }>();
 
@@ -31,7 +33,7 @@ const technique = computed(() => new Map(props.identification.techniques.map((t)
 /** A man nobody has is only marked as free where he counts: on the line or in the box. */
 const status = computed(() => new Map(props.resolution?.defenders.map((d) => [d.id, d.status === 'free' && !props.identification.box.ids.includes(d.id) ? 'outside' as const : d.status]) ?? []));
 const blocking = computed(() => new Set(props.resolution?.assignments.map((a) => a.blocker) ?? props.formation.men.map((m) => m.id)));
-const lane = computed(() => (props.resolution ? { x: props.scale.x(props.resolution.attack.x), width: 2 * props.scale.across } : null));
+const lane = computed(() => (props.resolution && !props.resolution.passing ? { x: props.scale.x(props.resolution.attack.x), width: 2 * props.scale.across } : null));
 
 function place(event: PointerEvent): { x: number; y: number } {
   const box = svg.value!.getBoundingClientRect();
@@ -65,7 +67,11 @@ function drop(event: PointerEvent): void {
   emit('move', id, { x, y });
 }
 
-const standing = (id: string, x: number, y: number): { x: number; y: number } => (dragging.value?.id === id ? dragging.value : { x, y });
+const standing = (id: string, x: number, y: number): { x: number; y: number } => (dragging.value?.id === id ? dragging.value : props.places?.get(id) ?? { x, y });
+const ball = computed(() => props.places?.get('ball') ?? null);
+/** Where movements take the defence, as lines behind the men. */
+const ways = computed(() => (props.places ? [] : props.resolution?.movement?.moved ?? []).map((m) => ({ id: m.id, d: m.way.map((p, i) => `${i ? 'L' : 'M'} ${props.scale.x(p.x)} ${props.scale.y(p.y)}`).join(' '), end: m.way[m.way.length - 1]! })));
+const spot = computed(() => props.resolution?.passing?.spot ?? null);
 </script>
 
 <template>
@@ -82,9 +88,12 @@ const standing = (id: string, x: number, y: number): { x: number; y: number } =>
     <text class="yard-name" x="2" :y="scale.height - 4">depth drawn at {{ Math.round((scale.deep / scale.across) * 100) }} %</text>
     <text v-for="gap in gaps" :key="gap.x" class="gap" :x="scale.x(gap.x)" :y="scale.y(0) + 4">{{ gap.letter }}</text>
     <line v-for="c in columns" :key="c.id" class="leader" :class="{ on: c.id === selected }" :x1="c.manX" :y1="scale.y(-2.4)" :x2="c.left + c.width / 2" :y2="scale.height" />
-    <BoardPath v-for="a in resolution?.assignments ?? []" :key="a.blocker" :assignment="a" :scale="scale" :on="a.blocker === selected" />
+    <g v-if="spot" class="spot"><circle :cx="scale.x(spot.x)" :cy="scale.y(spot.y)" r="9" /><text :x="scale.x(spot.x) + 14" :y="scale.y(spot.y) + 4">throws from here</text></g>
+    <g v-for="w in ways" :key="w.id" class="way"><path :d="w.d" /><circle :cx="scale.x(w.end.x)" :cy="scale.y(w.end.y)" r="4" /></g>
+    <slot name="under" />
+    <BoardPath v-for="a in places ? [] : resolution?.assignments ?? []" :key="a.blocker" :assignment="a" :scale="scale" :on="a.blocker === selected" :target="front.defenders.find((d) => d.id === a.target) ?? null" :side="resolution?.side ?? 'right'" />
     <BoardBlocker
-      v-for="man in formation.men.filter((m) => Math.abs(m.x) < 24)" :key="man.id" :man="man" :number="numbers[man.id]" :scale="scale"
+      v-for="man in formation.men.filter((m) => Math.abs(m.x) < 24)" :key="man.id" :man="{ ...man, ...places?.get(man.id) }" :number="numbers[man.id]" :scale="scale"
       :selected="man.id === selected" :idle="!blocking.has(man.id)" @select="emit('select', man.id)"
     />
     <BoardDefender
@@ -92,6 +101,7 @@ const standing = (id: string, x: number, y: number): { x: number; y: number } =>
       :status="status.get(d.id) ?? (resolution ? 'free' : 'single')" :selected="d.id === selected" :movable="movable"
       @grab="grab($event, d.id)" @focus="emit('select', d.id)" @nudge="(dx, dy) => emit('nudge', d.id, dx, dy)"
     />
+    <ellipse v-if="ball" class="ball" :cx="scale.x(ball.x)" :cy="scale.y(ball.y)" rx="7" ry="4.5" />
   </svg>
 </template>
 
@@ -104,5 +114,10 @@ const standing = (id: string, x: number, y: number): { x: number; y: number } =>
 .yard-name { font-size: 10.5px; fill: var(--soft); }
 .gap { font-size: 11px; fill: var(--soft); text-anchor: middle; }
 .leader { stroke: var(--rule); }
+.way path { fill: none; stroke: var(--defence); stroke-width: 2; stroke-dasharray: 2 4; }
+.way circle { fill: var(--defence); }
+.spot circle { fill: none; stroke: var(--ink); stroke-width: 1.6; stroke-dasharray: 3 3; }
+.spot text { font-size: 11px; fill: var(--soft); }
+.ball { fill: var(--violet); stroke: var(--sheet); stroke-width: 1.5; }
 .leader.on { stroke: var(--violet); }
 </style>

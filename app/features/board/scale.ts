@@ -23,6 +23,8 @@ export interface Column {
   readonly manX: number;
 }
 
+/** How far behind the line a board reaches when the ball is thrown, feet. */
+export const PASS_DEPTH = -24;
 /** Room at the left for the names of the rows. */
 export const LABEL_WIDTH = 92;
 const MIN_COLUMN = 88;
@@ -37,14 +39,13 @@ const TOP = 16;
 const BOTTOM = 22;
 
 /** Fits the men and the defence near the ball into a width; feet beyond the sides are clipped by the caller. */
-export function boardScale(formation: Formation, width: number, height: number, front?: Front | null): BoardScale {
+export function boardScale(formation: Formation, width: number, height: number, front?: Front | null, shallow = -6): BoardScale {
   const near = formation.men.filter((m) => Math.abs(m.x) < NEAR).map((m) => m.x);
   const theirs = (front?.defenders ?? []).filter((d) => Math.abs(d.x) < NEAR).map((d) => d.x);
   const lo = Math.min(Math.min(-8, ...near) - SIDE_ROOM, ...theirs.map((x) => x - BODY_ROOM));
   const hi = Math.max(Math.max(8, ...near) + SIDE_ROOM, ...theirs.map((x) => x + BODY_ROOM));
   const across = Math.min(MAX_ACROSS, (width - LABEL_WIDTH) / (hi - lo));
   const middle = LABEL_WIDTH + (width - LABEL_WIDTH) / 2 - ((lo + hi) / 2) * across;
-  const shallow = -6;
   const far = 18;
   const deep = (height - TOP - BOTTOM) / (far - shallow);
   return {

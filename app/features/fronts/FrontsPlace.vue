@@ -86,7 +86,7 @@ onKeyStroke((event) => {
         <div class="tools">
           <h2>After the snap</h2>
           <p><button v-for="m in MOVES" :key="m" class="plain link" type="button" @click="addMove(m)">{{ m }}</button></p>
-          <p class="soft">Or type one: <i>T slant left</i>, <i>twist T RE</i>, <i>W blitz A left</i>, <i>M scrape right</i>, <i>exchange RE S</i>. Movements are kept with the front; what each man does then comes with the run of the play.</p>
+          <p class="soft">Or type one: <i>T slant left</i>, <i>twist T RE</i>, <i>W blitz A left</i>, <i>M scrape right</i>, <i>exchange RE S</i>. Movements are kept with the front: what each man does then shows in the Walkthrough, the Matrix and every proof.</p>
           <SaveFront />
         </div>
       </div>

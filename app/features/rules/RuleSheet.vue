@@ -2,6 +2,7 @@
 import { onKeyStroke } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { hasErrors } from '#core/diagnostics/diagnostic';
+import { cautionsOfSheet } from '#core/reports/cautions';
 import { wordDiagnostic } from '#core/diagnostics/wording';
 import { usePlaybook } from '~/features/playbook/store';
 import { useSession } from '~/features/session/store';
@@ -22,6 +23,7 @@ const editor = ref<InstanceType<typeof RuleText> | null>(null);
 const copying = ref<{ id: string; name: string } | null>(null);
 const renaming = ref<string | null>(null);
 const errors = computed(() => rules.diagnostics.filter((d) => d.severity === 'error'));
+const cautions = computed(() => (rules.tree ? cautionsOfSheet(rules.tree, playbook.settings.levelOfPlay) : []));
 const warnings = computed(() => rules.diagnostics.filter((d) => d.severity === 'warning'));
 const coach = computed(() => session.member?.role === 'coach');
 const canSave = computed(() => rules.dirty && (coach.value || rules.document !== null));
@@ -104,6 +106,7 @@ onKeyStroke('s', (event) => {
       <aside>
         <label class="side">Run to the <select :value="rules.side" @change="rules.side = ($event.target as HTMLSelectElement).value as Side"><option>right</option><option>left</option></select> from {{ playbook.book.name('formations', rules.formationId) }}</label>
         <FrontStrip :looks="rules.looks" :scheme="rules.id ?? ''" :side="rules.side" :formation="rules.formationId" />
+        <p v-for="c in cautions" :key="c.id" class="care"><b>Care: {{ c.who.join(', ') }}.</b> {{ c.says }}</p>
         <ProofPanel @go-to="goTo" />
         <VersionPanel v-if="rules.versions.length" :versions="rules.versions" :text="rules.text" @restore="rules.text = $event" />
         <button v-else-if="rules.document" class="plain link" type="button" @click="rules.loadVersions">Show every version</button>
@@ -134,6 +137,7 @@ header { display: flex; flex-wrap: wrap; gap: 4px 14px; align-items: baseline; p
 .found { padding: 6px 20px 8px; border-top: 1px solid var(--rule); font-size: 12.5px; max-height: 128px; overflow: auto; }
 .found .error { color: var(--broken); }
 .found .warning { color: var(--risk); }
+.care { border-left: 3px solid var(--risk); padding-left: 8px; font-size: 13px; }
 aside { overflow: auto; padding: 10px 18px 30px; display: grid; gap: 18px; align-content: start; }
 .side select { font: inherit; font-weight: 650; color: var(--violet); background: var(--ground); border: 0; }
 @media (max-width: 900px) { .work { grid-template-columns: 1fr; } .pane { height: 60vh; } .sheet { height: auto; } }

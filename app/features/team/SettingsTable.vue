@@ -7,11 +7,15 @@ const emit = defineEmits<{ change: [settings: Settings] }>();
 const playbook = usePlaybook();
 const problem = ref('');
 
-type Row = { key: Exclude<keyof Settings, 'aliases'>; says: string; unit?: string; options?: readonly string[] };
+type Row = { key: Exclude<keyof Settings, 'aliases' | 'walkedUpCounts'>; says: string; unit?: string; options?: readonly string[] };
 const ROWS: readonly Row[] = [
   { key: 'standardYards', says: 'A good run gains', unit: 'yards' }, { key: 'reachLimit', says: 'A lone block is too far from', unit: 'ft to the side' },
   { key: 'zoneReachLimit', says: 'On zone tracks to the play side, from', unit: 'ft' }, { key: 'pullMargin', says: 'A puller loses the race when later by', unit: 's' },
   { key: 'vacatedDepth', says: 'A linebacker runs through a vacated gap from', unit: 'yards or less' },
+  { key: 'throwQuick', says: 'Quick: the ball is out after', unit: 's' }, { key: 'dropQuick', says: 'Quick: from', unit: 'yards deep' }, { key: 'throwThree', says: 'Three steps: out after', unit: 's' }, { key: 'dropThree', says: 'Three steps: from', unit: 'yards' },
+  { key: 'throwFive', says: 'Five steps: out after', unit: 's' }, { key: 'dropFive', says: 'Five steps: from', unit: 'yards' }, { key: 'throwSeven', says: 'Seven steps: out after', unit: 's' }, { key: 'dropSeven', says: 'Seven steps: from', unit: 'yards' },
+  { key: 'throwBoot', says: 'Boot: out after', unit: 's' }, { key: 'dropBoot', says: 'Boot: from', unit: 'yards' },
+  { key: 'levelOfPlay', says: 'We play', options: ['youth', 'school', 'adult'] },
   { key: 'strength', says: 'Strength is', options: ['tight-end', 'field', 'called'] }, { key: 'box', says: 'The box is measured from the', options: ['tackle', 'tight-end'] },
   { key: 'mike', says: 'Of two or four, the Mike is the one', options: ['strength', 'nearest', 'weak'] }, { key: 'techniques', says: 'Techniques are said', options: ['standard', 'shade-nose', 'seven-inside', 'seven-gap'] },
 ];
@@ -25,9 +29,9 @@ function setAlias(technique: string, word: string): void {
   if (parsed.success) emit('change', parsed.data);
 }
 
-function set(key: Row['key'], value: string): void {
+function set(key: Row['key'] | 'walkedUpCounts', value: string): void {
   const parsed = SettingsSchema.safeParse({ ...playbook.settings, [key]: value });
-  problem.value = parsed.success ? '' : `${ROWS.find((r) => r.key === key)!.says}: ${parsed.error.issues[0]!.message}. It stays as it was.`;
+  problem.value = parsed.success ? '' : `${ROWS.find((r) => r.key === key)?.says ?? 'Walked-up men'}: ${parsed.error.issues[0]!.message}. It stays as it was.`;
   if (parsed.success) emit('change', parsed.data);
 }
 </script>
@@ -45,6 +49,10 @@ function set(key: Row['key'], value: string): void {
             <template v-else><input :value="playbook.settings[r.key]" type="number" step="0.1" :aria-label="r.says" @change="set(r.key, ($event.target as HTMLInputElement).value)"> {{ r.unit }}</template>
           </td>
           <td class="soft">{{ playbook.settings[r.key] === SHIPPED_SETTINGS[r.key] ? '' : `shipped: ${SHIPPED_SETTINGS[r.key]}` }}</td>
+        </tr>
+        <tr>
+          <th scope="row">A walked-up man counts for loaded or light</th>
+          <td><select :value="String(playbook.settings.walkedUpCounts)" aria-label="A walked-up man counts for loaded or light" @change="set('walkedUpCounts', ($event.target as HTMLSelectElement).value)"><option value="true">yes</option><option value="false">no</option></select></td><td />
         </tr>
       </tbody>
     </table>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Resolution } from '#core/model/resolution';
+import { cautionsFor } from '#core/reports/cautions';
 import { upperFirst } from '~/features/board/words';
 import { usePlaybook } from '~/features/playbook/store';
 import MendList from './MendList.vue';
@@ -28,6 +29,7 @@ const shown = computed(() => [
   { name: 'Walked up', value: i.value.walkedUp.ids.join(', ') || 'Nobody', why: i.value.walkedUp.because },
   { name: 'Numbers', value: i.value.numbers.because, why: i.value.numbers.because },
 ]);
+const cautions = computed(() => cautionsFor(props.resolution, playbook.settings.levelOfPlay));
 const assignment = computed(() => props.resolution.assignments.find((a) => a.blocker === props.selected) ?? null);
 const defender = computed(() => props.resolution.defenders.find((d) => d.id === props.selected) ?? null);
 const technique = computed(() => i.value.techniques.find((t) => t.id === props.selected) ?? null);
@@ -48,6 +50,20 @@ const technique = computed(() => i.value.techniques.find((t) => t.id === props.s
       <h2>{{ defender.id }}</h2>
       <p>{{ technique?.label }}: {{ defender.status }}{{ defender.by.length ? ` by ${defender.by.join(' and ')}` : '' }}.</p>
       <p v-if="defender.because" class="soft">{{ upperFirst(defender.because) }}</p>
+    </section>
+    <section v-if="resolution.movement">
+      <h2>When they move</h2>
+      <p>{{ upperFirst(resolution.movement.before.verdict) }} before, {{ resolution.verdict }} after; {{ resolution.movement.changed.length ? `${resolution.movement.changed.join(', ')} ${resolution.movement.changed.length === 1 ? 'does' : 'do'} something else` : 'everybody does what he was to do' }}.</p>
+    </section>
+    <section v-if="resolution.passing">
+      <h2>In the pocket</h2>
+      <p v-for="s in resolution.passing.scans" :key="s.blocker"><b>{{ s.blocker }}</b> scans {{ s.order.join(', then ') || 'nobody' }}</p>
+      <p v-for="h in resolution.passing.hot.slice(0, 3)" :key="h.id"><b>{{ h.id }}</b> <span class="soft">nobody has him: {{ h.arrives.toFixed(1) }} s to the spot, out at {{ resolution.passing.time.toFixed(1) }} s</span></p>
+      <NuxtLink :to="{ path: '/protection', query: { play: resolution.scheme, side: resolution.side, formation: board.call.formation, front: board.frontText } }">Every pressure against it</NuxtLink>
+    </section>
+    <section v-if="cautions.length" class="care">
+      <h2>Care</h2>
+      <p v-for="c in cautions" :key="c.id"><b>{{ c.who.join(', ') }}</b> {{ c.says }}</p>
     </section>
     <section>
       <h2>What they show</h2>
@@ -83,6 +99,7 @@ section + section { border-top: 1px solid var(--rule); padding-top: 11px; }
 dl { display: grid; grid-template-columns: 70px minmax(0, 1fr); gap: 3px 8px; }
 summary { cursor: pointer; list-style: none; text-decoration: underline dotted var(--soft); text-underline-offset: 3px; }
 summary::-webkit-details-marker { display: none; }
+.care p { border-left: 3px solid var(--risk); padding-left: 8px; }
 .problems { display: grid; gap: 5px; }
 .problems .broken { color: var(--broken); font-weight: 600; }
 .problems .risk { color: var(--risk); font-weight: 600; }

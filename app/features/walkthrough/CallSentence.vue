@@ -2,6 +2,8 @@
 import { computed, ref } from 'vue';
 import { wordDiagnostic } from '#core/diagnostics/wording';
 import { callOfName, nameOfCall } from '#core/names/names';
+import { describeMovement, movementMenu } from '#core/movement/menu';
+import { sayMovement } from '#core/language/lineups/read-movement';
 import { releaseFocus } from '~/features/hands/in-field';
 import type { Side } from '#core/model/side';
 import { usePlaybook } from '~/features/playbook/store';
@@ -18,7 +20,19 @@ const fronts = computed(() => {
 const formations = computed(() => (playbook.formations.some((f) => f.id === board.call.formation) ? playbook.formations : [...playbook.formations, { id: board.call.formation, name: 'own formation' }]));
 const sides = [{ id: 'left', name: 'left' }, { id: 'right', name: 'right' }];
 
-const set = (change: Partial<BoardCall>): void => board.setUp({ ...board.call, front: board.frontText, ...change });
+/** Another front has other men: a movement of one of the old ones goes with them. */
+const set = (change: Partial<BoardCall>): void => board.setUp({ ...board.call, front: board.frontText, ...(change.front ? { moves: [] } : {}), ...change });
+
+const STILL = 'still';
+const moves = computed(() => [
+  { name: 'Nothing', items: [{ id: STILL, name: 'stand still' }] },
+  ...(board.front && board.formation ? movementMenu(board.front, board.formation) : []).map((g) => ({ name: g.name, items: g.moves.map((m) => ({ id: sayMovement(m), name: describeMovement(m) })) })),
+]);
+const chosen = computed(() => {
+  const said = board.call.moves.join('; ') || STILL;
+  return moves.value.some((g) => g.items.some((i) => i.id === said)) ? said : null;
+});
+const ownMoves = computed(() => board.front?.movements.map(describeMovement) ?? []);
 
 const called = ref('');
 const callProblem = ref('');
@@ -50,7 +64,7 @@ const sentence = computed(() => {
 <template>
   <header class="call">
     <div class="words" role="group" aria-label="Call">
-      <span>Run</span>
+      <span>{{ board.resolution?.passing ? 'Protect with' : 'Run' }}</span>
       <Select class="word" :model-value="board.call.scheme" :options="playbook.plays" option-label="name" option-value="id" option-group-label="family" option-group-children="items" aria-label="Play" filter @hide="releaseFocus" @update:model-value="set({ scheme: $event as string })" />
       <span>to the</span>
       <Select class="word" :model-value="board.call.side" :options="sides" option-label="name" option-value="id" aria-label="Side" @hide="releaseFocus" @update:model-value="set({ side: $event as Side })" />
@@ -58,6 +72,8 @@ const sentence = computed(() => {
       <Select class="word" :model-value="board.call.formation" :options="formations" option-label="name" option-value="id" aria-label="Formation" filter @hide="releaseFocus" @update:model-value="set({ formation: $event as string })" />
       <span>against</span>
       <Select class="word" :model-value="board.frontText" :options="fronts" option-label="name" option-value="id" aria-label="Front" filter @hide="releaseFocus" @update:model-value="set({ front: $event as string })" />
+      <span>{{ ownMoves.length ? `(${ownMoves.join(', ')}) ` : '' }}who</span>
+      <Select class="word" :model-value="chosen" :options="moves" option-label="name" option-value="id" option-group-label="name" option-group-children="items" :placeholder="board.call.moves.join('; ')" aria-label="After the snap" filter @hide="releaseFocus" @update:model-value="board.setMoves($event === STILL ? [] : [$event as string])" />
       <span v-if="board.tags.length" class="tags" role="group" aria-label="Tags">
         <button v-for="tag in board.tags" :key="tag.name" class="plain tag" type="button" :aria-pressed="tag.active" :title="tag.says" @click="board.toggleTag(tag.name)">{{ tag.name }}</button>
       </span>

@@ -2,15 +2,18 @@
 import { onKeyStroke, useElementSize } from '@vueuse/core';
 import { computed, onMounted, ref } from 'vue';
 import { wordDiagnostic } from '#core/diagnostics/wording';
-import { boardScale, columnsUnder } from '~/features/board/scale';
+import { boardScale, columnsUnder, PASS_DEPTH } from '~/features/board/scale';
 import LineBoard from '~/features/board/LineBoard.vue';
 import ManColumns from '~/features/board/ManColumns.vue';
 import { blockName, stepWords, upperFirst } from '~/features/board/words';
+import { BLOCKS, type BlockId } from '#core/vocabulary/index';
 import { useRoster } from '~/features/roster/store';
 import { inField } from '~/features/hands/in-field';
 import BoardSide from './BoardSide.vue';
 import CallSentence from './CallSentence.vue';
 import { useBoardAddress } from './address';
+import { useClock } from './clock';
+import TimeBar from './TimeBar.vue';
 import { useWalkthrough } from './store';
 
 const board = useWalkthrough();
@@ -20,11 +23,14 @@ onMounted(roster.load);
 
 const area = ref<HTMLElement | null>(null);
 const { width } = useElementSize(area);
-const scale = computed(() => (board.formation ? boardScale(board.formation, Math.max(600, width.value), 372, board.front) : null));
+const scale = computed(() => (board.formation ? boardScale(board.formation, Math.max(600, width.value), 372, board.front, board.resolution?.passing ? PASS_DEPTH : undefined) : null));
 const assigned = computed(() => new Map(board.resolution?.assignments.map((a) => [a.blocker, a]) ?? []));
 const columns = computed(() => (board.formation && scale.value ? columnsUnder(board.formation.men.filter((m) => assigned.value.has(m.id)), scale.value) : []));
 const showWhy = ref(false);
+const clock = useClock(computed(() => board.run));
+const before = computed(() => new Map(board.resolution?.movement?.before.assignments.map((a) => [a.blocker, a]) ?? []));
 const rows = computed(() => [
+  ...(board.resolution?.movement ? [{ key: 'was', name: 'Was to' }] : []),
   { key: 'block', name: 'Block' }, { key: 'on', name: 'On' }, { key: 'then', name: 'Then' }, { key: 'step', name: 'First step' }, { key: 'aim', name: 'Aim' },
   { key: 'says', name: 'Says' },
   ...(board.comparison ? [{ key: 'other', name: 'Other school' }] : []),
@@ -39,9 +45,17 @@ function otherCell(man: string): string {
   return other ? `${blockName(other)} ${other.target ?? 'nobody'}${other.next ? `, then ${other.next}` : ''}` : 'no rule';
 }
 
+/** What he was to do before the front moved, where that is something else. */
+function wasCell(man: string): string {
+  const was = before.value.get(man);
+  if (!was || !board.resolution?.movement?.changed.includes(man)) return 'the same';
+  return `${BLOCKS[was.block as BlockId].name} ${was.target ?? 'nobody'}${was.next ? `, then ${was.next}` : ''}`;
+}
+
 function cell(row: string, man: string): string {
   const a = assigned.value.get(man);
   if (row === 'other') return otherCell(man);
+  if (row === 'was') return wasCell(man);
   if (!a) return '';
   switch (row) {
     case 'block': return blockName(a);
@@ -64,6 +78,13 @@ onKeyStroke(['z', 'Z', 'y'], (event) => {
     else board.undo();
   }
 });
+onKeyStroke([' ', ',', '.'], (event) => {
+  const onButton = event.target instanceof HTMLElement && ['BUTTON', 'A', 'SUMMARY'].includes(event.target.tagName);
+  if (inField(event.target) || (event.key === ' ' && onButton) || event.ctrlKey || event.metaKey) return;
+  event.preventDefault();
+  if (event.key === ' ') clock.toggle();
+  else clock.go(clock.frame.value + (event.key === '.' ? 1 : -1));
+});
 onKeyStroke((event) => /^[1-9]$/.test(event.key), (event) => {
   const column = columns.value[Number(event.key) - 1];
   if (column && !inField(event.target)) board.selected = column.id;
@@ -83,15 +104,17 @@ onKeyStroke((event) => /^[1-9]$/.test(event.key), (event) => {
           <div class="scroller">
             <LineBoard
               :formation="board.formation" :front="board.front" :identification="board.resolution.identification" :resolution="board.resolution" :scale="scale" :columns="columns" :selected="board.selected"
-              :numbers="roster.numbers" movable @select="board.selected = $event" @move="board.move" @nudge="board.nudge"
+              :numbers="roster.numbers" :movable="clock.frame.value === 0" :places="clock.places.value" @select="board.selected = $event" @move="board.move" @nudge="board.nudge"
             />
+            <TimeBar v-if="board.run" :run="board.run" :frame="clock.frame.value" :playing="clock.playing.value" @go="clock.go" @toggle="clock.toggle" />
             <ManColumns :columns="columns" :rows="rows" :selected="board.selected" :numbers="roster.numbers" keys label="Assignments" @select="board.selected = $event">
-              <template #default="{ row, man }"><span :class="{ other: row === 'other' && cell(row, man) !== 'the same', soft: row === 'other' && cell(row, man) === 'the same', small: row === 'other' || row === 'why' || row === 'eyes' || row === 'aim' }">{{ cell(row, man) }}</span></template>
+              <template #default="{ row, man }"><span :class="{ other: (row === 'other' || row === 'was') && cell(row, man) !== 'the same', soft: (row === 'other' || row === 'was') && cell(row, man) === 'the same', small: row === 'other' || row === 'was' || row === 'why' || row === 'eyes' || row === 'aim' }">{{ cell(row, man) }}</span></template>
             </ManColumns>
           </div>
           <p class="hands soft no-print">
             <button class="plain" type="button" :disabled="!board.done.length" @click="board.undo"><kbd>Ctrl Z</kbd> undo{{ board.done.length ? ` (${board.done.length})` : '' }}</button>
             <button class="plain" type="button" :aria-pressed="showWhy" @click="showWhy = !showWhy"><kbd>y</kbd> {{ showWhy ? 'hide' : 'show' }} every man’s why</button>
+            <span><kbd>Space</kbd> runs it, <kbd>,</kbd> <kbd>.</kbd> a step</span>
             <span><kbd>1</kbd>-<kbd>{{ columns.length }}</kbd> a man</span>
             <span><kbd>Tab</kbd> to a defender, <kbd>←</kbd> <kbd>→</kbd> <kbd>↑</kbd> <kbd>↓</kbd> move him half a foot</span>
           </p>

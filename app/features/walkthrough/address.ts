@@ -15,16 +15,16 @@ export function useBoardAddress(): void {
     const side = SideSchema.safeParse(text(query.side, START.side));
     const next: BoardCall = {
       scheme: text(query.play, START.scheme), side: side.success ? side.data : START.side, formation: text(query.formation, START.formation),
-      front: text(query.front, START.front), tags: list(query.tags), without: list(query.without),
+      front: text(query.front, START.front), tags: list(query.tags), without: list(query.without), moves: list(query.moves),
     };
     board.setUp(START);
     board.setUp(next);
     if (!side.success) board.refuse(String(query.side));
   }
   watch([() => board.call, () => board.frontText], () => {
-    const { scheme, side, formation, tags, without } = board.call;
+    const { scheme, side, formation, tags, without, moves } = board.call;
     void router.replace({ query: {
-      play: scheme, side, formation, front: board.frontText, ...(tags.length ? { tags: tags.join(',') } : {}), ...(without.length ? { without: without.join(',') } : {}),
+      play: scheme, side, formation, front: board.frontText, ...(tags.length ? { tags: tags.join(',') } : {}), ...(without.length ? { without: without.join(',') } : {}), ...(moves.length ? { moves: moves.join(',') } : {}),
     } });
   });
 }

@@ -10,13 +10,15 @@ import type { Front } from '#core/model/front';
 import type { Resolution } from '#core/model/resolution';
 import type { Side } from '#core/model/side';
 import type { Overrides } from '#core/model/identification';
+import { readMoves } from '#core/language/lineups/read-moves';
 import { resolvePlay } from '#core/movement/play';
+import { runPlay, type Run } from '#core/movement/run/run';
 import { usePlaybook } from '~/features/playbook/store';
 
 /** What is on the board: ids of what ships, or a front of the coach's own in notation. */
-export interface BoardCall { scheme: string; side: Side; formation: string; front: string; tags: string[]; without: string[] }
+export interface BoardCall { scheme: string; side: Side; formation: string; front: string; tags: string[]; without: string[]; /** Movements after the snap, as they are written. */ moves: string[] }
 
-export const START: BoardCall = { scheme: 'inside-zone-z1', side: 'right', formation: 'five-man', front: 'over', tags: [], without: [] };
+export const START: BoardCall = { scheme: 'inside-zone-z1', side: 'right', formation: 'five-man', front: 'over', tags: [], without: [], moves: [] };
 const TOP = { line: 1, column: 1, endColumn: 1 };
 
 /** One play against one front, worked out again after every change. */
@@ -38,9 +40,10 @@ export const useWalkthrough = defineStore('walkthrough', () => {
     const men = book.formation(next.formation);
     const scheme = book.scheme(next.scheme);
     const theirs = men.ok ? book.front(next.front, men.value, playbook.settings) : men;
-    const found = [...men.diagnostics, ...(men.ok ? theirs.diagnostics : []), ...scheme.diagnostics];
+    const moves = theirs.ok ? readMoves(next.moves, theirs.value as Front) : null;
+    const found = [...men.diagnostics, ...(men.ok ? theirs.diagnostics : []), ...scheme.diagnostics, ...(moves?.diagnostics ?? [])];
     problems.value = found;
-    if (hasErrors(found) || !men.ok || !theirs.ok || !scheme.ok) return;
+    if (hasErrors(found) || !men.ok || !theirs.ok || !scheme.ok || !moves?.ok) return;
     const known = scheme.value.tags.map((t) => t.name);
     call.value = { ...next, tags: next.tags.filter((t) => known.includes(t)), without: next.without.filter((t) => known.includes(t)) };
     formation.value = men.value;
@@ -55,11 +58,25 @@ export const useWalkthrough = defineStore('walkthrough', () => {
     side: call.value.side, tags: call.value.tags, without: call.value.without, settings: playbook.settings, words: playbook.words, overrides: overrides.value,
   });
 
+  /** The front with what it does after the snap: its own movements, and those chosen here. */
+  const moving = computed<Front | null>(() => {
+    if (!front.value) return null;
+    const moves = readMoves(call.value.moves, front.value);
+    return { ...front.value, movements: [...front.value.movements, ...(moves.ok ? moves.value : [])] };
+  });
+
   const resolution = computed<Resolution | null>(() => {
     const scheme = playbook.book.scheme(call.value.scheme);
-    if (!scheme.ok || !formation.value || !front.value) return null;
-    return resolvePlay(scheme.value, formation.value, front.value, callOf());
+    if (!scheme.ok || !formation.value || !moving.value) return null;
+    return resolvePlay(scheme.value, formation.value, moving.value, callOf());
   });
+
+  /** The play in time; worked out when somebody looks at it. */
+  const run = computed<Run | null>(() => (resolution.value && formation.value && front.value ? runPlay(formation.value, front.value, resolution.value, { level: playbook.settings.levelOfPlay }) : null));
+
+  function setMoves(moves: readonly string[]): void {
+    call.value = { ...call.value, moves: [...moves] };
+  }
 
   const tags = computed(() => {
     const scheme = playbook.book.scheme(call.value.scheme);
@@ -110,9 +127,9 @@ export const useWalkthrough = defineStore('walkthrough', () => {
   /** What would make this call better on this front: a tag, another school, the other side, one man's split. */
   const mendings = computed<Mending[]>(() => {
     const scheme = playbook.book.scheme(call.value.scheme);
-    if (!scheme.ok || !front.value || !resolution.value || resolution.value.verdict === 'sound') return [];
+    if (!scheme.ok || !moving.value || !resolution.value || resolution.value.verdict === 'sound') return [];
     return whatMends({
-      scheme: scheme.value, formationText: playbook.book.clauses('formations', call.value.formation), front: front.value, call: callOf(), schools: playbook.book.schools(call.value.scheme),
+      scheme: scheme.value, formationText: playbook.book.clauses('formations', call.value.formation), front: moving.value, call: callOf(), schools: playbook.book.schools(call.value.scheme),
     });
   });
 
@@ -120,8 +137,8 @@ export const useWalkthrough = defineStore('walkthrough', () => {
   const otherSchool = ref<string | null>(null);
   const comparison = computed(() => {
     const other = otherSchool.value === null ? null : playbook.book.scheme(otherSchool.value);
-    if (!other?.ok || !resolution.value || !formation.value || !front.value) return null;
-    const answer = resolvePlay(other.value, formation.value, front.value, { ...callOf(), tags: [], without: [] });
+    if (!other?.ok || !resolution.value || !formation.value || !moving.value) return null;
+    const answer = resolvePlay(other.value, formation.value, moving.value, { ...callOf(), tags: [], without: [] });
     return { name: other.value.tree.name, answer, ...compareResolutions(resolution.value, answer) };
   });
 
@@ -138,5 +155,5 @@ export const useWalkthrough = defineStore('walkthrough', () => {
     problems.value = [...problems.value, { code: 'text.expected', severity: 'error', span: TOP, params: { expected: 'left or right as the side', found: `"${found}"` } }];
   };
 
-  return { call, formation, front, resolution, tags, selected, problems, done, undone, frontText, overrides, mendings, otherSchool, comparison, make, setUp, move, nudge, undo, redo, toggleTag, refuse };
+  return { call, formation, front, moving, resolution, run, setMoves, tags, selected, problems, done, undone, frontText, overrides, mendings, otherSchool, comparison, make, setUp, move, nudge, undo, redo, toggleTag, refuse };
 });

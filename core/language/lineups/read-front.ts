@@ -7,7 +7,7 @@ import type { Formation } from '../../model/formation';
 import { MarkSchema, MAX_DEFENDERS, type Defender, type Front, type Mark, type Position } from '../../model/front';
 import { SHIPPED_SETTINGS, type Settings } from '../../model/settings';
 import { signOf, type Side } from '../../model/side';
-import { readMovement } from './read-movement';
+import { readMovement, whoMoves } from './read-movement';
 import { clausesOf, wordsOf, type Word } from './words';
 
 const LINE_DEPTH = 2;
@@ -138,8 +138,8 @@ function checkFront(
   });
   const ids = new Set(defenders.map((d) => d.defender.id));
   for (const movement of movements) {
-    for (const who of [('who' in movement ? movement.who : null), ('first' in movement ? movement.first : null), ('second' in movement ? movement.second : null)]) {
-      if (who !== null && !ids.has(who)) diagnostics.push(error('front.movement-who', where, { id: who }));
+    for (const who of whoMoves(movement)) {
+      if (!ids.has(who)) diagnostics.push(error('front.movement-who', where, { id: who }));
     }
   }
 }

@@ -26,3 +26,6 @@ export function sayMovement(movement: Movement): string {
     default: return `${movement.who} ${movement.kind} ${movement.side}`;
   }
 }
+
+/** Whom a movement names. */
+export const whoMoves = (m: Movement): string[] => ('first' in m ? [m.first, m.second] : 'who' in m && m.who !== null ? [m.who] : []);

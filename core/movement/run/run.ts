@@ -1,8 +1,9 @@
 import type { Point } from '../../geometry/vec';
-import { CARRIER_SPEED, MOVERS, moverOf, TACKLE_REACH, type Mover } from '../../kinematics/speeds';
+import { atLevel, CARRIER_SPEED, MOVERS, moverOf, TACKLE_REACH, type Mover } from '../../kinematics/speeds';
 import { QUARTERBACK_DEPTH, type Formation } from '../../model/formation';
 import type { Front } from '../../model/front';
 import type { Resolution } from '../../model/resolution';
+import type { Settings } from '../../model/settings';
 import { signOf } from '../../model/side';
 import { levelOf } from '../../identify/line';
 import { BLOCKS, type BlockId } from '../../vocabulary/index';
@@ -29,6 +30,8 @@ export interface Run {
 }
 
 export interface RunOptions {
+  /** Who plays: scales the shipped speeds. */
+  readonly level?: Settings['levelOfPlay'];
   /** Movers of single men, as a team has measured them. */
   readonly movers?: Readonly<Record<string, Mover>>;
   /** What men do that no rule asks: for filming a play, not for working it out. */
@@ -98,7 +101,7 @@ interface Stage {
 
 function setStage(formation: Formation, front: Front, resolution: Resolution, options: RunOptions): Stage {
   const quirk = (id: string): Quirk | null => options.quirks?.[id] ?? null;
-  const mover = (id: string, usual: Mover): Mover => options.movers?.[id] ?? usual;
+  const mover = (id: string, usual: Mover): Mover => options.movers?.[id] ?? atLevel(usual, options.level ?? 'adult');
   // From the play side to the back side, so that a play run to the other side runs mirrored.
   const sign = signOf(resolution.side);
   const inOrder = <B extends Body>(bodies: B[]): B[] => bodies.sort((a, b) => (b.x - a.x) * sign || b.y - a.y || (a.id < b.id ? -1 : 1));

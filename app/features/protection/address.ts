@@ -1,0 +1,28 @@
+import { watch } from 'vue';
+import { SideSchema } from '#core/model/side';
+import { START, useProtection } from './store';
+
+const list = (value: unknown): string[] => (typeof value === 'string' && value ? value.split(',') : []);
+const text = (value: unknown, usual: string): string => (typeof value === 'string' && value ? value.slice(0, 900) : usual);
+
+/** Keeps the protection and the address bar in step. */
+export function useProtectionAddress(): void {
+  const route = useRoute();
+  const router = useRouter();
+  const p = useProtection();
+  const { query } = route;
+  if (Object.keys(query).length > 0 || !p.front) {
+    const side = SideSchema.safeParse(text(query.side, START.side));
+    const scheme = text(query.play, START.scheme);
+    const usual = p.protections.find((x) => x.id === scheme)?.from ?? START.formation;
+    p.setUp(START);
+    p.setUp({ scheme, side: side.success ? side.data : START.side, formation: text(query.formation, usual), front: text(query.front, START.front), tags: list(query.tags), without: list(query.without), mike: text(query.mike, '') });
+    const [rush, twist] = [list(query.rush), list(query.twist)];
+    if (rush.length) p.choose(rush, twist.length === 2 ? [twist[0]!, twist[1]!] : null);
+  }
+  watch([() => p.call, () => p.chosen], () => {
+    const { scheme, side, formation, front, tags, without, mike } = p.call;
+    const some = { tags: tags.join(','), without: without.join(','), mike, rush: p.chosen?.rushers.join(',') ?? '', twist: p.chosen?.twist?.join(',') ?? '' };
+    void router.replace({ query: { play: scheme, side, formation, front, ...Object.fromEntries(Object.entries(some).filter(([, v]) => v)) } });
+  });
+}

@@ -1,0 +1,39 @@
+import { useRafFn } from '@vueuse/core';
+import { computed, ref, watch, type Ref } from 'vue';
+import type { Run } from '#core/movement/run/run';
+
+/** A run on the board as film: where it stands, playing or still. Before the snap is frame 0. */
+export function useClock(run: Ref<Run | null>) {
+  const frame = ref(0);
+  const last = computed(() => (run.value ? run.value.frames.length - 1 : 0));
+  let at = 0;
+  const raf = useRafFn(({ delta }) => {
+    at += delta / 1000 / (run.value?.step ?? 1);
+    frame.value = Math.min(last.value, Math.round(at));
+    if (frame.value >= last.value) raf.pause();
+  }, { immediate: false });
+
+  function go(to: number): void {
+    raf.pause();
+    frame.value = Math.max(0, Math.min(last.value, Math.round(to)));
+  }
+  function toggle(): void {
+    if (raf.isActive.value) return raf.pause();
+    if (frame.value >= last.value) frame.value = 0;
+    at = frame.value;
+    raf.resume();
+  }
+  watch(run, () => {
+    if (frame.value > last.value) go(last.value);
+  });
+
+  /** Everybody's place at this moment, by name, the ball among them; `null` before the snap. */
+  const places = computed<ReadonlyMap<string, { x: number; y: number }> | null>(() => {
+    const r = run.value;
+    const points = r?.frames[frame.value];
+    if (!r || !points || frame.value === 0) return null;
+    const ball = 2 * r.men.length;
+    return new Map([...r.men.map((m, i) => [m.id, { x: points[2 * i]!, y: points[2 * i + 1]! }] as const), ['ball', { x: points[ball]!, y: points[ball + 1]! }]]);
+  });
+  return { frame, last, places, playing: raf.isActive, seconds: computed(() => frame.value * (run.value?.step ?? 0)), go, toggle };
+}
