@@ -58,3 +58,22 @@ export function describeMovement(m: Movement): string {
     case 'exchange': return `${m.first} crashes, ${m.second} takes his place`;
   }
 }
+
+/** What any front can do, told by no man's name: for asking it of many fronts at once. */
+export const GENERAL_MOVES = {
+  'slant left': { name: 'the line slants left', of: () => [{ kind: 'slant', who: null, side: 'left' }] },
+  'slant right': { name: 'the line slants right', of: () => [{ kind: 'slant', who: null, side: 'right' }] },
+  pinch: { name: 'the line pinches', of: () => [{ kind: 'pinch' }] },
+  'mike left': { name: 'the Mike comes through the left A', of: (_front, mike) => blitzOf(mike, 'left') },
+  'mike right': { name: 'the Mike comes through the right A', of: (_front, mike) => blitzOf(mike, 'right') },
+  'twist left': { name: 'the left end goes, the man inside loops', of: (front) => edgeTwist(front, 'left') },
+  'twist right': { name: 'the right end goes, the man inside loops', of: (front) => edgeTwist(front, 'right') },
+} as const satisfies Record<string, { name: string; of: (front: Front, mike: string | null) => Movement[] }>;
+export type GeneralMove = keyof typeof GENERAL_MOVES;
+
+const blitzOf = (mike: string | null, side: Side): Movement[] => (mike === null ? [] : [{ kind: 'blitz', who: mike, gap: 'A', side }]);
+
+function edgeTwist(front: Front, side: Side): Movement[] {
+  const [end, inside] = front.defenders.filter((d) => levelOf(d) === 1).sort((a, b) => (side === 'left' ? a.x - b.x : b.x - a.x));
+  return end && inside ? [{ kind: 'twist', first: end.id, second: inside.id }] : [];
+}

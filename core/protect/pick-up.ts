@@ -17,6 +17,8 @@ export interface Guard {
   /** Whom he looks at, in order; empty for a man who does not scan. */
   readonly scan: readonly number[];
   readonly onLine: boolean;
+  /** He sets to a gap: whoever comes into it is his. */
+  readonly slides: boolean;
   /** Where he sets, and how he gets about from there. */
   readonly at: Point;
   readonly mover: Mover;
@@ -46,7 +48,7 @@ const SCANS: ReadonlySet<string> = new Set(['scan', 'check-release', 'dual-read'
 /** The blockers of a protection worked out against a front. */
 export function guardsOf({ settled: { scene }, men }: Outcome, pocket: Pocket): Guard[] {
   return men.filter((m) => !LEAVES.has(m.block)).map((m) => ({
-    man: m.man, own: m.target, scan: SCANS.has(m.block) ? [m.target, m.next].filter((d) => d !== NOBODY) : [], onLine: m.man < scene.lineCount,
+    man: m.man, own: m.target, scan: SCANS.has(m.block) ? [m.target, m.next].filter((d) => d !== NOBODY) : [], onLine: m.man < scene.lineCount, slides: m.block === 'slide',
     at: placeOf(scene, m, pocket), mover: m.pull ? MOVERS.puller : m.man < scene.lineCount ? MOVERS.passSet : MOVERS.back,
   }));
 }
@@ -57,7 +59,7 @@ const placeOf = (scene: Scene, m: ManOutcome, pocket: Pocket): Point => (BLOCKS[
 
 /**
  * Who picks up whom: everybody his own man; two neighbours of the line pass a twist off when they set on one level; a scanning man the
- * first of his order who comes; then, the soonest rusher first, whoever has nobody. Whom nobody can reach in time is free.
+ * first of his order who comes; then, the soonest rusher first, whoever has nobody or sets to a gap. Whom nobody can reach in time is free.
  */
 export function pickUp(scene: Scene, guards: readonly Guard[], pressure: Pressure, { spot }: Pocket, margin: number): PickUp {
   const lanes = lanesOf(scene, pressure, spot);
@@ -66,11 +68,11 @@ export function pickUp(scene: Scene, guards: readonly Guard[], pressure: Pressur
   const passedOff = passTwist(scene, guards, own, pressure);
   const idle: number[] = [];
   guards.forEach((g, i) => {
-    const at = g.scan.length > 0 ? NOBODY : lanes.findIndex((l) => l.rusher === own[i]);
+    const at = g.scan.length > 0 || g.slides ? NOBODY : lanes.findIndex((l) => l.rusher === own[i]);
     if (at < 0) idle.push(i);
     else by[at]!.push(i);
   });
-  const reach = (g: number, l: number): boolean => canTake(guards[g]!, lanes[l]!, spot, scene, margin);
+  const reach = (g: number, l: number): boolean => own[g] === lanes[l]!.rusher || canTake(guards[g]!, lanes[l]!, spot, scene, margin);
   const scanning = idle.filter((g) => {
     const found = guards[g]!.scan.map((d) => lanes.findIndex((l) => l.rusher === d)).find((l) => l >= 0 && by[l]!.length === 0 && reach(g, l));
     if (found !== undefined) by[found]!.push(g);
@@ -78,7 +80,7 @@ export function pickUp(scene: Scene, guards: readonly Guard[], pressure: Pressur
   });
   const spare = [...idle.filter((g) => !scanning.includes(g)), ...secondMen(by)];
   const open = lanes.map((_, l) => l).filter((l) => by[l]!.length === 0).sort((a, b) => lanes[a]!.arrives - lanes[b]!.arrives || a - b);
-  const match = matchGuards(open, spare, guards, lanes, reach);
+  const match = matchGuards(open, spare, guards, own, lanes, reach);
   for (const [l, g] of match) {
     for (const men of by) if (men.length > 1 && men.includes(g)) men.splice(men.indexOf(g), 1);
     by[l]!.push(g);
@@ -102,10 +104,10 @@ function passTwist(scene: Scene, guards: readonly Guard[], own: number[], { twis
 /** Of two on one rusher, whoever can leave him. */
 const secondMen = (by: readonly (readonly number[])[]): number[] => by.flatMap((men) => (men.length > 1 ? men.slice(1) : []));
 
-/** Augmenting paths, so that as many rushers as possible are had; the nearest man is asked first. */
-function matchGuards(open: readonly number[], spare: readonly number[], guards: readonly Guard[], lanes: readonly Lane[], reach: (guard: number, lane: number) => boolean): Map<number, number> {
+/** Augmenting paths, so that as many rushers as possible are had; whose man he is by rule is asked first, then the nearest. */
+function matchGuards(open: readonly number[], spare: readonly number[], guards: readonly Guard[], own: readonly number[], lanes: readonly Lane[], reach: (guard: number, lane: number) => boolean): Map<number, number> {
   const has = new Map<number, number>();
-  const place = (g: number, l: number): number => Math.abs(guards[g]!.at.x - lanes[l]!.x);
+  const place = (g: number, l: number): number => (own[g] === lanes[l]!.rusher ? -1 : Math.abs(guards[g]!.at.x - lanes[l]!.x));
   const find = (l: number, asked: Set<number>): boolean => {
     for (const g of spare.filter((x) => !asked.has(x) && reach(x, l)).sort((x, y) => place(x, l) - place(y, l))) {
       asked.add(g);

@@ -115,6 +115,13 @@ describe('five and the back against over, back to the right', () => {
     expect(s!.arrives).toBeLessThan(2.8);
   });
 
+  it('men who slide take whoever comes into their gap', () => {
+    const odd = front('LE 5 left; N 0; RE 5 right; W 20 left @4.5; M 20 right @4.5; J (-13, 5) lb; S (13, 5) lb');
+    const r = tryPressure(prepare('pro-half-slide'), odd, ['W', 'N', 'M', 'RE'], null)!;
+    expect(r.free).toEqual([]);
+    expect(who(r)).toBe('M:RG N:C RE:RT W:B');
+  });
+
   it('does not know somebody who is not there', () => {
     expect(tryPressure(prepare('pro-man'), front(OVER), ['XX'], null)).toBeNull();
     expect(tryPressure(prepare('pro-man'), front(OVER), ['LE'], ['LE', 'RE'])).toBeNull();

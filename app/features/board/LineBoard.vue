@@ -16,6 +16,8 @@ const props = defineProps<{
   selected: string | null; numbers: Readonly<Record<string, number>>; movable: boolean;
   /** Everybody's place at a moment after the snap, by name, with the ball; without it, where they stand. */
   places?: ReadonlyMap<string, { x: number; y: number }> | null;
+  /** Something else is drawn under the men instead of the blockers' paths. */
+  pathless?: boolean;
 }>();
 const emit = defineEmits<{ select: [id: string]; move: [id: string, to: { x: number; y: number }]; nudge: [id: string, dx: number, dy: number] }>();
 
@@ -88,10 +90,10 @@ const spot = computed(() => props.resolution?.passing?.spot ?? null);
     <text class="yard-name" x="2" :y="scale.height - 4">depth drawn at {{ Math.round((scale.deep / scale.across) * 100) }} %</text>
     <text v-for="gap in gaps" :key="gap.x" class="gap" :x="scale.x(gap.x)" :y="scale.y(0) + 4">{{ gap.letter }}</text>
     <line v-for="c in columns" :key="c.id" class="leader" :class="{ on: c.id === selected }" :x1="c.manX" :y1="scale.y(-2.4)" :x2="c.left + c.width / 2" :y2="scale.height" />
-    <g v-if="spot" class="spot"><circle :cx="scale.x(spot.x)" :cy="scale.y(spot.y)" r="9" /><text :x="scale.x(spot.x) + 14" :y="scale.y(spot.y) + 4">throws from here</text></g>
+    <g v-if="spot" class="spot"><circle :cx="scale.x(spot.x)" :cy="scale.y(spot.y)" r="9" /><text :x="scale.x(spot.x) + scale.across + 8" :y="scale.y(spot.y) + 4">throws from here</text></g>
     <g v-for="w in ways" :key="w.id" class="way"><path :d="w.d" /><circle :cx="scale.x(w.end.x)" :cy="scale.y(w.end.y)" r="4" /></g>
     <slot name="under" />
-    <BoardPath v-for="a in places ? [] : resolution?.assignments ?? []" :key="a.blocker" :assignment="a" :scale="scale" :on="a.blocker === selected" :target="front.defenders.find((d) => d.id === a.target) ?? null" :side="resolution?.side ?? 'right'" />
+    <BoardPath v-for="a in places || pathless ? [] : resolution?.assignments ?? []" :key="a.blocker" :assignment="a" :scale="scale" :on="a.blocker === selected" :target="front.defenders.find((d) => d.id === a.target) ?? null" :side="resolution?.side ?? 'right'" />
     <BoardBlocker
       v-for="man in formation.men.filter((m) => Math.abs(m.x) < 24)" :key="man.id" :man="{ ...man, ...places?.get(man.id) }" :number="numbers[man.id]" :scale="scale"
       :selected="man.id === selected" :idle="!blocking.has(man.id)" @select="emit('select', man.id)"

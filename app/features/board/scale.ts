@@ -35,7 +35,7 @@ const SIDE_ROOM = 5;
 const BODY_ROOM = 2;
 /** Whoever stands farther from the ball is drawn only if there is room, feet. */
 const NEAR = 20;
-const TOP = 16;
+const TOP = 28;
 const BOTTOM = 22;
 
 /** Fits the men and the defence near the ball into a width; feet beyond the sides are clipped by the caller. */

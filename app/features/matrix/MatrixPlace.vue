@@ -3,7 +3,8 @@ import { computed } from 'vue';
 import { releaseFocus } from '~/features/hands/in-field';
 import { usePlaybook } from '~/features/playbook/store';
 import type { Side } from '#core/model/side';
-import { AS_USUAL, EVERYTHING, useMatrix } from './store';
+import { GENERAL_MOVES } from '#core/movement/menu';
+import { AS_USUAL, EVERYTHING, STILL, useMatrix } from './store';
 
 const matrix = useMatrix();
 const playbook = usePlaybook();
@@ -11,6 +12,7 @@ const families = computed(() => [{ id: EVERYTHING, name: 'every' }, ...matrix.fa
 const formations = computed(() => [{ id: AS_USUAL, name: 'its usual formation' }, ...playbook.formations]);
 const opponents = computed(() => [{ id: EVERYTHING, name: 'every front in the book' }, ...matrix.opponents.map((o) => ({ id: o, name: `what the ${o} show` }))]);
 const sides = [{ id: 'left', name: 'left' }, { id: 'right', name: 'right' }];
+const moves = [{ id: STILL, name: 'stand still' }, ...Object.entries(GENERAL_MOVES).map(([id, { name }]) => ({ id, name }))];
 const WORD = { sound: 'sound', 'at risk': 'risk', broken: 'broken' } as const;
 const total = computed(() => ({ cells: matrix.rows.reduce((n, r) => n + r.cells.length, 0), sound: matrix.rows.reduce((n, r) => n + r.sound, 0) }));
 const print = (): void => window.print();
@@ -20,7 +22,7 @@ const print = (): void => window.print();
   <div class="place">
     <header>
       <div class="words" role="group" aria-label="What is shown">
-        <span>Run</span>
+        <span>Call</span>
         <Select v-model="matrix.family" class="word" :options="families" option-label="name" option-value="id" aria-label="Family" @hide="releaseFocus" />
         <span>play to the</span>
         <Select :model-value="matrix.side" class="word" :options="sides" option-label="name" option-value="id" aria-label="Side" @hide="releaseFocus" @update:model-value="matrix.side = $event as Side" />
@@ -28,6 +30,8 @@ const print = (): void => window.print();
         <Select v-model="matrix.formation" class="word" :options="formations" option-label="name" option-value="id" aria-label="Formation" filter @hide="releaseFocus" />
         <span>against</span>
         <Select v-model="matrix.opponent" class="word" :options="opponents" option-label="name" option-value="id" aria-label="Fronts" @hide="releaseFocus" />
+        <span>who</span>
+        <Select v-model="matrix.move" class="word" :options="moves" option-label="name" option-value="id" aria-label="After the snap" @hide="releaseFocus" />
       </div>
       <p class="sum">{{ total.sound }} of {{ total.cells }} sound <button class="plain link no-print" type="button" @click="print">Print</button></p>
     </header>
@@ -46,7 +50,7 @@ const print = (): void => window.print();
             <th scope="row"><NuxtLink :to="`/rules/${row.scheme}`">{{ row.name }}</NuxtLink><span class="soft from">{{ row.formationName }}</span></th>
             <td class="count">{{ row.sound }}/{{ row.cells.length }}</td>
             <td v-for="c in row.cells" :key="c.front" :class="c.verdict.replace(' ', '-')">
-              <NuxtLink :to="{ path: '/walkthrough', query: { play: row.scheme, side: matrix.side, formation: row.formation, front: c.front } }" :title="c.sentence" :aria-label="`${row.name} against ${playbook.book.name('fronts', c.front)}: ${c.verdict}. ${c.sentence}`">
+              <NuxtLink :to="{ path: '/walkthrough', query: { play: row.scheme, side: matrix.side, formation: row.formation, front: c.front, ...(c.moves ? { moves: c.moves } : {}) } }" :title="c.sentence" :aria-label="`${row.name} against ${playbook.book.name('fronts', c.front)}: ${c.verdict}. ${c.sentence}`">
                 <VerdictShape :verdict="c.verdict" /><span>{{ WORD[c.verdict] }}</span>
               </NuxtLink>
             </td>

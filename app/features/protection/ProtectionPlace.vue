@@ -29,8 +29,8 @@ const rows = [{ key: 'has', name: 'Has' }, { key: 'set', name: 'Set' }, { key: '
 
 /** Where each blocker meets his rusher. */
 const sets = computed(() => new Map(p.resolution?.assignments.map((a) => [a.blocker, a.path[a.path.length - 1]!]) ?? []));
-/** The blockers without their paths: the lanes of the rush are drawn instead. */
-const still = computed(() => (p.resolution ? { ...p.resolution, assignments: [], defenders: p.resolution.defenders.map((d) => ({ ...d, status: p.pressure?.free.some((f) => f.id === d.id) ? 'free' as const : 'single' as const })) } : null));
+/** Marked free is who is free under this pressure. */
+const still = computed(() => (p.resolution ? { ...p.resolution, defenders: p.resolution.defenders.map((d) => ({ ...d, status: p.pressure?.free.some((f) => f.id === d.id) ? 'free' as const : 'single' as const })) } : null));
 
 function cell(row: string, man: string): string {
   const a = assigned.value.get(man);
@@ -76,7 +76,7 @@ onKeyStroke((event) => /^[1-9]$/.test(event.key), (event) => {
           <div class="scroller">
             <LineBoard
               :formation="p.formation" :front="p.front" :identification="p.resolution.identification" :resolution="still" :scale="scale" :columns="columns" :selected="p.selected"
-              :numbers="roster.numbers" :movable="false" @select="p.selected = $event"
+              :numbers="roster.numbers" :movable="false" pathless @select="p.selected = $event"
             >
               <template #under><PressureLanes v-if="p.resolution.passing" :pressure="p.pressure" :front="p.front" :passing="p.resolution.passing" :scale="scale" :blockers="sets" /></template>
             </LineBoard>

@@ -4,6 +4,7 @@ import type { Resolution } from '#core/model/resolution';
 import { cautionsFor } from '#core/reports/cautions';
 import { upperFirst } from '~/features/board/words';
 import { usePlaybook } from '~/features/playbook/store';
+import LineupCompare from './LineupCompare.vue';
 import MendList from './MendList.vue';
 import OverruleRow from './OverruleRow.vue';
 import WhyPanel from './WhyPanel.vue';
@@ -83,6 +84,7 @@ const technique = computed(() => i.value.techniques.find((t) => t.id === props.s
       </select>
       <p v-if="board.comparison" class="soft">{{ board.comparison.men.filter((m) => !m.same).length }} men do something else; {{ board.comparison.answer.verdict }} against {{ resolution.verdict }}.</p>
     </section>
+    <LineupCompare />
     <section>
       <h2>Said at the line</h2>
       <ol class="calls">

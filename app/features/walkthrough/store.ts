@@ -2,6 +2,7 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { hasErrors, type Diagnostic } from '#core/diagnostics/diagnostic';
 import { sayFront } from '#core/language/lineups/print-lineup';
+import { afterMotion, answerFrom, canMotion } from '#core/compare/lineups';
 import { compareResolutions } from '#core/compare/compare';
 import { whatMends, type Change, type Mending } from '#core/compare/mend';
 import { applyStep, invertStep, moveStep, type FrontStep } from '#core/model/front-steps';
@@ -142,6 +143,23 @@ export const useWalkthrough = defineStore('walkthrough', () => {
     return { name: other.value.tree.name, answer, ...compareResolutions(resolution.value, answer) };
   });
 
+  /** The same play from another formation, or with a man in motion ("motion H"): by numbers and by who is left. */
+  const otherLineup = ref<string | null>(null);
+  const lineups = computed(() => {
+    const scheme = playbook.book.scheme(call.value.scheme);
+    if (otherLineup.value === null || !scheme.ok || !formation.value || !moving.value) return null;
+    const motion = /^motion (\S+)$/.exec(otherLineup.value);
+    const other = motion ? { ok: true as const, value: afterMotion(formation.value, motion[1]!) } : playbook.book.formation(otherLineup.value);
+    if (!other.ok) return null;
+    const text = done.value.length ? null : playbook.book.front(call.value.front, other.value, playbook.settings);
+    const theirs = text?.ok ? { ...text.value, movements: moving.value.movements } : moving.value;
+    return [
+      { name: formation.value.name, ...answerFrom(scheme.value, formation.value, moving.value, callOf()) },
+      { name: other.value.name, ...answerFrom(scheme.value, other.value, theirs, callOf()) },
+    ];
+  });
+  const motions = computed(() => (formation.value ? canMotion(formation.value) : []));
+
   function make(change: Change): void {
     const keep = { ...call.value, front: frontText.value };
     if (change.kind === 'tag') toggleTag(change.tag);
@@ -155,5 +173,5 @@ export const useWalkthrough = defineStore('walkthrough', () => {
     problems.value = [...problems.value, { code: 'text.expected', severity: 'error', span: TOP, params: { expected: 'left or right as the side', found: `"${found}"` } }];
   };
 
-  return { call, formation, front, moving, resolution, run, setMoves, tags, selected, problems, done, undone, frontText, overrides, mendings, otherSchool, comparison, make, setUp, move, nudge, undo, redo, toggleTag, refuse };
+  return { call, formation, front, moving, resolution, run, setMoves, tags, selected, problems, done, undone, frontText, overrides, mendings, otherSchool, comparison, otherLineup, lineups, motions, make, setUp, move, nudge, undo, redo, toggleTag, refuse };
 });

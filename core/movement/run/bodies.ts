@@ -27,13 +27,16 @@ export const bodyAt = (id: string, team: Body['team'], { x, y }: Point, mover: M
 
 export const apart = (a: Point, b: Point): number => Math.sqrt((a.x - b.x) ** 2 + (a.y - b.y) ** 2);
 
-/** Gathers speed toward a place within the mover's limits, after his delay; `share` of his top speed, `wait` seconds more. Stops there. */
-export function steer(b: Body, to: Point, time: number, share = 1, wait = 0): void {
+/**
+ * Gathers speed toward a place within the mover's limits, after his delay; `share` of his top speed, `wait` seconds more.
+ * A man who `stops` there runs no faster than he can still stop in; others run through.
+ */
+export function steer(b: Body, to: Point, time: number, share = 1, wait = 0, stops = false): void {
   if (time < b.mover.delay + wait) return;
   const dx = to.x - b.x;
   const dy = to.y - b.y;
   const away = Math.sqrt(dx * dx + dy * dy);
-  const per = away === 0 ? 0 : Math.min(b.mover.topSpeed * share, away / STEP) / away;
+  const per = away === 0 ? 0 : Math.min(b.mover.topSpeed * share, away / STEP, stops ? Math.sqrt(2 * b.mover.acceleration * away) : Infinity) / away;
   const gain = b.mover.acceleration * STEP;
   b.vx += clamp(dx * per - b.vx, gain);
   b.vy += clamp(dy * per - b.vy, gain);

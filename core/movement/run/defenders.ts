@@ -43,7 +43,7 @@ export function moveDefender(d: RunningDefender, blockers: readonly RunningBlock
   if (d.engaged) return hold(d, on, quarry);
   const next = d.way[0];
   if (next && (quarry.pass || time < quarry.at - SEES_BALL)) {
-    if (apart(next, d) > 0.7) return steer(d, next, time);
+    if (apart(next, d) > 1) return steer(d, next, time, 1, 0, true);
     d.way.shift();
     return moveDefender(d, blockers, quarry, time);
   }
