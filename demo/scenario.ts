@@ -37,7 +37,7 @@ export function demoPower(shipped: string): string {
 
 const FORMATIONS = {
   'Five-man': 'LT LG C RG RT; B left', 'H right': 'LT LG C RG RT; H right; B left', 'H left': 'LT LG C RG RT; H left; B right',
-  'Tight end right': 'LT LG C RG RT Y right; B left', 'Tight end and H right': 'LT LG C RG RT Y right; H right; B left',
+  'Tight end right': 'LT LG C RG RT Y right; B left', 'Tight end and H right': 'LT LG C RG RT Y right; H right; B left', 'One back behind': 'LT LG C RG RT; B; QB pistol',
 } as const;
 
 const FRONTS = {
@@ -46,6 +46,8 @@ const FRONTS = {
   Odd: 'LE 5 left; N 0; RE 5 right; W 20 left; M 20 right',
   Tite: 'LE 4i left; N 0; RE 4i right; W 10 left; M 10 right',
   'Over, walked up': 'LE 5 left; N 1 left; T 3 right; RE 5 right; S 9 right up; W 30 left; M 10 right',
+  'Over, tackle slants in': 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right; T slant left',
+  'Over, end loops': 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right; twist T RE',
   Bear: 'LE 9 left; L 3 left; N 0; R 3 right; RE 9 right; W 20 left; M 20 right',
 } as const;
 
@@ -87,6 +89,8 @@ export const DEMO_SNAPS: readonly DemoSnap[] = [
   snap('power', 'left', 'H left', 'Over', [2, 1, 10, 'middle', 3], [{ man: 'RT', fault: 'falls' }]),
   snap('inside-zone-z1', 'left', 'Tight end right', 'Under', [2, 2, 7, 'right', 12]),
   snap('power', 'right', 'H right', 'Bear', [2, 1, 10, 'right', 2], [{ man: 'C', fault: 'high-pads' }, { man: 'RG', fault: 'wrong-track' }]),
+  snap('power', 'right', 'H right', 'Over, tackle slants in', [2, 2, 8, 'right', 3]),
+  snap('pro-five-back', 'right', 'One back behind', 'Over, end loops', [2, 3, 5, 'middle', 0]),
 ];
 
 const minus = (fault: FaultId, note = ''): Grade => ({ assignment: 'right', technique: 'minus', fault, note });

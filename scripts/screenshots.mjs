@@ -26,6 +26,8 @@ const SHOTS = [
     await page.getByRole('button', { name: /^M, 10/ }).focus();
   }],
   ['matrix-paper', '/matrix', 'paper'],
+  ['protection-paper', '/protection?play=pro-five-back&front=over-two-high', 'paper', async (page) => page.waitForTimeout(1500)],
+  ['movement-board', '/walkthrough?play=power&formation=h-back&moves=T%20slant%20left', 'board', async (page) => page.getByRole('slider').fill('70')],
   ['team-paper', '/team', 'paper'],
   ['mending-paper', '/walkthrough?play=inside-zone-z1&formation=h-back&front=LE%205%20left;%20N%201%20left;%20T%203%20right;%20RE%205%20right;%20W%2030%20left;%20M%2010%20right;%20S%20(9,%2012)', 'paper', async (page) => page.getByRole('combobox', { name: 'Compare with' }).selectOption({ label: 'Inside zone, pairs' })],
 ];

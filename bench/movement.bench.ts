@@ -1,0 +1,28 @@
+import { formationFrom, frontFrom, libraryText, schemeFrom } from '#core/library/library';
+import { resolvePlay, workPlay } from '#core/movement/play';
+import { runPlay } from '#core/movement/run/run';
+import { prepareCall, workOut } from '#core/resolve/resolve';
+
+function need<T>(result: { ok: true; value: T } | { ok: false }): T {
+  if (!result.ok) throw new Error('the library cannot be read');
+  return result.value;
+}
+const ROUNDS = 200;
+const timed = (run: () => void): number => {
+  for (let i = 0; i < 40; i++) run();
+  const start = performance.now();
+  for (let i = 0; i < ROUNDS; i++) run();
+  return (performance.now() - start) / ROUNDS;
+};
+
+/** A play's run in time, and a front that slants against one that stands still, in one process. */
+for (const id of ['inside-zone-z1', 'outside-zone', 'power', 'long-trap', 'pro-five-back']) {
+  const scheme = need(schemeFrom(libraryText('schemes', id)!));
+  const formation = need(formationFrom(libraryText('formations', scheme.head.from ?? 'five-man')!));
+  const front = need(frontFrom(libraryText('fronts', 'over-two-high')!, formation));
+  const slants = { ...front, movements: [{ kind: 'slant', who: null, side: 'right' } as const] };
+  const prepared = prepareCall(scheme, formation, { side: 'right' });
+  const resolution = resolvePlay(scheme, formation, slants, { side: 'right' });
+  const [run, still, moving] = [timed(() => runPlay(formation, front, resolution)), timed(() => workOut(prepared, front)), timed(() => workPlay(prepared, slants))];
+  console.log(`${id.padEnd(18)}run in time ${run.toFixed(2)} ms (goal 5 ms)   verdict ${(still * 1000).toFixed(0)} µs standing still, ${(moving * 1000).toFixed(0)} µs when they slant: ${(moving / still).toFixed(1)} times`);
+}

@@ -1,0 +1,51 @@
+import { expect, test } from '@playwright/test';
+import { enter } from './people';
+
+const columns = (page: import('@playwright/test').Page) => page.getByRole('table', { name: 'Who has whom' });
+
+test('a protection says what beats it, shows it on the board, and a mend is one click', async ({ page }) => {
+  await enter(page, 'coach', '/protection?play=pro-five-back&front=odd');
+  await expect(columns(page).getByRole('row', { name: /^Has/ })).toContainText('LE');
+  const side = page.getByRole('complementary', { name: 'What beats it and what mends it' });
+  await expect(side.getByRole('heading', { name: 'What beats it' })).toBeVisible();
+  const before = await page.getByText(/short against \d+ of/).innerText();
+  await side.getByRole('button', { name: /^Declare W/ }).click();
+  await expect(page).toHaveURL(/mike=W/);
+  await expect(page.getByText(/short against \d+ of/)).not.toHaveText(before);
+});
+
+test('who comes is chosen by hand: the board says who takes him, or that he is free', async ({ page }) => {
+  await enter(page, 'coach', '/protection?play=pro-five-back&front=over&rush=LE,N,T,RE');
+  const rush = page.getByRole('group', { name: 'Who comes' });
+  await expect(rush).toContainText('4 come');
+  await expect(rush).toContainText('held');
+  await rush.getByRole('button', { name: 'W', exact: true }).click();
+  await expect(rush).toContainText('5 come');
+  await expect(columns(page).getByRole('row', { name: /^Now takes/ })).toContainText('W');
+  await rush.getByLabel('twist').selectOption('T,RE');
+  await expect(rush).toContainText('RG and RT pass the twist off');
+  await page.reload();
+  await expect(rush).toContainText('pass the twist off');
+});
+
+test('protections are compared on the same pressures, and one of them opens', async ({ page }) => {
+  await enter(page, 'coach', '/protection');
+  const table = page.getByRole('region', { name: 'Compared' });
+  await expect(table.getByRole('row', { name: /^Everybody stays, left/ })).toContainText('holds');
+  await table.getByLabel('their best rusher').selectOption('T');
+  await expect(table.getByRole('columnheader', { name: 'On T' })).toBeVisible();
+  await expect(table.getByRole('row', { name: /^Half slide, half man, right/ })).toContainText(/and|One man/);
+  await table.getByRole('button', { name: 'fronts' }).click();
+  await expect(table.getByRole('row', { name: /^Bear/ }).first()).toBeVisible();
+  await table.getByRole('button', { name: 'protections' }).click();
+  await table.getByRole('button', { name: 'Full slide, left' }).click();
+  await expect(page).toHaveURL(/play=pro-full-slide&side=left/);
+});
+
+test('a run is no protection, and a front nobody can read leaves the board as it was', async ({ page }) => {
+  await enter(page, 'coach', '/protection?play=power');
+  await expect(page.getByRole('alert')).toContainText('protection "power"');
+  await page.goto('/protection?front=T%203');
+  await expect(page.getByRole('alert')).toContainText('needs a side');
+  await expect(columns(page)).toBeVisible();
+});
