@@ -33,7 +33,7 @@ export const PressureProofSchema = z.object({
   /** Who comes free and where, the most frequent first, with the smallest pressure that frees him. */
   ways: z.array(z.object({ id: z.string(), gap: z.string(), count: z.number(), soonest: z.number(), smallest: PressureSchema })),
   /** Who is by himself on whom when the fewest come, and who gets a second man. */
-  alone: z.array(z.object({ blocker: z.string(), on: z.string() })),
+  alone: z.array(z.object({ blocker: z.string(), on: z.string(), /** Seconds in hand before his rusher is past him; the least first. */ spare: z.number() })),
   doubles: z.array(z.object({ on: z.string(), by: z.array(z.string()) })),
 });
 export type PressureProof = z.infer<typeof PressureProofSchema>;

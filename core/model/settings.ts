@@ -21,6 +21,9 @@ const AliasesSchema = z.preprocess(typedAliases, z.record(z.string(), z.string()
   }
 });
 
+/** How somebody of the team gets going, as it was measured: seconds, ft/s2, ft/s. */
+export const MeasuredMoverSchema = z.object({ delay: z.coerce.number().min(0).max(1), acceleration: z.coerce.number().min(3).max(30), topSpeed: z.coerce.number().min(5).max(36) });
+
 /**
  * The program's schools and limits. Everything a coach may see differently is a named setting with a shipped value;
  * distances in feet, times in seconds.
@@ -50,6 +53,8 @@ export const SettingsSchema = z.object({
   vacatedDepth: z.coerce.number().min(0).max(8).default(3),
   /** Who plays: how fast men are taken to be on the board, and which cautions are shown. */
   levelOfPlay: z.enum(['youth', 'school', 'adult']).default('adult'),
+  /** Single men by seat whose speed the team has measured on its own film; everybody else has the shipped one of his level. */
+  movers: z.record(z.string().regex(/^[A-Z][A-Z0-9]{0,2}$/, 'a seat such as LT or Y'), MeasuredMoverSchema).default({}),
   /** Seconds from the snap to the throw, by the quarterback's drop. */
   throwQuick: z.coerce.number().min(0.8).max(6).default(1.6),
   throwThree: z.coerce.number().min(0.8).max(6).default(2.2),

@@ -129,7 +129,7 @@ function canTake(guard: Guard, lane: Lane, spot: Point, scene: Scene, margin: nu
 }
 
 /** By how many seconds he is late where he has his best chance on the rusher's way, in front of the quarterback. */
-function lateTo(guard: Guard, lane: Lane, spot: Point, scene: Scene): number {
+export function lateTo(guard: Guard, lane: Lane, spot: Point, scene: Scene): number {
   const mover = moverOf(scene.defenders[lane.rusher]!);
   const run = distance(lane.from, spot);
   let best = Infinity;

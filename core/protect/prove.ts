@@ -5,8 +5,8 @@ import type { PressureProof, PressureReport, PressureResult } from '../model/pre
 import type { Prepared } from '../resolve/resolve';
 import { decide } from '../resolve/resolve';
 import { NOBODY, type Scene } from '../vocabulary/scene';
-import { gapAt } from './lanes';
-import { guardsOf, pickUp, type Guard, type PickUp } from './pick-up';
+import { gapAt, type Lane } from './lanes';
+import { guardsOf, lateTo, pickUp, type Guard, type PickUp } from './pick-up';
 import { FEWEST_RUSHERS, MOST_RUSHERS, pressuresOf, type Pressure } from './pressures';
 
 export interface Rushers {
@@ -84,6 +84,12 @@ class Bench {
     return picked.free.some((l) => this.beats(picked, l)) ? 'short' : picked.late.length ? 'late' : 'held';
   }
 
+  /** Seconds a blocker has in hand against a lane; negative when he is late. */
+  spare(man: number, lane: Lane): number {
+    const guard = this.guards.find((g) => g.man === man)!;
+    return -lateTo(guard, lane, this.prepared.aim.pocket!.spot, this.scene);
+  }
+
   name(defender: number): string {
     return this.scene.defenders[defender]!.id;
   }
@@ -141,7 +147,7 @@ function matchups(bench: Bench): Pick<PressureProof, 'alone' | 'doubles'> {
     if (men.length === 0) return;
     const hands = men.length > 1 ? men : [...men, ...guards.filter((g) => g.onLine && !busy.has(g.man) && atMost(Math.abs(g.at.x - l.x), HAND_HELP) && men.some((m) => Math.abs(m - g.man) === 1)).map((g) => g.man)];
     if (hands.length > 1) doubles.push({ on: bench.name(l.rusher), by: hands.map((m) => bench.man(m)) });
-    else alone.push({ blocker: bench.man(men[0]!), on: bench.name(l.rusher) });
+    else alone.push({ blocker: bench.man(men[0]!), on: bench.name(l.rusher), spare: round(bench.spare(men[0]!, l)) });
   });
-  return { alone, doubles };
+  return { alone: alone.sort((a, b) => a.spare - b.spare), doubles };
 }

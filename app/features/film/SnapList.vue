@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { computed, ref, watch, nextTick } from 'vue';
 import { schemeName } from '~/features/board/scheme-names';
+import { nameOfCall } from '#core/names/names';
+import { usePlaybook } from '~/features/playbook/store';
 import type { Grade } from '#core/model/grade';
 import { gradedCount, useFilm, type SnapItem } from './store';
 
 const film = useFilm();
+const playbook = usePlaybook();
 const list = ref<HTMLElement | null>(null);
 const game = computed(() => film.games.find((g) => g.id === film.game) ?? null);
 const done = computed(() => film.snaps.filter((s) => gradedCount(s) >= s.asked.length).length);
@@ -14,6 +17,12 @@ function worst(item: SnapItem): Grade | null {
   if (gradedCount(item) < item.asked.length) return null;
   const weight = (g: Grade): number => (g.assignment === 'wrong' ? 4 : 0) + (g.technique === 'minus' ? 2 : 0) + (g.assignment === 'cannot tell' || g.technique === 'cannot tell' ? 1 : 0);
   return item.graded.map((g) => g.grade).sort((a, b) => weight(b) - weight(a))[0] ?? null;
+}
+
+/** The call as the program says it; a play it has no name for by what its sheet is called. */
+function callName(s: SnapItem): string {
+  const said = nameOfCall(playbook.naming, { scheme: s.scheme, side: s.side, formation: null, motion: null, tags: [] });
+  return said.ok ? said.value : `${schemeName(s.scheme)} ${s.side}`;
 }
 
 watch(() => film.snap?.id, async () => {
@@ -30,7 +39,7 @@ watch(() => film.snap?.id, async () => {
       <li v-for="s in film.snaps" :key="s.id">
         <NuxtLink :to="`/film/${s.id}`" :aria-current="s.id === film.snap?.id ? 'true' : undefined">
           <span class="soft">{{ s.number }}</span>
-          <span>{{ schemeName(s.scheme) }} {{ s.side }}</span>
+          <span :title="`${schemeName(s.scheme)} ${s.side}`">{{ callName(s) }}</span>
           <GradeMark v-if="worst(s)" :grade="worst(s)" :size="15" /><span v-else class="soft">{{ gradedCount(s) ? `${gradedCount(s)}/${s.asked.length}` : '' }}</span>
         </NuxtLink>
       </li>

@@ -6,7 +6,7 @@ import { request, RequestProblem } from '~/features/session/request';
 import { useSession } from '~/features/session/store';
 import { dequeue, enqueue, nextBatch, queueKey, readQueue, type Waiting } from './queue';
 
-export interface SnapItem { id: number; number: number; scheme: string; side: string; asked: string[]; graded: { blocker: string; grade: Grade }[] }
+export interface SnapItem { id: number; number: number; scheme: string; side: 'left' | 'right'; asked: string[]; graded: { blocker: string; grade: Grade }[] }
 export interface SnapDetail extends SnapBody { id: number; number: number; gameId: number; clips: (ClipBody & { id: number; angle: string })[]; grades: { blocker: string; grade: Grade }[] }
 export interface GameItem { id: number; opponent: string; week: number; published: boolean; snaps: number }
 

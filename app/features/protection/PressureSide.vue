@@ -40,7 +40,7 @@ const say = ({ rushers, twist }: PressureReport): string => `${rushers.join(', '
     </section>
     <section>
       <h2>When only the line comes</h2>
-      <p><b>Alone:</b> {{ p.proof.alone.map((a) => `${a.blocker} on ${a.on}`).join(', ') || 'nobody' }}</p>
+      <p><b>Alone:</b> {{ p.proof.alone.map((a) => `${a.blocker} on ${a.on} (${a.spare >= 0 ? `${a.spare.toFixed(1)} s in hand` : `${(-a.spare).toFixed(1)} s late`})`).join(', ') || 'nobody' }}</p>
       <p><b>Two on one:</b> {{ p.proof.doubles.map((d) => `${d.by.join(' and ')} on ${d.on}`).join(', ') || 'nobody' }}</p>
     </section>
   </aside>

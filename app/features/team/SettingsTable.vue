@@ -7,7 +7,7 @@ const emit = defineEmits<{ change: [settings: Settings] }>();
 const playbook = usePlaybook();
 const problem = ref('');
 
-type Row = { key: Exclude<keyof Settings, 'aliases' | 'walkedUpCounts'>; says: string; unit?: string; options?: readonly string[] };
+type Row = { key: Exclude<keyof Settings, 'aliases' | 'walkedUpCounts' | 'movers'>; says: string; unit?: string; options?: readonly string[] };
 const ROWS: readonly Row[] = [
   { key: 'standardYards', says: 'A good run gains', unit: 'yards' }, { key: 'reachLimit', says: 'A lone block is too far from', unit: 'ft to the side' },
   { key: 'zoneReachLimit', says: 'On zone tracks to the play side, from', unit: 'ft' }, { key: 'pullMargin', says: 'A puller loses the race when later by', unit: 's' },

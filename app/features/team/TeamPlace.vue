@@ -6,6 +6,7 @@ import { RequestProblem } from '~/features/session/request';
 import type { ProgramBody } from '#core/model/program';
 import NamingTable from './NamingTable.vue';
 import SettingsTable from './SettingsTable.vue';
+import SpeedTable from './SpeedTable.vue';
 import WordsTable from './WordsTable.vue';
 
 const playbook = usePlaybook();
@@ -39,6 +40,7 @@ async function change(part: ProgramBody, said: string): Promise<void> {
       <legend class="visually-hidden">The team’s ways</legend>
       <WordsTable @change="(callWords) => change({ callWords }, `The words of “${callWords.active}” are in force.`)" />
       <SettingsTable @change="(settings) => change({ settings }, 'The limits are in force.')" />
+      <SpeedTable @change="(settings) => change({ settings }, 'The speeds are in force.')" />
       <NamingTable @change="(naming) => change({ naming }, 'Plays are called by these names now.')" />
     </fieldset>
   </div>

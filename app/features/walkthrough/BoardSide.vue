@@ -6,6 +6,7 @@ import { upperFirst } from '~/features/board/words';
 import { usePlaybook } from '~/features/playbook/store';
 import LineupCompare from './LineupCompare.vue';
 import MendList from './MendList.vue';
+import MovementList from './MovementList.vue';
 import OverruleRow from './OverruleRow.vue';
 import WhyPanel from './WhyPanel.vue';
 import { useWalkthrough } from './store';
@@ -84,6 +85,7 @@ const technique = computed(() => i.value.techniques.find((t) => t.id === props.s
       </select>
       <p v-if="board.comparison" class="soft">{{ board.comparison.men.filter((m) => !m.same).length }} men do something else; {{ board.comparison.answer.verdict }} against {{ resolution.verdict }}.</p>
     </section>
+    <MovementList />
     <LineupCompare />
     <section>
       <h2>Said at the line</h2>

@@ -31,7 +31,7 @@ const clock = useClock(computed(() => board.run));
 const before = computed(() => new Map(board.resolution?.movement?.before.assignments.map((a) => [a.blocker, a]) ?? []));
 const rows = computed(() => [
   ...(board.resolution?.movement ? [{ key: 'was', name: 'Was to' }] : []),
-  { key: 'block', name: 'Block' }, { key: 'on', name: 'On' }, { key: 'then', name: 'Then' }, { key: 'step', name: 'First step' }, { key: 'aim', name: 'Aim' },
+  { key: 'block', name: 'Block' }, { key: 'on', name: 'On' }, { key: 'then', name: 'Then' }, { key: 'meets', name: 'Meets him' }, { key: 'step', name: 'First step' }, { key: 'aim', name: 'Aim' },
   { key: 'says', name: 'Says' },
   ...(board.comparison ? [{ key: 'other', name: 'Other school' }] : []),
   ...(showWhy.value ? [{ key: 'why', name: 'Why' }] : [{ key: 'eyes', name: 'Eyes' }]),
@@ -52,6 +52,15 @@ function wasCell(man: string): string {
   return `${BLOCKS[was.block as BlockId].name} ${was.target ?? 'nobody'}${was.next ? `, then ${was.next}` : ''}`;
 }
 
+/** When he meets his men by the run in time, and how late he is to somebody who meets the ball. */
+function meetsCell(man: string): string {
+  const a = board.arrivals.get(man);
+  if (!a) return '';
+  const meets = a.meets.map((m) => `${m.on} ${m.at.toFixed(1)} s`).join(', ');
+  return a.never ? `${meets}${meets ? '; ' : ''}not ${a.never} in time` : a.late >= 0.05 ? `${meets}, ${a.late.toFixed(1)} s late` : meets;
+}
+const isLate = (man: string): boolean => (board.arrivals.get(man)?.late ?? 0) >= 0.05 || board.arrivals.get(man)?.never != null;
+
 function cell(row: string, man: string): string {
   const a = assigned.value.get(man);
   if (row === 'other') return otherCell(man);
@@ -61,6 +70,7 @@ function cell(row: string, man: string): string {
     case 'block': return blockName(a);
     case 'on': return a.target ?? 'nobody: next level';
     case 'then': return a.next ?? '';
+    case 'meets': return meetsCell(man);
     case 'step': return stepWords(a);
     case 'aim': return upperFirst(a.aim);
     case 'says': return board.resolution!.calls.filter((c) => c.from === man).map((c) => `“${c.word}”`).join(' ');
@@ -108,7 +118,7 @@ onKeyStroke((event) => /^[1-9]$/.test(event.key), (event) => {
             />
             <TimeBar v-if="board.run" :run="board.run" :frame="clock.frame.value" :playing="clock.playing.value" @go="clock.go" @toggle="clock.toggle" />
             <ManColumns :columns="columns" :rows="rows" :selected="board.selected" :numbers="roster.numbers" keys label="Assignments" @select="board.selected = $event">
-              <template #default="{ row, man }"><span :class="{ other: (row === 'other' || row === 'was') && cell(row, man) !== 'the same', soft: (row === 'other' || row === 'was') && cell(row, man) === 'the same', small: row === 'other' || row === 'was' || row === 'why' || row === 'eyes' || row === 'aim' }">{{ cell(row, man) }}</span></template>
+              <template #default="{ row, man }"><span :class="{ late: row === 'meets' && isLate(man), other: (row === 'other' || row === 'was') && cell(row, man) !== 'the same', soft: (row === 'other' || row === 'was') && cell(row, man) === 'the same', small: row === 'other' || row === 'was' || row === 'meets' || row === 'why' || row === 'eyes' || row === 'aim' }">{{ cell(row, man) }}</span></template>
             </ManColumns>
           </div>
           <p class="hands soft no-print">
@@ -132,6 +142,7 @@ onKeyStroke((event) => /^[1-9]$/.test(event.key), (event) => {
 .area { padding: 12px 16px 12px 20px; min-width: 0; }
 .scroller { overflow-x: auto; }
 .small { font-size: 12.5px; }
+.late { color: var(--risk); font-weight: 650; }
 .other { color: var(--violet); font-weight: 650; }
 .hands { display: flex; flex-wrap: wrap; gap: 6px 18px; padding: 12px 0 0; font-size: 12.5px; }
 .hands button:disabled { opacity: 0.5; cursor: default; }

@@ -12,8 +12,12 @@ import type { Resolution } from '#core/model/resolution';
 import type { Side } from '#core/model/side';
 import type { Overrides } from '#core/model/identification';
 import { readMoves } from '#core/language/lineups/read-moves';
-import { resolvePlay } from '#core/movement/play';
+import { sayMovement } from '#core/language/lineups/read-movement';
+import { describeMovement, movementMenu } from '#core/movement/menu';
+import { resolvePlay, workPlay } from '#core/movement/play';
+import { arrivalsOf } from '#core/movement/run/arrivals';
 import { runPlay, type Run } from '#core/movement/run/run';
+import { prepareCall } from '#core/resolve/resolve';
 import { usePlaybook } from '~/features/playbook/store';
 
 /** What is on the board: ids of what ships, or a front of the coach's own in notation. */
@@ -73,7 +77,20 @@ export const useWalkthrough = defineStore('walkthrough', () => {
   });
 
   /** The play in time; worked out when somebody looks at it. */
-  const run = computed<Run | null>(() => (resolution.value && formation.value && front.value ? runPlay(formation.value, front.value, resolution.value, { level: playbook.settings.levelOfPlay }) : null));
+  const run = computed<Run | null>(() => (resolution.value && formation.value && front.value ? runPlay(formation.value, front.value, resolution.value, { level: playbook.settings.levelOfPlay, movers: playbook.settings.movers }) : null));
+
+  /** When each man meets his, by the run in time. */
+  const arrivals = computed(() => new Map(run.value && resolution.value ? arrivalsOf(run.value, resolution.value.assignments).map((a) => [a.man, a]) : []));
+
+  /** The verdict under every movement this front can make. */
+  const underMovement = computed(() => {
+    const scheme = playbook.book.scheme(call.value.scheme);
+    if (!scheme.ok || !formation.value || !front.value) return [];
+    const prepared = prepareCall(scheme.value, formation.value, callOf());
+    return movementMenu(front.value, formation.value).map((g) => ({
+      name: g.name, moves: g.moves.map((m) => ({ said: sayMovement(m), name: describeMovement(m), verdict: workPlay(prepared, { ...front.value!, movements: [m] }).judgement.verdict })),
+    }));
+  });
 
   function setMoves(moves: readonly string[]): void {
     call.value = { ...call.value, moves: [...moves] };
@@ -173,5 +190,5 @@ export const useWalkthrough = defineStore('walkthrough', () => {
     problems.value = [...problems.value, { code: 'text.expected', severity: 'error', span: TOP, params: { expected: 'left or right as the side', found: `"${found}"` } }];
   };
 
-  return { call, formation, front, moving, resolution, run, setMoves, tags, selected, problems, done, undone, frontText, overrides, mendings, otherSchool, comparison, otherLineup, lineups, motions, make, setUp, move, nudge, undo, redo, toggleTag, refuse };
+  return { call, formation, front, moving, resolution, run, arrivals, underMovement, setMoves, tags, selected, problems, done, undone, frontText, overrides, mendings, otherSchool, comparison, otherLineup, lineups, motions, make, setUp, move, nudge, undo, redo, toggleTag, refuse };
 });
