@@ -12,7 +12,7 @@ else {
   await page.request.post(`${url}/api/session`, { data: { email: 'coach@lanterns.example', password: 'lantern-coach' } });
   for (const path of ['/walkthrough?play=power&formation=h-back&front=over-two-high', '/walkthrough?play=pro-five-back&formation=pistol&front=over-two-high']) {
     await page.goto(url + path);
-    await page.getByRole('group', { name: 'The play in time' }).getByRole('button', { name: 'Play', exact: true }).click();
+    await page.getByRole('group', { name: 'The play in time' }).getByRole('button', { name: 'Run it' }).click();
     const found = await page.evaluate((ms) => new Promise<number[]>((done) => {
       const times: number[] = [];
       const start = performance.now();

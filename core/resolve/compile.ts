@@ -1,7 +1,7 @@
 import { SchemeHeadSchema, type SchemeHead } from '../model/scheme';
-import { BLOCKS, CONDITIONS, GAPS, GROUPS, MEN, QUALIFIERS, REGIONS, TARGETS, type BlockId } from '../vocabulary/index';
+import { BLOCKS, CONDITIONS, GAPS, GROUPS, MEN, QUALIFIERS, REGIONS, TARGETS, WORDS, type BlockId } from '../vocabulary/index';
 import { NOBODY, type Scene } from '../vocabulary/scene';
-import type { BlockWord, ConditionWord, GapFinder, GapWord, GroupWord, ManFinder, ManWord, QualifierWord, Slots, TargetFinder, TargetWord } from '../vocabulary/word';
+import type { BlockWord, ConditionWord, GapFinder, GapWord, GroupWord, ManFinder, ManWord, QualifierWord, Saying, Slots, TargetFinder, TargetWord } from '../vocabulary/word';
 import type { Action, Condition, Phrase, SchemeTree, Sentence } from '../language/tree';
 
 type Test = (scene: Scene, me: number) => boolean;
@@ -24,6 +24,8 @@ export interface CompiledSentence {
   readonly line: number;
   readonly when: Test | null;
   readonly actions: readonly CompiledAction[];
+  /** Whether it fits, and on whom, hangs on what other men have chosen. */
+  readonly asksOthers: boolean;
 }
 
 export interface CompiledDeal {
@@ -68,6 +70,7 @@ export function headOf(tree: SchemeTree): SchemeHead {
 
 export function compileScheme(tree: SchemeTree): CompiledScheme {
   const head = headOf(tree);
+  const asking = new Set(tree.looks.filter((l) => asksOthers(l.when, NO_LOOKS)).map((l) => l.name));
   return {
     tree, head,
     bumpLine: head.bump === 'nobody' ? 0 : tree.head.find((h) => h.key === 'bump')?.span.line ?? 0,
@@ -81,7 +84,7 @@ export function compileScheme(tree: SchemeTree): CompiledScheme {
     })),
     sheets: tree.sheets.map((sheet) => ({
       includes: whose(sheet.heads),
-      sentences: sheet.sentences.map((sentence, i) => compileSentence(sentence, i === 0)),
+      sentences: sheet.sentences.map((sentence, i) => compileSentence(sentence, i === 0, asking)),
     })),
   };
 }
@@ -91,10 +94,25 @@ const whose = (heads: readonly Phrase[]): CompiledSheet['includes'] => anyOf(hea
 
 const anyOf = (tests: ((scene: Scene, man: number) => boolean)[]) => (scene: Scene, man: number): boolean => tests.some((t) => t(scene, man));
 
-const compileSentence = (sentence: Sentence, first: boolean): CompiledSentence => ({
+const NO_LOOKS: ReadonlySet<string> = new Set();
+
+/** Does anything in a part of a sentence ask what other men have chosen? `looks` are the looks that do. */
+function asksOthers(part: unknown, looks: ReadonlySet<string>): boolean {
+  if (typeof part !== 'object' || part === null) return false;
+  if (Array.isArray(part)) return part.some((p) => asksOthers(p, looks));
+  const { kind, word, slots } = part as Partial<Phrase>;
+  if (kind && word) {
+    if ((WORDS[kind] as Record<string, Saying>)[word]?.asksOthers) return true;
+    if (word === 'look-is' && looks.has(slots?.look as string)) return true;
+  }
+  return Object.values(part).some((p) => asksOthers(p, looks));
+}
+
+const compileSentence = (sentence: Sentence, first: boolean, looks: ReadonlySet<string>): CompiledSentence => ({
   sentence, first, line: sentence.span.line,
   when: sentence.when && compileCondition(sentence.when),
   actions: sentence.actions.map(compileAction),
+  asksOthers: asksOthers([sentence.when, sentence.actions], looks),
 });
 
 /** A climb that names nobody: matched with the other climbers. */

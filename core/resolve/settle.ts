@@ -48,12 +48,13 @@ const PATIENCE = 6;
  * nothing changes. Men speak from the play side to the back side, then those off the line. A state that comes back is a cycle.
  */
 export function settleFirstLevel(scheme: CompiledScheme, scene: Settled['scene'], bound: Bound | null = null): Settled {
-  const { sheets, order, blockers } = sheetsOf(scheme, scene);
+  const { sheets, order, blockers, steady } = sheetsOf(scheme, scene);
+  const done: boolean[] = [];
   const refusals: ReadonlyMap<number, number>[] = scene.men.map(() => NO_REFUSALS);
   let cycle: readonly number[] = NO_DEFENDERS;
   for (let round = 0; round < MAX_ROUNDS; round++) {
-    cycle = untilStill(scene, sheets, refusals, order, bound);
-    if (!refusePartners(scene, order, refusals)) break;
+    cycle = untilStill(scene, { sheets, order, steady }, refusals, done, bound);
+    if (!refusePartners(scene, order, refusals, done)) break;
   }
   let fallbacks = NO_DEFENDERS;
   for (const man of order) if (scene.proposals[man]!.sentence < 0 && man < scene.lineCount) fallbacks = [...fallbacks, man];
@@ -70,6 +71,8 @@ interface Sheets {
   readonly sheets: readonly (readonly CompiledSentence[])[];
   readonly order: readonly number[];
   readonly blockers: readonly number[];
+  /** For each man how many of his first sentences ask nothing of other men: once one of them stands, it stands for good. */
+  readonly steady: readonly number[];
 }
 
 const bySeating = new WeakMap<CompiledScheme, WeakMap<readonly unknown[], Sheets>>();
@@ -83,7 +86,12 @@ function sheetsOf(scheme: CompiledScheme, scene: Scene): Sheets {
     const sheets = scene.men.map((_, man) => scheme.sheets.filter((s) => s.includes(scene, man)).flatMap((s) => s.sentences));
     const withRules = (man: number): boolean => sheets[man]!.length > 0;
     const blockers = scene.men.map((m) => m.index).filter((man) => withRules(man) && scene.men[man]!.kind !== 'quarterback-read' && scene.men[man]!.kind !== 'design');
-    known.set(scene.men, found = { sheets, order: speakingOrder(scene).filter(withRules), blockers });
+    const steady = sheets.map((own, man) => {
+      const asks = own.findIndex((s) => s.asksOthers);
+      // What is left by design is read off all of its sentences, so all of them have to be steady.
+      return asks < 0 ? own.length : scene.men[man]!.kind === 'design' ? 0 : asks;
+    });
+    known.set(scene.men, found = { sheets, order: speakingOrder(scene).filter(withRules), blockers, steady });
   }
   return found;
 }
@@ -94,16 +102,20 @@ const speakingOrder = (scene: Scene): number[] => [
   ...scene.men.slice(scene.lineCount).map((m) => m.index),
 ];
 
-/** Repeats proposals until a whole round changes nothing; returns the men of a cycle, if there is one. */
-function untilStill(scene: Settled['scene'], sheets: Settled['sheets'], refusals: readonly ReadonlyMap<number, number>[], order: readonly number[], bound: Bound | null): readonly number[] {
+/** Repeats proposals until a whole round changes nothing; returns the men of a cycle, if there is one. Men who are `done` are not asked again. */
+function untilStill(
+  scene: Settled['scene'], { sheets, order, steady }: Pick<Sheets, 'sheets' | 'order' | 'steady'>, refusals: readonly ReadonlyMap<number, number>[], done: boolean[], bound: Bound | null,
+): readonly number[] {
   let seen: Set<string> | null = null;
   for (let round = 0; ; round++) {
     let changed = false;
     const before = round > PATIENCE ? [...scene.proposals] : null;
     for (const man of order) {
+      if (done[man]) continue;
       const proposal = bound?.fixed[man] ?? propose(scene, man, sheets[man]!, refusals[man]!, bound);
       changed ||= !sameProposal(proposal, scene.proposals[man]!);
       scene.proposals[man] = proposal;
+      done[man] = proposal.sentence >= 0 && proposal.sentence < steady[man]!;
     }
     if (!changed) return NO_DEFENDERS;
     if (!before) continue;
@@ -190,7 +202,7 @@ function isTooFar(scene: Scene, man: number, mate: number, defender: number): bo
 }
 
 /** Pairs whose partner is not on the same man are refused; true when any was. */
-function refusePartners(scene: Scene, order: readonly number[], refusals: ReadonlyMap<number, number>[]): boolean {
+function refusePartners(scene: Scene, order: readonly number[], refusals: ReadonlyMap<number, number>[], done: boolean[]): boolean {
   let lost: [man: number, sentence: number, partner: number][] | null = null;
   for (const man of order) {
     const p = scene.proposals[man]!;
@@ -200,7 +212,10 @@ function refusePartners(scene: Scene, order: readonly number[], refusals: Readon
     if (missing !== NOBODY) (lost ??= []).push([man, p.sentence, missing]);
   }
   if (!lost) return false;
-  for (const [man, sentence, partner] of lost) refusals[man] = new Map([...refusals[man]!, [sentence, partner]]);
+  for (const [man, sentence, partner] of lost) {
+    refusals[man] = new Map([...refusals[man]!, [sentence, partner]]);
+    done[man] = false;
+  }
   return true;
 }
 

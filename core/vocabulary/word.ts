@@ -20,6 +20,8 @@ export interface Saying {
   readonly denies?: readonly string[];
   /** One sentence of help, shown in the editor and in the reference. */
   readonly help: string;
+  /** Its answer hangs on what other men have chosen so far; everything else is settled by where people stand. */
+  readonly asksOthers?: boolean;
 }
 
 /** The slots of one use of a word, ready for its geometry. */

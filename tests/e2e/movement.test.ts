@@ -27,13 +27,13 @@ test('the play runs in time and is stepped like film', async ({ page }) => {
   await expect(time).toContainText('1.60 s');
   await time.getByRole('slider').fill('0');
   await page.keyboard.press('Tab');
-  await time.getByRole('button', { name: 'Play', exact: true }).click();
+  await time.getByRole('button', { name: 'Run it' }).click();
   await expect(time).toContainText(/[1-9]\.\d\d s/, { timeout: 8000 });
 });
 
 test('a formation, or a man in motion, stands beside this one by numbers and by who is left', async ({ page }) => {
   await enter(page, 'coach', '/walkthrough?play=power&formation=h-left&front=over-walked');
-  await page.getByRole('combobox', { name: 'Compare with a formation' }).selectOption({ label: 'H in motion across' });
+  await page.getByRole('combobox', { name: 'The other formation' }).selectOption({ label: 'H in motion across' });
   await expect(page.getByText('H in motion:', { exact: false })).toBeVisible();
   await expect(page.getByText(/Read or left|Nobody free in the box|Free in the box/).first()).toBeVisible();
 });

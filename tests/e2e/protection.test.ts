@@ -9,8 +9,8 @@ test('a protection says what beats it, shows it on the board, and a mend is one 
   const side = page.getByRole('complementary', { name: 'What beats it and what mends it' });
   await expect(side.getByRole('heading', { name: 'What beats it' })).toBeVisible();
   const before = await page.getByText(/short against \d+ of/).innerText();
-  await side.getByRole('button', { name: /^Declare W/ }).click();
-  await expect(page).toHaveURL(/mike=W/);
+  await side.getByRole('button', { name: 'With quick' }).click();
+  await expect(page).toHaveURL(/tags=quick/);
   await expect(page.getByText(/short against \d+ of/)).not.toHaveText(before);
 });
 

@@ -15,7 +15,7 @@ const best = ref('');
 const rushers = computed(() => p.front?.defenders.filter((d) => d.y <= 4.5).map((d) => d.id) ?? []);
 watch(rushers, (ids) => { if (!ids.includes(best.value)) best.value = ''; });
 
-const calls = computed(() => (by.value === 'fronts' ? [{ ...p.call, overrides: p.overrides }]
+const calls = computed(() => (by.value === 'fronts' ? [{ ...p.call, tags: [...p.call.tags], without: [...p.call.without], overrides: { ...p.overrides } }]
   : p.protections.flatMap(({ id, from }) => (['left', 'right'] as const).map((side) => ({ scheme: id, formation: from, side, tags: [], without: [], overrides: {} })))));
 watch([calls, () => p.call.front, () => playbook.book], () => survey.ask({
   own: playbook.documents.filter((d) => d.text !== null && !d.retired).map((d) => ({ shelf: d.shelf, id: d.slug, text: d.text! })), settings: playbook.settings, calls: calls.value.map((c) => ({ ...c })),

@@ -24,7 +24,7 @@ const now = computed(() => props.run.events.filter((e) => e.time <= props.frame 
 
 <template>
   <div class="time no-print" role="group" aria-label="The play in time">
-    <button class="plain" type="button" :aria-label="playing ? 'Pause' : 'Play'" @click="emit('toggle')"><i :class="playing ? 'pi pi-pause' : 'pi pi-play'" aria-hidden="true" /></button>
+    <button class="plain" type="button" :aria-label="playing ? 'Hold it' : 'Run it'" @click="emit('toggle')"><i :class="playing ? 'pi pi-pause' : 'pi pi-play'" aria-hidden="true" /></button>
     <button class="plain" type="button" aria-label="One step back" :disabled="frame === 0" @click="emit('go', frame - 1)"><i class="pi pi-step-backward" aria-hidden="true" /></button>
     <button class="plain" type="button" aria-label="One step on" :disabled="frame === last" @click="emit('go', frame + 1)"><i class="pi pi-step-forward" aria-hidden="true" /></button>
     <output>{{ frame === 0 ? 'Snap' : `${seconds} s` }}</output>

@@ -6,6 +6,7 @@ export const asksMe: ConditionWord = {
   says: ['{who:man!} asks me for help'],
   denies: ['{who:man!} asks nobody for help'],
   help: 'His own rule is a double team with me; "him" is then the man he wants doubled.',
+  asksOthers: true,
   test: (slots) => {
     const who = slots.man('who');
     return (scene, me) => {

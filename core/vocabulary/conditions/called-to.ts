@@ -5,6 +5,7 @@ export const calledTo: ConditionWord = {
   says: ['{who:man!} is called to {job:job}'],
   denies: ['{who:man!} is not called to {job:job}'],
   help: 'The block his own rule has chosen on this front; "pull" means any pulling block.',
+  asksOthers: true,
   test: (slots) => {
     const [who, job] = [slots.man('who'), slots.text('job')];
     return (scene, me) => {

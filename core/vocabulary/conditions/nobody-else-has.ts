@@ -6,6 +6,7 @@ export const nobodyElseHas: ConditionWord = {
   says: ['nobody else has {whom:target}'],
   denies: ['somebody else has {whom:target}'],
   help: 'No other man’s rule takes that defender first.',
+  asksOthers: true,
   test: (slots) => {
     const whom = slots.target('whom');
     return (scene, me) => {

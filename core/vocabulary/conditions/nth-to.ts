@@ -16,6 +16,7 @@ export const nthTo: ConditionWord = {
   says: ['{who:man!} be the {nth:ordinal} to {job:job}'],
   denies: ['{who:man!} be not the {nth:ordinal} to {job:job}'],
   help: 'How many men on the line, counted from the play side, have that job before him: the first to pull has nobody pulling in front of him.',
+  asksOthers: true,
   test: (slots) => {
     const [who, job] = [slots.man('who'), slots.text('job')];
     const before = ORDINALS.indexOf(slots.text('nth') as (typeof ORDINALS)[number]);

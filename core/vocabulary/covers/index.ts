@@ -1,5 +1,5 @@
-import { atLeast, atMost, lessThan, moreThan } from '../../geometry/compare';
-import { HEAD_UP, SHADE } from '../../geometry/tolerances';
+import { lessThan, moreThan } from '../../geometry/compare';
+import { EPSILON, HEAD_UP, SHADE } from '../../geometry/tolerances';
 import { coveredIndex } from '../../identify/line';
 import type { CoverMap, SceneDefender, SceneMan } from '../scene';
 
@@ -21,30 +21,38 @@ const shoulders: Cover = (line, first) => {
  * From just past my nose on the play side up to the next man's. A man who owns head-up defenders has his region begin half a foot on
  * the back side of his nose instead, and his back-side neighbour's ends there: the regions of a line never overlap.
  */
-const playsideRegion = (ownsHeadUp: (man: SceneMan) => boolean): Cover => (line, first) => {
-  const owns = line.map(ownsHeadUp);
-  const beginsAfter = (i: number, x: number): boolean => (owns[i]! ? lessThan(x, line[i]!.x - HEAD_UP) : atMost(x, line[i]!.x + HEAD_UP));
-  const endsBefore = (i: number, x: number): boolean => {
-    if (i + 1 >= line.length) return false;
-    return owns[i + 1]! ? atLeast(x, line[i + 1]!.x - HEAD_UP) : moreThan(x, line[i + 1]!.x + HEAD_UP);
-  };
-  const side = (man: number, x: number): -1 | 0 | 1 => (beginsAfter(man, x) ? -1 : endsBefore(man, x) ? 1 : 0);
-  const men = line.map((): number[] => []);
-  for (const d of first) {
-    for (let i = line.length - 1; i >= 0; i--) {
-      if (side(i, d.x) !== 0) continue;
-      put(men[i]!, d, line[i]!, first);
-      break;
+const playsideRegion = (ownsHeadUp: (man: SceneMan) => boolean): Cover => {
+  const known = new WeakMap<readonly SceneMan[], Regions>();
+  return (line, first) => {
+    let regions = known.get(line);
+    if (!regions) known.set(line, regions = regionsOf(line, ownsHeadUp));
+    const { start, side } = regions;
+    const men = line.map((): number[] => []);
+    for (const d of first) {
+      let man = line.length - 1;
+      while (man >= 0 && d.x < start[man]!) man--;
+      if (man >= 0) put(men[man]!, d, line[man]!, first);
     }
-  }
-  // Two men in one region: the nearer nose is mine, the others belong to the playside neighbour.
-  for (let i = 0; i + 1 < line.length; i++) {
-    if (men[i]!.length < 2) continue;
-    const next = men[i + 1]!;
-    for (const other of men[i]!.splice(1)) put(next, first.find((d) => d.index === other)!, line[i + 1]!, first);
-  }
-  return { men, side };
+    // Two men in one region: the nearer nose is mine, the others belong to the playside neighbour.
+    for (let i = 0; i + 1 < line.length; i++) {
+      if (men[i]!.length < 2) continue;
+      const next = men[i + 1]!;
+      for (const other of men[i]!.splice(1)) put(next, first.find((d) => d.index === other)!, line[i + 1]!, first);
+    }
+    return { men, side };
+  };
 };
+
+/** Where each man's region begins; it ends where the next one's does, the last one's nowhere. The same for every front. */
+interface Regions {
+  readonly start: readonly number[];
+  readonly side: CoverMap['side'];
+}
+
+function regionsOf(line: readonly SceneMan[], ownsHeadUp: (man: SceneMan) => boolean): Regions {
+  const start = line.map((man) => (ownsHeadUp(man) ? man.x - HEAD_UP - EPSILON : man.x + HEAD_UP + 2 * EPSILON));
+  return { start, side: (man, x) => (x < start[man]! ? -1 : man + 1 < line.length && x >= start[man + 1]! ? 1 : 0) };
+}
 
 /** Adds a defender to a man's list, the nearer nose first; a tie goes to the one nearer the ball. */
 function put(his: number[], defender: SceneDefender, man: SceneMan, first: readonly SceneDefender[]): void {

@@ -4,6 +4,7 @@ import { NOBODY } from '../scene';
 export const readMan: TargetWord = {
   says: ['the read man'],
   help: 'Whom the quarterback reads on this front.',
+  asksOthers: true,
   find: () => ({
     claim: null, every: false,
     seek: (scene, _me, accept) => {
