@@ -22,16 +22,14 @@ const LOOP_DEPTH = 3.5;
 /** Where a man who goes first has got to when he turns up, and where his gap is at the line. */
 const AT_LINE = 1;
 
-/** Every rusher's lane under a pressure; two men who twist change lanes. */
-export function lanesOf(scene: Scene, { rushers, twist }: Pressure, spot: Point): Lane[] {
-  return rushers.map((rusher) => {
-    const self = scene.defenders[rusher]!;
-    if (!twist?.includes(rusher)) return lane(scene, rusher, [self], spot);
-    const [first, second] = twist;
-    const mate = scene.defenders[rusher === first ? second : first]!;
-    const turn = { x: mate.x, y: AT_LINE };
-    return rusher === first ? lane(scene, rusher, [self, turn], spot) : lane(scene, rusher, [self, { x: (self.x + mate.x) / 2, y: LOOP_DEPTH }, turn], spot);
-  });
+/** A rusher's lane under a pressure; two men who twist change lanes. */
+export function laneOf(scene: Scene, rusher: number, twist: Pressure['twist'], spot: Point): Lane {
+  const self = scene.defenders[rusher]!;
+  if (!twist?.includes(rusher)) return lane(scene, rusher, [self], spot);
+  const [first, second] = twist;
+  const mate = scene.defenders[rusher === first ? second : first]!;
+  const turn = { x: mate.x, y: AT_LINE };
+  return rusher === first ? lane(scene, rusher, [self, turn], spot) : lane(scene, rusher, [self, { x: (self.x + mate.x) / 2, y: LOOP_DEPTH }, turn], spot);
 }
 
 function lane(scene: Scene, rusher: number, way: readonly Point[], spot: Point): Lane {

@@ -7,7 +7,7 @@ import { setPoint } from '../resolve/pass-set';
 import type { Pocket } from '../kinematics/passing';
 import { BLOCKS } from '../vocabulary/index';
 import { NOBODY, type Scene } from '../vocabulary/scene';
-import { lanesOf, type Lane } from './lanes';
+import { laneOf, type Lane } from './lanes';
 import type { Pressure } from './pressures';
 
 /** A blocker as a pressure finds him. */
@@ -57,37 +57,65 @@ export function guardsOf({ settled: { scene }, men }: Outcome, pocket: Pocket): 
 const placeOf = (scene: Scene, m: ManOutcome, pocket: Pocket): Point => (BLOCKS[m.block].course === 'retreat' && m.man < scene.lineCount
   ? setPoint(scene, { ...m, target: NOBODY }, pocket) : scene.men[m.man]!);
 
-/**
- * Who picks up whom: everybody his own man; two neighbours of the line pass a twist off when they set on one level; a scanning man the
- * first of his order who comes; then, the soonest rusher first, whoever has nobody or sets to a gap. Whom nobody can reach in time is free.
- */
-export function pickUp(scene: Scene, guards: readonly Guard[], pressure: Pressure, { spot }: Pocket, margin: number): PickUp {
-  const lanes = lanesOf(scene, pressure, spot);
-  const by = lanes.map((): number[] => []);
-  const own = guards.map((g) => g.own);
-  const passedOff = passTwist(scene, guards, own, pressure);
-  const idle: number[] = [];
-  guards.forEach((g, i) => {
-    const at = g.scan.length > 0 || g.slides ? NOBODY : lanes.findIndex((l) => l.rusher === own[i]);
-    if (at < 0) idle.push(i);
-    else by[at]!.push(i);
-  });
-  const reach = (g: number, l: number): boolean => own[g] === lanes[l]!.rusher || canTake(guards[g]!, lanes[l]!, spot, scene, margin);
-  const scanning = idle.filter((g) => {
-    const found = guards[g]!.scan.map((d) => lanes.findIndex((l) => l.rusher === d)).find((l) => l >= 0 && by[l]!.length === 0 && reach(g, l));
-    if (found !== undefined) by[found]!.push(g);
-    return found !== undefined;
-  });
-  const spare = [...idle.filter((g) => !scanning.includes(g)), ...secondMen(by)];
-  const open = lanes.map((_, l) => l).filter((l) => by[l]!.length === 0).sort((a, b) => lanes[a]!.arrives - lanes[b]!.arrives || a - b);
-  const match = matchGuards(open, spare, guards, own, lanes, reach);
-  for (const [l, g] of match) {
-    for (const men of by) if (men.length > 1 && men.includes(g)) men.splice(men.indexOf(g), 1);
-    by[l]!.push(g);
+/** A lane with how late each blocker is to it: the same under every pressure it is part of. */
+interface KnownLane extends Lane {
+  readonly late: readonly number[];
+}
+
+/** A protection set up against a front's rushers, ready for any number of pressures. Lanes and races are worked out once. */
+export class Rush {
+  private readonly lanes = new Map<number, KnownLane>();
+
+  constructor(private readonly scene: Scene, readonly guards: readonly Guard[], private readonly spot: Point, private readonly margin: number) {}
+
+  /** A rusher's lane under a pressure, by a number of its own for each man he can twist with, going first or second. */
+  private lane(rusher: number, twist: Pressure['twist']): KnownLane {
+    const key = !twist?.includes(rusher) ? rusher : 100 + rusher * 200 + (twist[0] === rusher ? twist[1] : 100 + twist[0]);
+    let known = this.lanes.get(key);
+    if (!known) {
+      const found = laneOf(this.scene, rusher, twist, this.spot);
+      this.lanes.set(key, known = { ...found, late: this.guards.map((g) => lateTo(g, found, this.spot, this.scene)) });
+    }
+    return known;
   }
-  const free = open.filter((l) => by[l]!.length === 0);
-  const late = lanes.flatMap((l, i) => (by[i]!.length === 1 && lateTo(guards[by[i]![0]!]!, l, spot, scene) > margin ? [i] : []));
-  return { lanes, by: by.map((men) => men.map((i) => guards[i]!.man)), free, late, passedOff };
+
+  /** Seconds by which a blocker is late to a rusher who runs straight; negative when he has time in hand. */
+  lateness(guard: number, rusher: number): number {
+    return this.lane(rusher, null).late[guard]!;
+  }
+
+  /**
+   * Who picks up whom: everybody his own man; two neighbours of the line pass a twist off when they set on one level; a scanning man the
+   * first of his order who comes; then, the soonest rusher first, whoever has nobody or sets to a gap. Whom nobody can reach in time is free.
+   */
+  run(pressure: Pressure): PickUp {
+    const { guards, margin } = this;
+    const lanes = pressure.rushers.map((rusher) => this.lane(rusher, pressure.twist));
+    const by = lanes.map((): number[] => []);
+    const own = guards.map((g) => g.own);
+    const passedOff = passTwist(this.scene, guards, own, pressure);
+    const reach = (g: number, l: number): boolean => own[g] === lanes[l]!.rusher || (isBeside(guards[g]!, lanes[l]!) && !moreThan(lanes[l]!.late[g]!, margin));
+    const idle: number[] = [];
+    for (let g = 0; g < guards.length; g++) {
+      const at = guards[g]!.scan.length > 0 || guards[g]!.slides ? NOBODY : pressure.rushers.indexOf(own[g]!);
+      if (at < 0) idle.push(g);
+      else by[at]!.push(g);
+    }
+    const spare = idle.filter((g) => {
+      const found = guards[g]!.scan.map((d) => pressure.rushers.indexOf(d)).find((l) => l >= 0 && by[l]!.length === 0 && reach(g, l));
+      if (found !== undefined) by[found]!.push(g);
+      return found === undefined;
+    }).concat(secondMen(by));
+    const open = lanes.map((_, l) => l).filter((l) => by[l]!.length === 0).sort((a, b) => lanes[a]!.arrives - lanes[b]!.arrives || a - b);
+    for (const [l, g] of matchGuards(open, spare, guards, own, lanes, reach)) {
+      for (const men of by) if (men.length > 1 && men.includes(g)) men.splice(men.indexOf(g), 1);
+      by[l]!.push(g);
+    }
+    return {
+      lanes, by: by.map((men) => men.map((g) => guards[g]!.man)), free: open.filter((l) => by[l]!.length === 0), passedOff,
+      late: lanes.flatMap((l, i) => (by[i]!.length === 1 && l.late[by[i]![0]!]! > margin ? [i] : [])),
+    };
+  }
 }
 
 /** When two neighbours of the line have the two who twist, on one level, they change men. */
@@ -122,14 +150,11 @@ function matchGuards(open: readonly number[], spare: readonly number[], guards: 
   return has;
 }
 
-/** Next to his place on the line, or anywhere for a man behind it; and in time. */
-function canTake(guard: Guard, lane: Lane, spot: Point, scene: Scene, margin: number): boolean {
-  if (guard.onLine && !atMost(Math.abs(guard.at.x - lane.x), HAND_HELP)) return false;
-  return !moreThan(lateTo(guard, lane, spot, scene), margin);
-}
+/** Next to his place on the line, or anywhere for a man behind it. */
+const isBeside = (guard: Guard, lane: Lane): boolean => !guard.onLine || atMost(Math.abs(guard.at.x - lane.x), HAND_HELP);
 
 /** By how many seconds he is late where he has his best chance on the rusher's way, in front of the quarterback. */
-export function lateTo(guard: Guard, lane: Lane, spot: Point, scene: Scene): number {
+function lateTo(guard: Guard, lane: Lane, spot: Point, scene: Scene): number {
   const mover = moverOf(scene.defenders[lane.rusher]!);
   const run = distance(lane.from, spot);
   let best = Infinity;

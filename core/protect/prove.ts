@@ -5,8 +5,8 @@ import type { PressureProof, PressureReport, PressureResult } from '../model/pre
 import type { Prepared } from '../resolve/resolve';
 import { decide } from '../resolve/resolve';
 import { NOBODY, type Scene } from '../vocabulary/scene';
-import { gapAt, type Lane } from './lanes';
-import { guardsOf, lateTo, pickUp, type Guard, type PickUp } from './pick-up';
+import { gapAt } from './lanes';
+import { guardsOf, Rush, type Guard, type PickUp } from './pick-up';
 import { FEWEST_RUSHERS, MOST_RUSHERS, pressuresOf, type Pressure } from './pressures';
 
 export interface Rushers {
@@ -68,12 +68,14 @@ const round = (seconds: number): number => Math.round(seconds * 100) / 100;
 /** A protection set up against one front, ready for any number of pressures. */
 class Bench {
   readonly time: number;
-  constructor(readonly scene: Scene, readonly guards: readonly Guard[], private readonly prepared: Prepared) {
-    this.time = prepared.aim.pocket!.time;
+  private readonly rush: Rush;
+  constructor(readonly scene: Scene, readonly guards: readonly Guard[], { aim, settings }: Prepared) {
+    this.time = aim.pocket!.time;
+    this.rush = new Rush(scene, guards, aim.pocket!.spot, settings.pullMargin);
   }
 
   run(pressure: Pressure): PickUp {
-    return pickUp(this.scene, this.guards, pressure, this.prepared.aim.pocket!, this.prepared.settings.pullMargin);
+    return this.rush.run(pressure);
   }
 
   beats(picked: PickUp, lane: number): boolean {
@@ -84,10 +86,9 @@ class Bench {
     return picked.free.some((l) => this.beats(picked, l)) ? 'short' : picked.late.length ? 'late' : 'held';
   }
 
-  /** Seconds a blocker has in hand against a lane; negative when he is late. */
-  spare(man: number, lane: Lane): number {
-    const guard = this.guards.find((g) => g.man === man)!;
-    return -lateTo(guard, lane, this.prepared.aim.pocket!.spot, this.scene);
+  /** Seconds a blocker has in hand against a rusher; negative when he is late. */
+  spare(man: number, rusher: number): number {
+    return -this.rush.lateness(this.guards.findIndex((g) => g.man === man), rusher);
   }
 
   name(defender: number): string {
@@ -147,7 +148,7 @@ function matchups(bench: Bench): Pick<PressureProof, 'alone' | 'doubles'> {
     if (men.length === 0) return;
     const hands = men.length > 1 ? men : [...men, ...guards.filter((g) => g.onLine && !busy.has(g.man) && atMost(Math.abs(g.at.x - l.x), HAND_HELP) && men.some((m) => Math.abs(m - g.man) === 1)).map((g) => g.man)];
     if (hands.length > 1) doubles.push({ on: bench.name(l.rusher), by: hands.map((m) => bench.man(m)) });
-    else alone.push({ blocker: bench.man(men[0]!), on: bench.name(l.rusher), spare: round(bench.spare(men[0]!, l)) });
+    else alone.push({ blocker: bench.man(men[0]!), on: bench.name(l.rusher), spare: round(bench.spare(men[0]!, l.rusher)) });
   });
   return { alone: alone.sort((a, b) => a.spare - b.spare), doubles };
 }

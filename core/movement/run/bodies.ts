@@ -51,23 +51,29 @@ export function stand(b: Body): void {
   b.vy = 0;
 }
 
-/** Bodies do not pass through each other: whoever stands too near is moved off, half each. */
-export function keepApart(everyone: readonly Body[]): void {
+/** Bodies do not pass through each other: whoever stands too near is moved off, half each. `xs` has room for everybody's place. */
+export function keepApart(everyone: readonly Body[], xs: Float64Array): void {
+  for (let i = 0; i < everyone.length; i++) xs[i] = everyone[i]!.x;
   for (let i = 0; i < everyone.length; i++) {
-    const a = everyone[i]!;
     for (let j = i + 1; j < everyone.length; j++) {
-      const b = everyone[j]!;
-      const dx = a.x - b.x;
-      if (dx >= BODY_ROOM || dx <= -BODY_ROOM) continue;
-      const dy = a.y - b.y;
-      if (dy >= BODY_ROOM || dy <= -BODY_ROOM) continue;
-      const away = Math.sqrt(dx * dx + dy * dy);
-      if (away >= BODY_ROOM || away === 0) continue;
-      const push = (BODY_ROOM - away) / 2 / away;
-      a.x += dx * push;
-      a.y += dy * push;
-      b.x -= dx * push;
-      b.y -= dy * push;
+      const dx = xs[i]! - xs[j]!;
+      if (dx < BODY_ROOM && dx > -BODY_ROOM && moveOff(everyone[i]!, everyone[j]!)) {
+        xs[i] = everyone[i]!.x;
+        xs[j] = everyone[j]!.x;
+      }
     }
   }
+}
+
+function moveOff(a: Body, b: Body): boolean {
+  const dx = a.x - b.x;
+  const dy = a.y - b.y;
+  const away = Math.sqrt(dx * dx + dy * dy);
+  if (away >= BODY_ROOM || away === 0) return false;
+  const push = (BODY_ROOM - away) / 2 / away;
+  a.x += dx * push;
+  a.y += dy * push;
+  b.x -= dx * push;
+  b.y -= dy * push;
+  return true;
 }

@@ -59,6 +59,7 @@ export function runPlay(formation: Formation, front: Front, resolution: Resoluti
   const frames: Float32Array[] = [];
   const engaged: Uint8Array[] = [];
   const events: RunEvent[] = [];
+  const xs = new Float64Array(everyone.length);
   const noted: Noted = new Set();
   let end = options.seconds ?? SECONDS;
   let seen = 0;
@@ -69,13 +70,13 @@ export function runPlay(formation: Formation, front: Front, resolution: Resoluti
       for (const d of defenders) moveDefender(d, blockers, quarry, time);
       stage.moveOthers(time);
       moveBall(stage, time);
-      keepApart(everyone);
+      keepApart(everyone, xs);
       note(stage, time, noted, events);
       if (options.seconds === undefined && events.length > seen) end = Math.min(end, endOf(events.slice(seen), quarry.at));
       seen = events.length;
     }
     frames.push(placesOf(everyone, ball));
-    engaged.push(Uint8Array.from(everyone, (b) => (b.down ? 2 : b.engaged ? 1 : 0)));
+    engaged.push(holdsOf(everyone));
   }
   return { step: STEP, men: everyone.map(({ id, team }) => ({ id, team })), frames, engaged, events: events.sort((a, b) => a.time - b.time) };
 }
@@ -197,6 +198,12 @@ function note({ blockers, defenders, quarry, ball }: Stage, time: number, noted:
       if (time < quarry.at && time > SNAP && once(MEETS + i)) events.push({ kind: 'at the quarterback', time, who: d.id });
     } else if (time > MESH && ball.y > -MET_BEHIND && once(MEETS + i)) events.push({ kind: 'meets the ball', time, who: d.id, depth: ball.y });
   }
+}
+
+function holdsOf(everyone: readonly Body[]): Uint8Array {
+  const holds = new Uint8Array(everyone.length);
+  for (let i = 0; i < everyone.length; i++) holds[i] = everyone[i]!.down ? 2 : everyone[i]!.engaged ? 1 : 0;
+  return holds;
 }
 
 function placesOf(everyone: readonly Body[], ball: Point): Float32Array {
