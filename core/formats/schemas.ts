@@ -4,6 +4,7 @@ import { FrontSchema } from '../model/front';
 import { GradeSchema } from '../model/grade';
 import { IdentificationSchema } from '../model/identification';
 import { NamingSchema } from '../model/naming';
+import { PressureProofSchema } from '../model/pressure';
 import { ResolutionSchema } from '../model/resolution';
 import { SettingsSchema } from '../model/settings';
 import { CallSchema } from '../model/snap';
@@ -13,7 +14,7 @@ import { GoldenCaseSchema } from './golden/golden';
 /** Every published format by the name of its file. */
 export const PUBLISHED = {
   formation: FormationSchema, front: FrontSchema, identification: IdentificationSchema, resolution: ResolutionSchema, settings: SettingsSchema, call: CallSchema,
-  space: SpaceSchema, naming: NamingSchema, grade: GradeSchema, 'golden-case': GoldenCaseSchema,
+  'pressure-proof': PressureProofSchema, space: SpaceSchema, naming: NamingSchema, grade: GradeSchema, 'golden-case': GoldenCaseSchema,
 } as const satisfies Record<string, z.ZodType>;
 
 /** The JSON Schema of a published format, as text. */

@@ -33,7 +33,7 @@ test('the play runs in time and is stepped like film', async ({ page }) => {
 
 test('a formation, or a man in motion, stands beside this one by numbers and by who is left', async ({ page }) => {
   await enter(page, 'coach', '/walkthrough?play=power&formation=h-left&front=over-walked');
-  await page.getByRole('combobox', { name: 'The other formation' }).selectOption({ label: 'H in motion across' });
+  await page.getByRole('combobox', { name: 'Another line-up' }).selectOption({ label: 'H in motion across' });
   await expect(page.getByText('H in motion:', { exact: false })).toBeVisible();
   await expect(page.getByText(/Read or left|Nobody free in the box|Free in the box/).first()).toBeVisible();
 });

@@ -24,6 +24,7 @@ test('who comes is chosen by hand: the board says who takes him, or that he is f
   await expect(columns(page).getByRole('row', { name: /^Now takes/ })).toContainText('W');
   await rush.getByLabel('twist').selectOption('T,RE');
   await expect(rush).toContainText('RG and RT pass the twist off');
+  await expect(page).toHaveURL(/twist=T(,|%2C)RE/);
   await page.reload();
   await expect(rush).toContainText('pass the twist off');
 });

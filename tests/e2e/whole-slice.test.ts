@@ -10,7 +10,7 @@ test('from a front to a graded snap and the number it makes', async ({ page }) =
   await page.getByLabel('Play', { exact: true }).click();
   await page.getByRole('option', { name: 'Power', exact: true }).click();
   await page.getByLabel('Formation').click();
-  await page.getByRole('option', { name: 'H right' }).click();
+  await page.getByRole('listbox').getByRole('option', { name: 'H right' }).click();
   await expect(page.getByRole('status').first()).toContainText('Sound');
   const grid = page.getByRole('table', { name: 'Assignments' });
   await expect(grid.getByRole('row', { name: /^Block/ })).toContainText('Pull and lead');

@@ -38,9 +38,11 @@ async function change(part: ProgramBody, said: string): Promise<void> {
     <p v-if="notice" class="notice" role="status">{{ notice }}</p>
     <fieldset :disabled="!coach">
       <legend class="visually-hidden">The team’s ways</legend>
-      <WordsTable @change="(callWords) => change({ callWords }, `The words of “${callWords.active}” are in force.`)" />
+      <div class="stack">
+        <WordsTable @change="(callWords) => change({ callWords }, `The words of “${callWords.active}” are in force.`)" />
+        <SpeedTable @change="(settings) => change({ settings }, 'The speeds are in force.')" />
+      </div>
       <SettingsTable @change="(settings) => change({ settings }, 'The limits are in force.')" />
-      <SpeedTable @change="(settings) => change({ settings }, 'The speeds are in force.')" />
       <NamingTable @change="(naming) => change({ naming }, 'Plays are called by these names now.')" />
     </fieldset>
   </div>
@@ -50,6 +52,7 @@ async function change(part: ProgramBody, said: string): Promise<void> {
 header { padding: 14px 20px 10px; border-bottom: 1px solid var(--rule); }
 .problem { padding: 8px 20px; color: var(--broken); font-weight: 600; }
 .notice { padding: 8px 20px; color: var(--sound); font-weight: 600; }
+.stack { display: grid; gap: 26px; align-content: start; }
 fieldset { border: 0; margin: 0; padding: 6px 20px 40px; display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); gap: 26px 40px; min-width: 0; }
 @media (max-width: 900px) { fieldset { grid-template-columns: 1fr; } }
 </style>

@@ -10,7 +10,7 @@ const playbook = usePlaybook();
 <template>
   <section>
     <h2>Beside another formation</h2>
-    <select aria-label="The other formation" :value="board.otherLineup ?? ''" @change="board.otherLineup = ($event.target as HTMLSelectElement).value || null">
+    <select aria-label="Another line-up" :value="board.otherLineup ?? ''" @change="board.otherLineup = ($event.target as HTMLSelectElement).value || null">
       <option value="">none</option>
       <optgroup v-if="board.motions.length" label="Motion"><option v-for="id in board.motions" :key="id" :value="`motion ${id}`">{{ id }} in motion across</option></optgroup>
       <optgroup label="Formations"><option v-for="f in playbook.formations.filter((x) => x.id !== board.call.formation)" :key="f.id" :value="f.id">{{ f.name }}</option></optgroup>

@@ -23,6 +23,8 @@ export interface RunningBlocker extends Body {
 const HAND_OVER = { usual: 0.6, 'leaves early': 0.1, 'leaves late': 1.9 } as const;
 /** A linebacker this near ends a double team, feet. */
 const COMES_OFF_AT = 4;
+/** A man who pulls cuts his corners by this much, feet. */
+const TURNS_AT = 1.8;
 /** A man who sets goes to his rusher once he is this near, feet. */
 const SET_REACH = 6;
 /** How far ahead of a man who runs he is met, seconds at most. */
@@ -58,7 +60,7 @@ export function moveBlocker(b: RunningBlocker, defenders: ReadonlyMap<string, Bo
   b.held = 0;
   const corner = b.corners[0];
   if (corner) {
-    if (apart(corner, b) > 0.6) return steer(b, corner, time, 0.95);
+    if (apart(corner, b) > TURNS_AT) return steer(b, corner, time);
     b.corners.shift();
   }
   const { course } = BLOCKS[b.plan.block as BlockId];

@@ -36,15 +36,23 @@ export function steer(b: Body, to: Point, time: number, share = 1, wait = 0, sto
   const dx = to.x - b.x;
   const dy = to.y - b.y;
   const away = Math.sqrt(dx * dx + dy * dy);
-  const per = away === 0 ? 0 : Math.min(b.mover.topSpeed * share, away / STEP, stops ? Math.sqrt(2 * b.mover.acceleration * away) : Infinity) / away;
+  const per = away === 0 ? 0 : Math.min(b.mover.topSpeed * share, away / STEP, stops ? Math.sqrt(2 * BRAKES * b.mover.acceleration * away) : Infinity) / away;
   const gain = b.mover.acceleration * STEP;
-  b.vx += clamp(dx * per - b.vx, gain);
-  b.vy += clamp(dy * per - b.vy, gain);
+  b.vx += change(b.vx, dx * per, gain);
+  b.vy += change(b.vy, dy * per, gain);
   b.x += b.vx * STEP;
   b.y += b.vy * STEP;
 }
 
-const clamp = (value: number, most: number): number => (value > most ? most : value < -most ? -most : value);
+/** How much harder a man can brake than gather speed. */
+const BRAKES = 2.5;
+
+/** By how much a speed changes in a step toward the one wanted. */
+function change(speed: number, wanted: number, gain: number): number {
+  const most = wanted * speed < 0 || Math.abs(wanted) < Math.abs(speed) ? gain * BRAKES : gain;
+  const by = wanted - speed;
+  return by > most ? most : by < -most ? -most : by;
+}
 
 export function stand(b: Body): void {
   b.vx = 0;

@@ -82,6 +82,6 @@ function pursue(d: RunningDefender, { ball, hole, at }: Quarry, time: number): v
   if (first && time < at) return steer(d, { x: d.x + (hole.x - d.x) * 0.5, y: -2 }, time, d.status === 'free' ? 1 : 0.6);
   const wait = first ? 0 : d.from.y <= 24 ? READS.linebacker : READS.secondary;
   // Before the ball is near the line a linebacker slides toward where it will cross, afterwards he goes to the ball.
-  if (time < at - 0.15) return steer(d, { x: hole.x + (d.from.x - hole.x) * 0.5, y: d.from.y * 0.75 }, time, 0.4, wait);
+  if (time < at - 0.15) return steer(d, { x: hole.x + (d.from.x - hole.x) * 0.5, y: d.from.y * 0.75 }, time, 0.4, wait, true);
   steer(d, ball, time, 1, wait);
 }
