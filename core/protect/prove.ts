@@ -118,8 +118,9 @@ function setBench(prepared: Prepared, front: Front): Bench {
   return new Bench(outcome.settled.scene, guardsOf(outcome, pocket), prepared);
 }
 
-/** Plainer is: fewer men, then without a twist. */
-const weight = ({ rushers, twist }: Pressure): number => rushers.length * 2 + (twist ? 1 : 0);
+/** Plainer is: nobody of the line drops, then fewer men, then without a twist. */
+const weight = ({ scene }: Bench, { rushers, twist }: Pressure): number =>
+  scene.first.filter((d) => !rushers.includes(d)).length * 5 + rushers.length * 2 + (twist ? 1 : 0);
 
 function noteWays(bench: Bench, pressure: Pressure, picked: PickUp, ways: Map<string, Way>): void {
   for (const l of picked.free) {
@@ -131,7 +132,7 @@ function noteWays(bench: Bench, pressure: Pressure, picked: PickUp, ways: Map<st
     else {
       way.count++;
       way.soonest = Math.min(way.soonest, arrives);
-      if (weight(pressure) < weight(way.pressure)) Object.assign(way, { pressure, picked });
+      if (weight(bench, pressure) < weight(bench, way.pressure)) Object.assign(way, { pressure, picked });
     }
   }
 }
