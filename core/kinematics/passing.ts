@@ -1,6 +1,6 @@
 import type { Point } from '../geometry/vec';
 import { YARD } from '../geometry/units';
-import { QUARTERBACK_DEPTH, type Formation } from '../model/formation';
+import type { Formation } from '../model/formation';
 import type { Throw } from '../model/scheme';
 import type { Settings } from '../model/settings';
 
@@ -18,5 +18,9 @@ const BOOT_WIDTH = 18;
 /** The quarterback's spot and time for a drop: from under centre he drops to it, from the gun he is never nearer than he stands. */
 export function pocketOf(drop: Throw, formation: Pick<Formation, 'quarterback'>, settings: Settings): Pocket {
   const [depth, time] = WORDS[drop];
-  return { spot: { x: drop === 'boot' ? BOOT_WIDTH : 0, y: Math.min(-settings[depth] * YARD, QUARTERBACK_DEPTH[formation.quarterback]) }, time: settings[time] };
+  return { spot: { x: drop === 'boot' ? BOOT_WIDTH : 0, y: -Math.max(settings[depth], standsAt(formation.quarterback, settings)) * YARD }, time: settings[time] };
 }
+
+/** Yards behind the ball at which the quarterback takes the snap. */
+const standsAt = (quarterback: Formation['quarterback'], settings: Settings): number =>
+  (quarterback === 'gun' ? settings.gunDepth : quarterback === 'pistol' ? settings.pistolDepth : 0);

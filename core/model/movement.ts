@@ -14,6 +14,7 @@ export const MovementSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('scrape'), who: id, side: SideSchema }),
   z.object({ kind: z.literal('edge'), who: id, side: SideSchema }),
   z.object({ kind: z.literal('down'), who: id, side: SideSchema }),
+  z.object({ kind: z.literal('drop'), who: id }),
   z.object({ kind: z.literal('exchange'), first: id, second: id }),
 ]);
 export type Movement = z.infer<typeof MovementSchema>;

@@ -67,6 +67,9 @@ export const SettingsSchema = z.object({
   dropFive: z.coerce.number().min(1).max(12).default(7),
   dropSeven: z.coerce.number().min(1).max(12).default(9),
   dropBoot: z.coerce.number().min(1).max(12).default(7),
+  /** Yards behind the ball at which he stands in the gun and in the pistol. */
+  gunDepth: z.coerce.number().min(3).max(8).default(5),
+  pistolDepth: z.coerce.number().min(2).max(7).default(4),
   /** Whether a walked-up man counts when a tackle says loaded or light. */
   walkedUpCounts: z.preprocess((v) => (v === 'true' ? true : v === 'false' ? false : v), z.boolean()).default(true),
 });

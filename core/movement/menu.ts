@@ -20,6 +20,7 @@ export function movementMenu(front: Front, formation: Formation): MovementGroup[
     { name: 'One man slants', moves: first.flatMap((d) => SIDES.map((side): Movement => ({ kind: 'slant', who: d.id, side }))) },
     { name: 'Twists', moves: first.slice(1).flatMap((d, i): Movement[] => [{ kind: 'twist', first: first[i]!.id, second: d.id }, { kind: 'twist', first: d.id, second: first[i]!.id }]) },
     { name: 'Linebackers', moves: backers.flatMap((d) => backerMoves(d)) },
+    { name: 'Walked up', moves: first.filter((d) => d.stance === 'up').map((d): Movement => ({ kind: 'drop', who: d.id })) },
     { name: 'End and linebacker', moves: exchanges(first, backers, edge[0]!.x, edge[edge.length - 1]!.x) },
     { name: 'From behind', moves: deep.map((d): Movement => ({ kind: 'down', who: d.id, side: sideOf(d) })) },
   ];
@@ -55,6 +56,7 @@ export function describeMovement(m: Movement): string {
     case 'scrape': return `${m.who} scrapes ${m.side}`;
     case 'edge': return `${m.who} comes off the ${m.side} edge`;
     case 'down': return `${m.who} rolls down ${m.side}`;
+    case 'drop': return `${m.who} drops out`;
     case 'exchange': return `${m.first} crashes, ${m.second} takes his place`;
   }
 }

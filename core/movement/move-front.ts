@@ -25,6 +25,8 @@ const SCRAPE = 2;
 /** Depths at which a scraping linebacker and a safety who has rolled down end. */
 const SCRAPE_DEPTH = 4 * YARD;
 const DOWN_DEPTH = 5 * YARD;
+/** Depth to which a man who has walked up drops back. */
+const DROP_DEPTH = 4.5 * YARD;
 /** Half a usual gap: where the gap outside the last man is taken to be. */
 const HALF_GAP = 2;
 
@@ -57,6 +59,7 @@ function stepsOf(movement: Movement, defenders: readonly Defender[], noses: read
     case 'scrape': return straight(find(movement.who), { x: outside(movement.side, noses, SCRAPE), y: SCRAPE_DEPTH });
     case 'edge': return straight(find(movement.who), { x: outside(movement.side, noses, EDGE), y: THROUGH });
     case 'down': return straight(find(movement.who), { x: outside(movement.side, noses, 2 * HALF_GAP), y: DOWN_DEPTH });
+    case 'drop': return dropped(find(movement.who));
     case 'exchange': return exchange(find(movement.first), find(movement.second), noses);
   }
 }
@@ -94,6 +97,9 @@ function gapTo(x: number, side: Side, noses: readonly number[], gaps: number): P
 
 /** One gap to a side; a man head-up on somebody goes into the gap beside him. */
 const oneGap = (x: number, side: Side, noses: readonly number[]): Point => gapTo(x, side, noses, 1);
+
+/** Back to a linebacker's depth; somebody deeper already stays. */
+const dropped = (d: Defender | undefined): Step[] => (d && d.y < DROP_DEPTH ? [{ id: d.id, to: { x: d.x, y: DROP_DEPTH }, via: [] }] : []);
 
 /** One gap toward the ball, never across it. */
 function pinched(d: Defender, noses: readonly number[]): Step[] {

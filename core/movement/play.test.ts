@@ -23,7 +23,7 @@ const aMove = ({ defenders }: Front): fc.Arbitrary<Movement> => {
   return fc.oneof(
     fc.record({ kind: fc.constant('slant' as const), who: fc.option(who), side }), fc.constant({ kind: 'pinch' as const }),
     fc.record({ kind: fc.constant('loop' as const), who, side }), fc.record({ kind: fc.constant('scrape' as const), who, side }),
-    fc.record({ kind: fc.constant('edge' as const), who, side }), fc.record({ kind: fc.constant('down' as const), who, side }),
+    fc.record({ kind: fc.constant('edge' as const), who, side }), fc.record({ kind: fc.constant('drop' as const), who }), fc.record({ kind: fc.constant('down' as const), who, side }),
     fc.record({ kind: fc.constant('blitz' as const), who, gap: fc.constantFrom('A', 'B', 'C', 'D'), side }),
     fc.record({ kind: fc.constant('twist' as const), first: who, second: who }), fc.record({ kind: fc.constant('exchange' as const), first: who, second: who }),
   );
@@ -87,8 +87,16 @@ describe('where movements take a front', () => {
   it.each([
     ['slant right', 'LE', -6], ['slant right', 'N', 2], ['slant right', 'T', 10], ['slant right', 'RE', 14], ['slant left', 'T', 2], ['T slant left', 'RE', 9],
     ['pinch', 'LE', -6], ['pinch', 'N', -1], ['pinch', 'T', 2], ['pinch', 'RE', 6], ['N loop right', 'N', 6], ['twist T RE', 'T', 10], ['twist T RE', 'RE', 6], ['twist RE T', 'RE', 6],
-    ['M blitz A left', 'M', -2], ['M blitz C right', 'M', 10], ['W edge left', 'W', -11], ['M scrape right', 'M', 10], ['exchange RE M', 'RE', 6], ['exchange RE M', 'M', 10],
+    ['M blitz A left', 'M', -2], ['M blitz C right', 'M', 10], ['W edge left', 'W', -11], ['M scrape right', 'M', 10], ['exchange RE M', 'RE', 6], ['exchange RE M', 'M', 10], ['RE drop', 'RE', 9],
   ] as const)('%s: %s ends at %d', (move, id, x) => expect(goes(move, id)[0]).toBe(x));
+
+  it('drops a walked-up man to a linebacker’s depth, and his blocker goes on', () => {
+    expect(goes('S drop', 'S', `${OVER}; S A right up lb`)).toEqual([2, 13.5]);
+    const walked = need(readFront('LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M A right up lb; M drop', line));
+    const r = resolvePlay(need(shippedScheme('inside-zone-z1')), line, walked, { side: 'right' });
+    expect(r.movement!.changed).toContain('C');
+    expect(r.assignments.find((a) => a.blocker === 'C')).toMatchObject({ target: 'N', next: 'M' });
+  });
 
   it('leaves linebackers and walked-up men out of a slant of the line', () => {
     expect(goes('slant right', 'M')).toEqual([2, 13.5]);

@@ -38,6 +38,12 @@ test('a formation, or a man in motion, stands beside this one by numbers and by 
   await expect(page.getByText(/Read or left|Nobody free in the box|Free in the box/).first()).toBeVisible();
 });
 
+test('a protection shows on the board which pressure beats it', async ({ page }) => {
+  await enter(page, 'coach', '/walkthrough?play=pro-five-back&formation=pistol&front=over-two-high');
+  await page.getByRole('button', { name: 'S through the right edge' }).click();
+  await expect(page.getByText(/^S free, \d\.\d s$/)).toBeVisible();
+});
+
 test('a movement of somebody who is not there is refused with his name', async ({ page }) => {
   await enter(page, 'coach', '/walkthrough?moves=XX%20slant%20left');
   await expect(page.getByRole('alert')).toContainText('XX');

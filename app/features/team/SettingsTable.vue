@@ -15,6 +15,7 @@ const ROWS: readonly Row[] = [
   { key: 'throwQuick', says: 'Quick: the ball is out after', unit: 's' }, { key: 'dropQuick', says: 'Quick: from', unit: 'yards deep' }, { key: 'throwThree', says: 'Three steps: out after', unit: 's' }, { key: 'dropThree', says: 'Three steps: from', unit: 'yards' },
   { key: 'throwFive', says: 'Five steps: out after', unit: 's' }, { key: 'dropFive', says: 'Five steps: from', unit: 'yards' }, { key: 'throwSeven', says: 'Seven steps: out after', unit: 's' }, { key: 'dropSeven', says: 'Seven steps: from', unit: 'yards' },
   { key: 'throwBoot', says: 'Boot: out after', unit: 's' }, { key: 'dropBoot', says: 'Boot: from', unit: 'yards' },
+  { key: 'gunDepth', says: 'In the gun he stands at', unit: 'yards' }, { key: 'pistolDepth', says: 'In the pistol at', unit: 'yards' },
   { key: 'levelOfPlay', says: 'We play', options: ['youth', 'school', 'adult'] },
   { key: 'strength', says: 'Strength is', options: ['tight-end', 'field', 'called'] }, { key: 'box', says: 'The box is measured from the', options: ['tackle', 'tight-end'] },
   { key: 'mike', says: 'Of two or four, the Mike is the one', options: ['strength', 'nearest', 'weak'] }, { key: 'techniques', says: 'Techniques are said', options: ['standard', 'shade-nose', 'seven-inside', 'seven-gap'] },

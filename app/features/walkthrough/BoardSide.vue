@@ -61,6 +61,8 @@ const technique = computed(() => i.value.techniques.find((t) => t.id === props.s
       <h2>In the pocket</h2>
       <p v-for="s in resolution.passing.scans" :key="s.blocker"><b>{{ s.blocker }}</b> scans {{ s.order.join(', then ') || 'nobody' }}</p>
       <p v-for="h in resolution.passing.hot.slice(0, 3)" :key="h.id"><b>{{ h.id }}</b> <span class="soft">nobody has him: {{ h.arrives.toFixed(1) }} s to the spot, out at {{ resolution.passing.time.toFixed(1) }} s</span></p>
+      <p v-if="board.beatenBy.length">Beaten by <template v-for="(w, n) in board.beatenBy.slice(0, 4)" :key="`${w.id} ${w.gap}`">{{ n ? ', ' : '' }}<button class="plain link" type="button" :aria-pressed="board.pressureShown === `${w.id} ${w.gap}`" @click="board.pressureShown = board.pressureShown === `${w.id} ${w.gap}` ? null : `${w.id} ${w.gap}`">{{ w.id }} through the {{ w.gap }}</button></template></p>
+      <p v-else class="soft">No pressure of four to seven frees anybody in time.</p>
       <NuxtLink :to="{ path: '/protection', query: { play: resolution.scheme, side: resolution.side, formation: board.call.formation, front: board.frontText } }">Every pressure against it</NuxtLink>
     </section>
     <section v-if="cautions.length" class="care">

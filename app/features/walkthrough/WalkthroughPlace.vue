@@ -7,6 +7,7 @@ import LineBoard from '~/features/board/LineBoard.vue';
 import ManColumns from '~/features/board/ManColumns.vue';
 import { blockName, stepWords, upperFirst } from '~/features/board/words';
 import { BLOCKS, type BlockId } from '#core/vocabulary/index';
+import PressureLanes from '~/features/board/PressureLanes.vue';
 import { useRoster } from '~/features/roster/store';
 import { inField } from '~/features/hands/in-field';
 import BoardSide from './BoardSide.vue';
@@ -26,6 +27,8 @@ const { width } = useElementSize(area);
 const scale = computed(() => (board.formation ? boardScale(board.formation, Math.max(600, width.value), 372, board.front, board.resolution?.passing ? PASS_DEPTH : undefined) : null));
 const assigned = computed(() => new Map(board.resolution?.assignments.map((a) => [a.blocker, a]) ?? []));
 const columns = computed(() => (board.formation && scale.value ? columnsUnder(board.formation.men.filter((m) => assigned.value.has(m.id)), scale.value) : []));
+/** Where each blocker ends up: where a rusher he has is stopped. */
+const sets = computed(() => new Map(board.resolution?.assignments.map((a) => [a.blocker, a.path[a.path.length - 1]!]) ?? []));
 const showWhy = ref(false);
 const clock = useClock(computed(() => board.run));
 const before = computed(() => new Map(board.resolution?.movement?.before.assignments.map((a) => [a.blocker, a]) ?? []));
@@ -114,8 +117,10 @@ onKeyStroke((event) => /^[1-9]$/.test(event.key), (event) => {
           <div class="scroller">
             <LineBoard
               :formation="board.formation" :front="board.front" :identification="board.resolution.identification" :resolution="board.resolution" :scale="scale" :columns="columns" :selected="board.selected"
-              :numbers="roster.numbers" :movable="clock.frame.value === 0" :places="clock.places.value" @select="board.selected = $event" @move="board.move" @nudge="board.nudge"
-            />
+              :numbers="roster.numbers" :movable="clock.frame.value === 0" :places="clock.places.value" :pathless="board.pressure !== null" @select="board.selected = $event" @move="board.move" @nudge="board.nudge"
+            >
+              <template #under><PressureLanes v-if="board.pressure && board.resolution.passing && clock.frame.value === 0" :pressure="board.pressure" :front="board.front" :passing="board.resolution.passing" :scale="scale" :blockers="sets" /></template>
+            </LineBoard>
             <TimeBar v-if="board.run" :run="board.run" :frame="clock.frame.value" :playing="clock.playing.value" @go="clock.go" @toggle="clock.toggle" />
             <ManColumns :columns="columns" :rows="rows" :selected="board.selected" :numbers="roster.numbers" keys label="Assignments" @select="board.selected = $event">
               <template #default="{ row, man }"><span :class="{ late: row === 'meets' && isLate(man), other: (row === 'other' || row === 'was') && cell(row, man) !== 'the same', soft: (row === 'other' || row === 'was') && cell(row, man) === 'the same', small: row === 'other' || row === 'was' || row === 'meets' || row === 'why' || row === 'eyes' || row === 'aim' }">{{ cell(row, man) }}</span></template>

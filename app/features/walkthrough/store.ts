@@ -17,6 +17,7 @@ import { describeMovement, movementMenu } from '#core/movement/menu';
 import { resolvePlay, workPlay } from '#core/movement/play';
 import { arrivalsOf } from '#core/movement/run/arrivals';
 import { runPlay, type Run } from '#core/movement/run/run';
+import { provePressures } from '#core/protect/prove';
 import { prepareCall } from '#core/resolve/resolve';
 import { usePlaybook } from '~/features/playbook/store';
 
@@ -91,6 +92,16 @@ export const useWalkthrough = defineStore('walkthrough', () => {
       name: g.name, moves: g.moves.map((m) => ({ said: sayMovement(m), name: describeMovement(m), verdict: workPlay(prepared, { ...front.value!, movements: [m] }).judgement.verdict })),
     }));
   });
+
+  /** Which pressures beat a protection, with the plainest of each way; nothing for a run. */
+  const beatenBy = computed(() => {
+    const scheme = playbook.book.scheme(call.value.scheme);
+    if (!scheme.ok || scheme.value.head.throw === null || !formation.value || !front.value) return [];
+    return provePressures(prepareCall(scheme.value, formation.value, callOf()), front.value).ways;
+  });
+  /** The way that is drawn on the board. */
+  const pressureShown = ref<string | null>(null);
+  const pressure = computed(() => beatenBy.value.find((w) => `${w.id} ${w.gap}` === pressureShown.value)?.smallest ?? null);
 
   function setMoves(moves: readonly string[]): void {
     call.value = { ...call.value, moves: [...moves] };
@@ -190,5 +201,5 @@ export const useWalkthrough = defineStore('walkthrough', () => {
     problems.value = [...problems.value, { code: 'text.expected', severity: 'error', span: TOP, params: { expected: 'left or right as the side', found: `"${found}"` } }];
   };
 
-  return { call, formation, front, moving, resolution, run, arrivals, underMovement, setMoves, tags, selected, problems, done, undone, frontText, overrides, mendings, otherSchool, comparison, otherLineup, lineups, motions, make, setUp, move, nudge, undo, redo, toggleTag, refuse };
+  return { call, formation, front, moving, resolution, run, arrivals, underMovement, beatenBy, pressureShown, pressure, setMoves, tags, selected, problems, done, undone, frontText, overrides, mendings, otherSchool, comparison, otherLineup, lineups, motions, make, setUp, move, nudge, undo, redo, toggleTag, refuse };
 });

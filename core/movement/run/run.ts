@@ -112,10 +112,11 @@ function setStage(formation: Formation, front: Front, resolution: Resolution, op
   }));
   const pass = resolution.passing !== null;
   const sent = new Map(resolution.movement?.moved.map((m) => [m.id, m.way]) ?? []);
+  const comes = (id: string): boolean => { const way = sent.get(id); return way !== undefined && levelOf(way[way.length - 1]!) === 1; };
   const defenders = inOrder(front.defenders.map((d): RunningDefender => ({
     ...bodyAt(d.id, 'defence', d, mover(d.id, moverOf({ level: levelOf(d) }))), from: { x: d.x, y: d.y }, way: (sent.get(d.id) ?? []).slice(1).map((p) => ({ ...p })),
     status: resolution.defenders.find((x) => x.id === d.id)?.status ?? 'free',
-    sent: sent.has(d.id), rushes: options.rushers ? options.rushers.includes(d.id) : levelOf(d) === 1 || sent.has(d.id),
+    sent: comes(d.id), rushes: options.rushers ? options.rushers.includes(d.id) : sent.has(d.id) ? comes(d.id) : levelOf(d) === 1,
   })));
   const byId = new Map<string, Body>(defenders.map((d) => [d.id, d]));
   whoGoesOn(blockers, byId);

@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import type { Front } from '#core/model/front';
 import type { PressureReport } from '#core/model/pressure';
 import type { Passing } from '#core/model/resolution';
-import type { BoardScale } from '~/features/board/scale';
+import type { BoardScale } from './scale';
 
 /** The ways of those who come, drawn under the men: stopped at a blocker's foot, or through to the spot. */
 const props = defineProps<{ pressure: PressureReport; front: Front; passing: Passing; scale: BoardScale; blockers: ReadonlyMap<string, { x: number; y: number }> }>();
