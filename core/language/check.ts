@@ -19,7 +19,8 @@ const REQUIRED_TOO = { run: ['entry', 'tempo'], pass: ['throw'] } as const;
 /** Checks a scheme that could be read. */
 export function checkScheme(tree: SchemeTree): Diagnostic[] {
   const top = { line: 1, column: 1, endColumn: 1 };
-  const kind = tree.head.some((h) => h.key === 'throw') ? 'pass' : 'run';
+  const says = (key: string, value?: string): boolean => tree.head.some((h) => h.key === key && (value === undefined || h.value === value));
+  const kind = says('throw') || (says('track', 'pass') && !says('entry') && !says('tempo')) ? 'pass' : 'run';
   const missing = [...REQUIRED, ...REQUIRED_TOO[kind]].filter((key) => !tree.head.some((h) => h.key === key)).map((what) => error('scheme.head-missing', top, { what }));
   if (tree.sheets.every((s) => s.sentences.length === 0)) missing.push(error('scheme.no-rules', top));
   return [...missing, ...checkSheets(tree), ...checkDeclared(tree)];

@@ -64,6 +64,14 @@ describe('dealing', () => {
     expect(dealtBy('deal all to all five linemen in order: the nose, a second man for the nose', ODD)).toMatchObject({ C: 'N' });
   });
 
+  it('a protection needs its throw and no entry, also when what it says of it cannot be read', () => {
+    const codes = (body: string): string[] => checkText(body).filter((d) => d.severity === 'error').map((d) => `${d.code} ${String(d.params.what ?? '')}`.trim());
+    const whole = text('deal all to all five linemen: the nose');
+    expect(codes(whole)).toEqual([]);
+    expect(codes(whole.replace('throw quick\n', ''))).toEqual(['scheme.head-missing throw']);
+    expect(codes(whole.replace('throw quick', 'throw far'))).toEqual(['scheme.head-value the throw', 'scheme.head-missing throw']);
+  });
+
   it('reads and prints its line, and says what is wrong with one', () => {
     const full = text('deal all to all five linemen, the back in order when there is a nose and tag x is on: the two outermost men on the line backside, a second man for the Mike').replace('\ndeal', '\ntag x "x"\ndeal');
     expect(printTree(readTree(full).tree!)).toContain('deal all to all five linemen, the back in order when there is a nose and tag x is on: the two outermost men on the line backside, a second man for the Mike');

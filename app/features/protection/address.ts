@@ -1,9 +1,7 @@
 import { watch } from 'vue';
 import { SideSchema } from '#core/model/side';
+import { listOf, textOf } from '~/features/board/address';
 import { START, useProtection } from './store';
-
-const list = (value: unknown): string[] => (typeof value === 'string' && value ? value.split(',') : []);
-const text = (value: unknown, usual: string): string => (typeof value === 'string' && value ? value.slice(0, 900) : usual);
 
 /** Keeps the protection and the address bar in step. */
 export function useProtectionAddress(): void {
@@ -12,12 +10,12 @@ export function useProtectionAddress(): void {
   const p = useProtection();
   const { query } = route;
   if (Object.keys(query).length > 0 || !p.front) {
-    const side = SideSchema.safeParse(text(query.side, START.side));
-    const scheme = text(query.play, START.scheme);
+    const side = SideSchema.safeParse(textOf(query.side, START.side));
+    const scheme = textOf(query.play, START.scheme);
     const usual = p.protections.find((x) => x.id === scheme)?.from ?? START.formation;
     p.setUp(START);
-    p.setUp({ scheme, side: side.success ? side.data : START.side, formation: text(query.formation, usual), front: text(query.front, START.front), tags: list(query.tags), without: list(query.without), mike: text(query.mike, '') });
-    const [rush, twist] = [list(query.rush), list(query.twist)];
+    p.setUp({ scheme, side: side.success ? side.data : START.side, formation: textOf(query.formation, usual), front: textOf(query.front, START.front), tags: listOf(query.tags), without: listOf(query.without), mike: textOf(query.mike, '') });
+    const [rush, twist] = [listOf(query.rush), listOf(query.twist)];
     if (rush.length) p.choose(rush, twist.length === 2 ? [twist[0]!, twist[1]!] : null);
   }
   watch([() => p.call, () => p.chosen], () => {

@@ -1,9 +1,7 @@
 import { watch } from 'vue';
 import { SideSchema } from '#core/model/side';
+import { listOf, textOf } from '~/features/board/address';
 import { START, useWalkthrough, type BoardCall } from './store';
-
-const list = (value: unknown): string[] => (typeof value === 'string' && value ? value.split(',') : []);
-const text = (value: unknown, usual: string): string => (typeof value === 'string' && value ? value.slice(0, 900) : usual);
 
 /** Keeps the board and the address bar in step, so that a board can be sent to somebody. */
 export function useBoardAddress(): void {
@@ -12,10 +10,10 @@ export function useBoardAddress(): void {
   const board = useWalkthrough();
   const { query } = route;
   if (Object.keys(query).length > 0 || !board.front) {
-    const side = SideSchema.safeParse(text(query.side, START.side));
+    const side = SideSchema.safeParse(textOf(query.side, START.side));
     const next: BoardCall = {
-      scheme: text(query.play, START.scheme), side: side.success ? side.data : START.side, formation: text(query.formation, START.formation),
-      front: text(query.front, START.front), tags: list(query.tags), without: list(query.without), moves: list(query.moves),
+      scheme: textOf(query.play, START.scheme), side: side.success ? side.data : START.side, formation: textOf(query.formation, START.formation),
+      front: textOf(query.front, START.front), tags: listOf(query.tags), without: listOf(query.without), moves: listOf(query.moves),
     };
     board.setUp(START);
     board.setUp(next);
