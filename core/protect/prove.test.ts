@@ -132,13 +132,16 @@ describe('five and the back against over, back to the right', () => {
 describe('mending a protection', () => {
   const odd = front('LE 4 left; N 0; RE 4 right; W 20 left @4.5; M 20 right @4.5; J (-13, 5) lb; S (13, 5) lb');
 
-  it('finds the other man to declare, and only what helps', () => {
+  it('offers only what helps, and what it promises comes true', () => {
     const prepared = prepare('pro-five-back');
     const now = provePressures(prepared, odd);
     const mends = mendProtection(prepared, odd, now);
-    for (const m of mends) expect(m.short * 1000 + m.late).toBeLessThan(now.counts.short * 1000 + now.counts.late);
-    const mike = mends.find((m) => m.change.kind === 'mike');
-    if (mike?.change.kind === 'mike') expect(provePressures(prepare('pro-five-back', { overrides: { mike: mike.change.id } }), odd).counts.short).toBe(mike.short);
+    const after = ({ change }: (typeof mends)[number]): Prepared => prepare('pro-five-back', change.kind === 'side' ? { side: 'left' }
+      : change.kind === 'mike' ? { overrides: { mike: change.id } } : change.on ? { tags: [change.tag] } : { without: [change.tag] });
+    for (const m of mends) {
+      expect(m.short * 1000 + m.late).toBeLessThan(now.counts.short * 1000 + now.counts.late);
+      expect(provePressures(after(m), odd).counts).toMatchObject({ short: m.short, late: m.late });
+    }
     expect(mends.length).toBeGreaterThan(0);
   });
 });
