@@ -9,7 +9,8 @@ export interface Completion {
 }
 
 const BEGINNINGS = ['when', 'otherwise:', 'always:'];
-const DECLARATIONS = ['tag', 'seat', 'look', 'box one more when', 'change to'];
+/** How lines begin that declare something. */
+export const DECLARATIONS = ['tag', 'seat', 'look', 'box one more when', 'change to', 'deal'];
 
 /** What could stand at a place of a scheme's text: the words the rule language allows there, by what is written before it. */
 export function completeAt(text: string, line: number, column: number): Completion {

@@ -104,7 +104,7 @@ onKeyStroke('s', (event) => {
         </ul>
       </section>
       <aside>
-        <label class="side">Run to the <select :value="rules.side" @change="rules.side = ($event.target as HTMLSelectElement).value as Side"><option>right</option><option>left</option></select> from {{ playbook.book.name('formations', rules.formationId) }}</label>
+        <label class="side">Called to the <select :value="rules.side" @change="rules.side = ($event.target as HTMLSelectElement).value as Side"><option>right</option><option>left</option></select> from {{ playbook.book.name('formations', rules.formationId) }}</label>
         <FrontStrip :looks="rules.looks" :scheme="rules.id ?? ''" :side="rules.side" :formation="rules.formationId" />
         <p v-for="c in cautions" :key="c.id" class="care"><b>Care: {{ c.who.join(', ') }}.</b> {{ c.says }}</p>
         <ProofPanel @go-to="goTo" />

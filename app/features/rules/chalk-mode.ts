@@ -3,13 +3,14 @@ import { HighlightStyle, StreamLanguage, syntaxHighlighting } from '@codemirror/
 import { linter, type Diagnostic as Mark } from '@codemirror/lint';
 import type { Extension } from '@codemirror/state';
 import { EditorView } from '@codemirror/view';
+import { HEAD_KEYS } from '#core/language/read';
 import { tags } from '@lezer/highlight';
 import { wordDiagnostic } from '#core/diagnostics/wording';
 import { checkText } from '#core/language/check';
-import { completeAt } from '#core/language/complete';
+import { completeAt, DECLARATIONS } from '#core/language/complete';
 
 const JOINTS = /^(when|otherwise|always|then|else|and|or|not|if)\b/;
-const HEAD = /^(scheme|front|formation|family|school|entry|track|tempo|cover|bump|from|note|tag|seat|look|box)\b/;
+const HEAD = new RegExp(`^(${['scheme', 'front', 'formation', ...HEAD_KEYS, ...DECLARATIONS.map((d) => d.split(' ')[0])].join('|')})\\b`);
 
 /** Colours by what a word does: joints of a sentence, names in quotes, remarks; whose rules they are stands out. */
 const chalk = StreamLanguage.define<Record<string, never>>({
