@@ -17,20 +17,16 @@ export class Picture {
 
   constructor(readonly formation: Formation, front: Front) {
     this.seats = seatsOf(formation);
-    const [defenders, first, second]: Defender[][] = [[], [], []];
-    for (const d of front.defenders) {
-      let at = defenders!.length;
-      while (at > 0 && acrossTheField(defenders![at - 1]!, d) > 0) at--;
-      defenders!.splice(at, 0, d);
-    }
-    for (const d of defenders!) {
+    this.defenders = inLateralOrder(front.defenders);
+    const first: Defender[] = [];
+    const second: Defender[] = [];
+    for (const d of this.defenders) {
       const level = levelOf(d);
-      if (level === 1) first!.push(d);
-      else if (level === 2) second!.push(d);
+      if (level === 1) first.push(d);
+      else if (level === 2) second.push(d);
     }
-    this.defenders = defenders!;
-    this.first = first!;
-    this.second = second!;
+    this.first = first;
+    this.second = second;
   }
 
   get line(): readonly Blocker[] {
@@ -76,6 +72,18 @@ function seatsOf(formation: Formation): Seats {
   };
   known.set(formation, seats);
   return seats;
+}
+
+/** A list this short is sorted fastest by putting each into its place. */
+function inLateralOrder(defenders: readonly Defender[]): Defender[] {
+  const sorted: Defender[] = [];
+  for (const d of defenders) {
+    let at = sorted.length;
+    sorted.push(d);
+    for (; at > 0 && acrossTheField(sorted[at - 1]!, d) > 0; at--) sorted[at] = sorted[at - 1]!;
+    sorted[at] = d;
+  }
+  return sorted;
 }
 
 /** Lateral order; ties by depth, then by id. */

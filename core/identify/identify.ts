@@ -6,7 +6,7 @@ import type { Side } from '../model/side';
 import { inGap, interiorGaps, Picture } from './before-the-snap';
 import { saidOf, type Found } from './found';
 import { findBox, findMike, findBackers, findSideCalls, sayBox, sayLinebackers } from './items/box';
-import { findEdges, findWalkedUp } from './items/edge';
+import { findEdge, findWalkedUp } from './items/edge';
 import { findFamily } from './items/family';
 import { findNumbers, type SchemeNumbers } from './items/numbers';
 import { findStrength } from './items/strength';
@@ -41,7 +41,7 @@ export class Facts {
   private known: {
     strength?: Found<Identification['strength']>; box?: Found<Omit<Identification['box'], 'spoken'>>; backers?: readonly Defender[]; linebackers?: Found<Identification['linebackers']>;
     family?: Found<Identification['family']>; mike?: Found<Identification['mike']>;
-    sideCall?: Sides<Found<Identification['sideCall']['left']>>; edge?: Sides<Found<Identification['edge']['left']>>;
+    sideCall?: Sides<Found<Identification['sideCall']['left']>>; left?: Found<Identification['edge']['left']>; right?: Found<Identification['edge']['left']>;
   } = {};
 
   constructor(formation: Formation, front: Front, { side, settings, overrides, before }: ObserveOptions) {
@@ -90,13 +90,8 @@ export class Facts {
     };
   }
 
-  edge(): Sides<Found<Identification['edge']['left']>> {
-    if (this.known.edge) return this.known.edge;
-    const { left, right } = findEdges(this.picture, this.box().ids);
-    return this.known.edge = {
-      left: overrule(left, this.overrides.leftForce, (force, was) => ({ ...was, force })),
-      right: overrule(right, this.overrides.rightForce, (force, was) => ({ ...was, force })),
-    };
+  edge(side: Side): Found<Identification['edge']['left']> {
+    return this.known[side] ??= overrule(findEdge(this.picture, side, this.box().ids), this.overrides[`${side}Force`], (force, was) => ({ ...was, force }));
   }
 }
 
@@ -110,7 +105,7 @@ export const identify = (formation: Formation, front: Front, options: IdentifyOp
 export function describeFacts(facts: Facts, options: IdentifyOptions = {}): Identification {
   const settings = options.settings ?? SHIPPED_SETTINGS;
   const { picture } = facts;
-  const [family, linebackers, sideCall, edge] = [saidOf<Identification['family']>(facts.family()), saidOf<Identification['linebackers']>(facts.linebackers()), facts.sideCall(), facts.edge()];
+  const [family, linebackers, sideCall] = [saidOf<Identification['family']>(facts.family()), saidOf<Identification['linebackers']>(facts.linebackers()), facts.sideCall()];
   return {
     techniques: picture.defenders.map((d) => techniqueOf(d, picture.formation, settings)),
     strength: saidOf<Identification['strength']>(facts.strength()),
@@ -120,7 +115,7 @@ export function describeFacts(facts: Facts, options: IdentifyOptions = {}): Iden
     linebackers,
     mike: saidOf<Identification['mike']>(facts.mike()),
     bubbles: findBubbles(picture),
-    edge: { left: saidOf<Identification['edge']['left']>(edge.left), right: saidOf<Identification['edge']['right']>(edge.right) },
+    edge: { left: saidOf<Identification['edge']['left']>(facts.edge('left')), right: saidOf<Identification['edge']['right']>(facts.edge('right')) },
     numbers: findNumbers(picture, facts.box().ids, options.side ?? null, options.scheme ?? null),
     walkedUp: saidOf<Identification['walkedUp']>(findWalkedUp(picture)),
   };

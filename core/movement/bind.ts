@@ -1,9 +1,9 @@
 import { EVENTS, REACTIONS } from '../vocabulary/index';
 import { NOBODY, type Change, type Proposal, type Scene } from '../vocabulary/scene';
 import type { EventWord, ReactionWord } from '../vocabulary/word';
-import { slotsOf } from '../resolve/compile';
+import { slotsOf } from '../resolve/phrase';
 import type { Outcome } from '../resolve/outcome';
-import { NO_PROPOSAL } from '../resolve/set-scene';
+import { NO_PROPOSAL } from '../resolve/sentence';
 import type { Bound } from '../resolve/settle';
 
 type Reaction = ReactionWord['does'];
@@ -42,7 +42,7 @@ function followOf({ settled }: Outcome, change: Change, man: number): { does: Re
   const { sentence } = settled.scene.proposals[man]!;
   if (sentence < 0) return null;
   for (const { event, reaction } of settled.sheets[man]![sentence]!.sentence.followUps) {
-    const who = (EVENTS as Record<string, EventWord>)[event.word]!.happens(slotsOf(event))(change, man);
+    const who = (EVENTS as Record<string, EventWord>)[event.word]!.happens(slotsOf(event, null))(change, man);
     if (who !== null) return { does: (REACTIONS as Record<string, ReactionWord>)[reaction.word]!.does, who };
   }
   return null;

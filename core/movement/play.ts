@@ -33,12 +33,12 @@ export function workMoved(prepared: Prepared, front: Front): MovedWork {
 }
 
 function decideAfter(prepared: Prepared, front: Front, before: Outcome): Outcome {
-  const { scheme, formation, call, settings, tags } = prepared;
+  const { seated, formation, call, settings } = prepared;
   const { scene: was } = before.settled;
   const moved = moveFront(front, formation).front;
   const facts = new Facts(formation, moved, { side: call.side, settings, overrides: call.overrides, before: was.facts });
-  const scene = setScene(scheme, formation, call.side, tags, facts, was);
-  return settleOutcome(settleFirstLevel(scheme, scene, bindMen(before, scene)));
+  const scene = setScene(seated, facts, was);
+  return settleOutcome(settleFirstLevel(seated, scene, bindMen(before, scene)));
 }
 
 /** As `resolve`, with the movements of the front: assignments are those after the snap, and `movement` says what changed and why. */

@@ -1,5 +1,4 @@
 import { NOBODY, type Scene } from '../vocabulary/scene';
-import { threatsOf } from '../vocabulary/threats';
 
 /** Fewest and most men a defence sends, as coaches plan for them. */
 export const FEWEST_RUSHERS = 4;
@@ -17,7 +16,7 @@ export interface Pressure {
  * sends all it has.
  */
 export function* pressuresOf(scene: Scene, fewest = FEWEST_RUSHERS, most = MOST_RUSHERS): Generator<Pressure> {
-  const able = [...threatsOf(scene)].sort((a, b) => a - b);
+  const able = [...scene.threats].sort((a, b) => a - b);
   const least = Math.min(fewest, able.length);
   for (let n = least; n <= Math.min(most, able.length); n++) {
     for (const rushers of subsets(able, n)) {

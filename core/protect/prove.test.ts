@@ -9,7 +9,6 @@ import { PressureProofSchema } from '../model/pressure';
 import { otherSide, SIDES } from '../model/side';
 import { decide, prepareCall, type Call, type Prepared } from '../resolve/resolve';
 import { aFront, formationOf, mirrorFormation, mirrorFront, mirrorSeat } from '../testing/fronts';
-import { threatsOf } from '../vocabulary/threats';
 import { mendProtection } from './mend-protection';
 import { pressuresOf } from './pressures';
 import { provePressures, tryPressure } from './prove';
@@ -31,7 +30,7 @@ describe('pressures', () => {
     const { scene } = decide(prepare('pro-five-back'), front(OVER)).settled;
     const all = [...pressuresOf(scene)];
     const plain = all.filter((p) => !p.twist);
-    const able = threatsOf(scene).length;
+    const able = scene.threats.length;
     const choose = (n: number, k: number): number => (k === 0 ? 1 : (choose(n, k - 1) * (n - k + 1)) / k);
     expect(plain).toHaveLength([4, 5, 6, 7].reduce((sum, k) => sum + choose(able, k), 0));
     expect(new Set(all.map((p) => `${p.rushers.join()}|${p.twist?.join() ?? ''}`)).size).toBe(all.length);

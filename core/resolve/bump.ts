@@ -2,7 +2,7 @@ import { lessThan, moreThan } from '../geometry/compare';
 import { HEAD_UP, LATERAL_REACH, SHADE } from '../geometry/tolerances';
 import { manBeside } from '../vocabulary/targets/man-beside';
 import { NOBODY, type Scene } from '../vocabulary/scene';
-import { NO_PROPOSAL } from './set-scene';
+import { NO_PROPOSAL } from './sentence';
 import type { Settled } from './settle';
 
 /**

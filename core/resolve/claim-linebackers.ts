@@ -1,7 +1,7 @@
 import { NOBODY, type Scene } from '../vocabulary/scene';
 import type { Claim, TargetFinder } from '../vocabulary/word';
 import { change, nearestFreeMan } from './bump';
-import type { CompiledAction } from './compile';
+import type { CompiledAction } from './sentence';
 import { matchWithoutCrossing, type FixedPair } from './match-climbers';
 import type { Settled } from './settle';
 
@@ -77,7 +77,7 @@ class Handout {
     const { scene } = this;
     const wants: Want[] = [];
     const paired = new Set<number>();
-    for (const man of playSideFirst(scene)) {
+    for (const man of this.settled.call.across) {
       const proposal = scene.proposals[man]!;
       if (proposal.instead === 'on' || proposal.instead === 'climb') wants.push({ man, mates: ALONE, finder: ANYBODY, later: false });
       const act = this.actionOf(man);
@@ -88,7 +88,7 @@ class Handout {
         if (act.then) wants.push({ man, mates: ALONE, finder: act.then.target, later: true });
       }
       else if (act.then && !paired.has(man) && !this.leftAlone(man)) {
-        const mates = proposal.pairs ? playSideFirst(scene).filter((other) => other !== man && this.comesOffToo(other, proposal.target)) : ALONE;
+        const mates = proposal.pairs ? this.settled.call.across.filter((other) => other !== man && this.comesOffToo(other, proposal.target)) : ALONE;
         for (const mate of mates) paired.add(mate);
         wants.push({ man, mates, finder: act.then.target, later: true });
       }
@@ -189,11 +189,3 @@ class Handout {
 const any = (): boolean => true;
 const is = (want: Want, claim: Claim, later: boolean): boolean => want.later === later && want.finder.claim === claim;
 
-const orders = new WeakMap<Scene['men'], readonly number[]>();
-
-/** Everybody from the play side to the back side; the same for every front. */
-function playSideFirst(scene: Scene): readonly number[] {
-  let order = orders.get(scene.men);
-  if (!order) orders.set(scene.men, order = scene.men.map((m) => m.index).sort((a, b) => scene.men[b]!.x - scene.men[a]!.x || a - b));
-  return order;
-}

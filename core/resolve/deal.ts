@@ -1,7 +1,7 @@
 import { lessThan, moreThan } from '../geometry/compare';
 import { isHeadUp } from '../identify/line';
 import { NOBODY, type Scene } from '../vocabulary/scene';
-import type { CompiledDeal } from './compile';
+import type { CompiledDeal } from './seat-call';
 
 /** A defender and the man he is dealt to, in scene indices. */
 interface Dealt { readonly defender: number; readonly man: number }
@@ -21,7 +21,7 @@ export function dealOut(deals: readonly CompiledDeal[], scene: Scene): number[] 
     scene.him = NOBODY;
     if (done.has(deal.name) || (deal.when && !deal.when(scene, scene.posts.C))) continue;
     done.add(deal.name);
-    const men = scene.men.filter((m) => dealt[m.index] === NOBODY && deal.includes(scene, m.index)).sort((a, b) => a.x - b.x || a.index - b.index).map((m) => m.index);
+    const men = deal.men.filter((man) => dealt[man] === NOBODY);
     const rushers = namedBy(deal, scene, men.length, dealt);
     for (const { man, defender } of deal.inOrder ? shareInOrder(scene, rushers, men) : shareOut(scene, rushers, men)) dealt[man] = defender;
   }

@@ -6,7 +6,6 @@ import { moverOf } from '../kinematics/speeds';
 import type { Passing } from '../model/resolution';
 import { BLOCKS } from '../vocabulary/index';
 import { NOBODY, type Scene } from '../vocabulary/scene';
-import { threatsOf } from '../vocabulary/threats';
 import type { ManOutcome, Outcome } from './outcome';
 import { setOf } from './pass-set';
 
@@ -15,7 +14,7 @@ type Help = Passing['men'][number]['help'][number];
 /** What a protection says beyond who has whom: sets, help, scans, and who is hot. */
 export function explainPassing(outcome: Outcome, { spot, time }: Pocket): Passing {
   const { scene } = outcome.settled;
-  const free = threatsOf(scene).filter((d) => outcome.defenders[d]!.status === 'free');
+  const free = scene.threats.filter((d) => outcome.defenders[d]!.status === 'free');
   return {
     spot: { x: scene.side === 'right' ? spot.x : 0 - spot.x, y: spot.y }, time,
     men: outcome.men.filter((m) => m.man < scene.lineCount && BLOCKS[m.block].course === 'retreat')

@@ -5,11 +5,12 @@ import type { Side } from '../model/side';
 import { BLOCKS } from '../vocabulary/index';
 import { NOBODY, type Scene } from '../vocabulary/scene';
 import type { CallWords } from '../model/call-words';
-import { whyNot, type CompiledSentence } from './compile';
+import { whyNot } from './phrase';
 import { callOf } from './line-calls';
 import type { Aim } from './judge-case';
 import type { ManOutcome, Outcome } from './outcome';
 import { footOf, pathOf } from './paths';
+import type { CompiledSentence } from './sentence';
 import { leftBy } from './settle';
 
 /** Every man's assignment with its path, technique and reasons, from the decision record; back in the field frame. */
@@ -100,7 +101,7 @@ function sayStatus(scene: Scene, outcome: Outcome, defender: number): string | n
   const { rule } = outcome.defenders[defender]!;
   if (rule === undefined) return null;
   const sheet = outcome.settled.sheets[rule]!;
-  const byName = sheet.findIndex((s, i) => scene.men[rule]!.kind === 'design' && leftBy(scene, rule, s, i)?.all.includes(defender));
+  const byName = sheet.findIndex((s) => scene.men[rule]!.kind === 'design' && leftBy(scene, rule, s)?.all.includes(defender));
   const sentence = sheet[byName < 0 ? scene.proposals[rule]!.sentence : byName];
   return sentence ? say(sentence) : null;
 }

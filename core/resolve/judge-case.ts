@@ -80,8 +80,8 @@ export function cycles(judged: Case): void {
 }
 
 /** The picture is the other play's: said beside the verdict, not against it. */
-export function changesOfPlay({ scheme, scene, notes }: Case): void {
-  for (const { to, when } of scheme.changes) {
+export function changesOfPlay({ outcome, scene, notes }: Case): void {
+  for (const { to, when } of outcome.settled.call.changes) {
     scene.him = NOBODY;
     if (when(scene, scene.posts.C)) notes.push(() => `Change with me: this is the picture for ${to}.`);
   }

@@ -4,7 +4,6 @@ import type { Pocket } from '../kinematics/passing';
 import { arrivesAt, lateness } from '../kinematics/races';
 import { MOVERS, moverOf } from '../kinematics/speeds';
 import { NOBODY } from '../vocabulary/scene';
-import { threatsOf } from '../vocabulary/threats';
 import type { Case } from './judge-case';
 import type { ManOutcome } from './outcome';
 
@@ -16,7 +15,7 @@ export function judgePass(judged: Case, pocket: Pocket): void {
 
 function freeRushers(judged: Case, { spot, time }: Pocket): void {
   const { scene, outcome } = judged;
-  for (const d of threatsOf(scene)) {
+  for (const d of scene.threats) {
     if (outcome.defenders[d]!.status !== 'free') continue;
     const him = scene.defenders[d]!;
     const arrives = arrivesAt(him, moverOf(him), spot);

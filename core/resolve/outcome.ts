@@ -4,7 +4,7 @@ import type { DefenderStatus } from '../model/resolution';
 import type { BlockId } from '../vocabulary/index';
 import { NOBODY, type Proposal, type Scene } from '../vocabulary/scene';
 import { claimLinebackers } from './claim-linebackers';
-import type { CompiledAction } from './compile';
+import type { CompiledAction } from './sentence';
 import type { Settled } from './settle';
 
 /** The decision record of one resolution, in scene indices: compact, and all that explanations are built from. */
@@ -44,7 +44,7 @@ export function settleOutcome(settled: Settled): Outcome {
   const claims = claimLinebackers(settled);
   const targets = scene.proposals.map((p, man) => (p.target === NOBODY ? claims.target[man]! : p.target));
   const men: ManOutcome[] = [];
-  for (const man of settled.blockers) {
+  for (const man of settled.call.blockers) {
     const proposal = scene.proposals[man]!;
     // A man off the line whose rules ask nothing of him here plays his own part and is no blocker.
     if (man >= scene.lineCount && proposal.sentence < 0) continue;
@@ -67,7 +67,7 @@ export function settleOutcome(settled: Settled): Outcome {
 const isBlocker = (kind: Scene['men'][number]['kind']): boolean => kind !== 'quarterback-read' && kind !== 'design';
 
 /** Two men on one defender work together when either asked for it. */
-function partnersOf({ scene: { proposals }, blockers }: Settled, targets: readonly number[], man: number): readonly number[] {
+function partnersOf({ scene: { proposals }, call: { blockers } }: Settled, targets: readonly number[], man: number): readonly number[] {
   const mine = targets[man]!;
   let partners: number[] | null = null;
   for (const other of blockers) {

@@ -11,6 +11,7 @@ import { SHIPPED_SETTINGS, type Settings } from '../model/settings';
 import { signOf, type Side } from '../model/side';
 import { SHIPPED_CALL_WORDS, type CallWords } from '../model/call-words';
 import type { CompiledScheme } from './compile';
+import { seatCall, type SeatedCall } from './seat-call';
 import { explainAssignments, explainDefenders } from './explain';
 import { explainPassing } from './explain-passing';
 import { explainFault, judge } from './judge';
@@ -43,6 +44,8 @@ export interface Prepared {
   readonly call: Call;
   readonly settings: Settings;
   readonly tags: ReadonlySet<string>;
+  /** Whose sentences are whose. */
+  readonly seated: SeatedCall;
   /** In the scene's frame: play side positive. */
   readonly aim: Aim;
 }
@@ -57,16 +60,17 @@ export function prepareCall(scheme: CompiledScheme, formation: Formation, call: 
   const sign = signOf(call.side);
   const noses = lineOf(formation).map((m) => (m.x === 0 ? 0 : m.x * sign)).sort((a, b) => a - b);
   const settings = call.settings ?? SHIPPED_SETTINGS;
+  const tags = tagsInForce(scheme, call);
   return {
-    scheme, formation, call, settings, tags: tagsInForce(scheme, call),
+    scheme, formation, call, settings, tags, seated: seatCall(scheme, formation, call.side, tags),
     aim: { attack: attackOf(scheme.head.entry, noses, SHADE), pocket: scheme.head.throw && pocketOf(scheme.head.throw, formation, settings) },
   };
 }
 
 /** Who does what, as a compact outcome without a verdict. */
-export function decide({ scheme, formation, call, settings, tags }: Prepared, front: Front): Outcome {
+export function decide({ seated, formation, call, settings }: Prepared, front: Front): Outcome {
   const facts = new Facts(formation, front, { side: call.side, settings, overrides: call.overrides });
-  return settleOutcome(settleFirstLevel(scheme, setScene(scheme, formation, call.side, tags, facts)));
+  return settleOutcome(settleFirstLevel(seated, setScene(seated, facts)));
 }
 
 /** The verdict over an outcome, however it came about. */

@@ -1,6 +1,6 @@
 import { isHeadUp } from '../identify/line';
-import { NOBODY, type Scene } from './scene';
-import type { Accept } from './word';
+import { NOBODY, type Lineup, type Scene } from './scene';
+import type { Accept, ManFinder, Slots } from './word';
 
 /** First accepted index of a list, front to back. */
 export function firstOf(list: readonly number[], accept: Accept): number {
@@ -10,16 +10,22 @@ export function firstOf(list: readonly number[], accept: Accept): number {
 
 export const ORDINALS = ['first', 'second', 'third', 'outermost'] as const;
 
-/** How many to pass over for an ordinal; `outermost` passes over all but the last. */
-const passesOver = (nth: string): number => (nth === 'outermost' ? -1 : ORDINALS.indexOf(nth as (typeof ORDINALS)[number]));
+/** All but the last are passed over. */
+const OUTERMOST = -1;
+
+/** How many a phrase passes over with its ordinal; none when it has no ordinal. */
+export function passedOver(slots: Slots): number {
+  const nth = slots.has('nth') ? slots.text('nth') : 'first';
+  return nth === 'outermost' ? OUTERMOST : ORDINALS.indexOf(nth as (typeof ORDINALS)[number]);
+}
 
 /**
- * The `nth` first-level defender accepted ("first", "second", "third", "outermost"), walking in a direction from the back side to the
- * play side (1) or the other way (-1).
+ * The first-level defender accepted after so many `passedOver`, walking in a direction from the back side to the play side (1) or the
+ * other way (-1).
  */
-export function nthOnLine(scene: Scene, direction: 1 | -1, nth: string, accept: Accept): number {
+export function nthOnLine(scene: Scene, direction: 1 | -1, passed: number, accept: Accept): number {
   const { first } = scene;
-  let left = passesOver(nth);
+  let left = passed;
   let last = NOBODY;
   for (let i = direction > 0 ? 0 : first.length - 1; i >= 0 && i < first.length; i += direction) {
     const d = first[i]!;
@@ -28,11 +34,11 @@ export function nthOnLine(scene: Scene, direction: 1 | -1, nth: string, accept: 
     left--;
     last = d;
   }
-  return nth === 'outermost' ? last : NOBODY;
+  return passed === OUTERMOST ? last : NOBODY;
 }
 
 /** +1 when this man's outside is the play side, -1 when it is the back side. The centre counts as play side. */
-export const outward = (scene: Scene, man: number): 1 | -1 => (scene.men[man]!.x < 0 ? -1 : 1);
+export const outward = ({ men }: Lineup, man: number): 1 | -1 => (men[man]!.x < 0 ? -1 : 1);
 
 const NONE: readonly number[] = [];
 
@@ -64,7 +70,9 @@ export function sayStand(scene: Scene, defender: number, man: number): string {
 export function hasOwner(scene: Scene, me: number, defender: number): boolean {
   const { proposals } = scene;
   for (let man = 0; man < proposals.length; man++) {
-    if (man !== me && (proposals[man]!.target === defender || proposals[man]!.all.includes(defender))) return true;
+    if (man === me) continue;
+    const { target, all } = proposals[man]!;
+    if (target === defender || (all.length > 0 && all.includes(defender))) return true;
   }
   return false;
 }
@@ -76,37 +84,24 @@ export function nameHim(scene: Scene, defender: number): boolean {
   return true;
 }
 
-/** A finder that depends on the formation only: it looks once a line-up and remembers the last one. */
-export function perLineup(find: (scene: Scene) => number): (scene: Scene) => number {
-  let men: Scene['men'] | null = null;
-  let found = NOBODY;
-  return (scene) => {
-    if (scene.men !== men) {
-      men = scene.men;
-      found = find(scene);
-    }
-    return found;
-  };
-}
-
 /** The one man of a kind in this formation: the back, the fullback, the H. */
-export const manOfKind = (kind: Scene['men'][number]['kind']): ((scene: Scene) => number) => perLineup((scene) => scene.men.findIndex((m) => m.kind === kind));
+export const manOfKind = (kind: Lineup['men'][number]['kind']): ManFinder => ({ men }) => men.findIndex((m) => m.kind === kind);
 
 export const always: Accept = () => true;
 
 /** The neighbour on the line in a direction; -1 for none and for men off the line. */
-export function neighbourOf(scene: Scene, self: number, dir: string): number {
-  if (self >= scene.lineCount) return NOBODY;
-  const man = scene.men[self]!;
+export function neighbourOf(lineup: Lineup, self: number, dir: string): number {
+  if (self >= lineup.lineCount) return NOBODY;
+  const man = lineup.men[self]!;
   if (dir === 'playside') return man.playside;
   if (dir === 'backside') return man.backside;
-  return (dir === 'outside') === (outward(scene, self) > 0) ? man.playside : man.backside;
+  return (dir === 'outside') === (outward(lineup, self) > 0) ? man.playside : man.backside;
 }
 
 /** The gap between two men, as its two noses; `null` when one of them is not there. */
-export function betweenMen(scene: Scene, one: number, other: number): { lo: number; hi: number } | null {
+export function betweenMen({ men }: Lineup, one: number, other: number): { lo: number; hi: number } | null {
   if (one === NOBODY || other === NOBODY) return null;
-  const a = scene.men[one]!.x;
-  const b = scene.men[other]!.x;
+  const a = men[one]!.x;
+  const b = men[other]!.x;
   return { lo: Math.min(a, b), hi: Math.max(a, b) };
 }

@@ -4,39 +4,63 @@ import type { Defender } from '../model/front';
 import type { Side } from '../model/side';
 
 /**
- * What a word of the rule language can see: both line-ups turned so that the play side is right (+x), in feet.
- * Men on the line come first, from the back side to the play side; defenders stand in lateral order, back side first.
+ * The offence of a call, turned so that the play side is right (+x), in feet; the same for every front. Men on the line come first, from
+ * the back side to the play side.
  */
-export interface Scene {
+export interface Lineup {
   readonly men: readonly SceneMan[];
   /** How many of `men` stand on the line. */
   readonly lineCount: number;
+  /** Where in `men` the five stand, as the play sees them. */
+  readonly posts: Readonly<Record<Post, number>>;
+  /** Which side of the field the play goes to. */
+  readonly side: Side;
+  readonly tags: ReadonlySet<string>;
+  /** Man index of every declared seat; -1 when nobody in this formation fits. */
+  readonly seats: ReadonlyMap<string, number>;
+}
+
+/** What a word of the rule language can see: the line-up and, turned in the same way, the front. Defenders stand in lateral order, back side first. */
+export interface Scene extends Lineup {
   readonly defenders: readonly SceneDefender[];
   /** Indices of first-level defenders, back side first. */
   readonly first: readonly number[];
   /** Indices of the box linebackers from the play side: L1, L2, ... */
   readonly linebackers: readonly number[];
   readonly mike: number;
-  readonly edge: Record<'playside' | 'backside', { endMan: number; force: number; corner: number; alley: number; overhangs: readonly number[] }>;
+  readonly edge: Readonly<Record<'playside' | 'backside', Edge>>;
   /** What the front shows, each item worked out when a word asks for it. */
   readonly facts: Facts;
-  /** Where in `men` the five stand, as the play sees them. */
-  readonly posts: Readonly<Record<Post, number>>;
   /** For each man on the line, the first-level defenders head-up or shaded on him, nearest first. */
   readonly on: readonly (readonly number[])[];
-  /** Which side of the field the play goes to. */
-  readonly side: Side;
-  readonly tags: ReadonlySet<string>;
-  /** Man index of every declared seat; -1 when nobody in this formation fits. */
-  readonly seats: ReadonlyMap<string, number>;
-  readonly looks: ReadonlyMap<string, (scene: Scene, me: number) => boolean>;
+  /** Does this front show the look of that name, to that man? Asked after the snap it is what it was before. */
+  readonly shows: (look: string, me: number) => boolean;
   readonly cover: CoverMap;
+  /** The men of the box by number. */
+  readonly count: Count;
+  /** Who can rush, the most dangerous first. */
+  readonly threats: readonly number[];
   /** For each man the defender that the scheme's "deal" lines give him; -1 for nobody. */
   readonly dealt: readonly number[];
   /** What every man has proposed so far in this settling. */
   readonly proposals: readonly Proposal[];
   /** The defender the sentence under way has named: "him". -1 before. */
   him: number;
+}
+
+/** Who is who at one end of the front; -1 for nobody. */
+export interface Edge {
+  readonly endMan: number;
+  readonly force: number;
+  readonly corner: number;
+  readonly alley: number;
+  readonly overhangs: readonly number[];
+}
+
+/** The box in lateral order from the play side, and which of them has the number zero when counted from the ball. */
+export interface Count {
+  readonly order: readonly number[];
+  readonly zero: number;
 }
 
 /** The picture after the snap beside the one before it. */

@@ -7,17 +7,11 @@ const OTHERS = 2;
 /** Where a rush goes, feet behind the ball: a quarterback's usual depth. Which rusher is the more dangerous does not hang on the exact one. */
 const RUSH_DEPTH = 15;
 
-const known = new WeakMap<Scene, readonly number[]>();
-
 /**
  * Who can rush, the most dangerous first: the men on the line, the linebackers of the box and at most two others within ten yards of the
  * ball. Danger is nearness to the quarterback; of two alike the one on the back side.
  */
-export function threatsOf(scene: Scene): readonly number[] {
-  let found = known.get(scene);
-  if (!found) known.set(scene, found = [...rushersOf(scene)].sort((a, b) => toQuarterback(scene, a) - toQuarterback(scene, b) || a - b));
-  return found;
-}
+export const threatsOf = (scene: Scene): readonly number[] => rushersOf(scene).sort((a, b) => toQuarterback(scene, a) - toQuarterback(scene, b) || a - b);
 
 function rushersOf(scene: Scene): number[] {
   const sure = [...scene.first, ...scene.linebackers];

@@ -1,4 +1,4 @@
-import type { Change, Scene } from './scene';
+import type { Change, Lineup, Scene } from './scene';
 
 /** Kinds of phrase a sentence is made of. Everything else a slot can hold is a plain word (see `LeafKind`). */
 export const PHRASE_KINDS = ['condition', 'target', 'qualifier', 'man', 'gap', 'region', 'block', 'event', 'reaction', 'group'] as const;
@@ -22,6 +22,8 @@ export interface Saying {
   readonly help: string;
   /** Its answer hangs on what other men have chosen so far; everything else is settled by where people stand. */
   readonly asksOthers?: boolean;
+  /** Its answer is not the same for everybody: it hangs on whose sentence it stands in. */
+  readonly aboutMe?: boolean;
 }
 
 /** The slots of one use of a word, ready for its geometry. */
@@ -38,9 +40,9 @@ export interface Slots {
 }
 
 /** Finds a blocker: his index in the scene, or -1. */
-export type ManFinder = (scene: Scene, me: number) => number;
+export type ManFinder = (lineup: Lineup, me: number) => number;
 /** The two noses of a gap in feet, or `null` where the line has no such gap. */
-export type GapFinder = (scene: Scene, me: number) => { lo: number; hi: number } | null;
+export type GapFinder = (lineup: Lineup, me: number) => { lo: number; hi: number } | null;
 export type Accept = (defender: number) => boolean;
 
 /** Looks through candidates in the word's own order and returns the first one accepted, or -1. */
@@ -59,9 +61,13 @@ export interface TargetFinder {
   readonly every: boolean;
 }
 
+/** Tests the picture; may set `scene.him` to the defender it found when nobody is named yet. */
+export type Test = (scene: Scene, me: number) => boolean;
+
 export interface ConditionWord extends Saying {
-  /** Tests the picture; may set `scene.him` to the defender it found when nobody is named yet. */
-  readonly test: (slots: Slots) => (scene: Scene, me: number) => boolean;
+  readonly test: (slots: Slots) => Test;
+  /** For what the call alone decides (formation, side and tags): the same test, which needs no front. */
+  readonly byCall?: (slots: Slots) => (lineup: Lineup, me: number) => boolean;
   /** Why it does not hold, in a coach's words; `holds` is true when its opposite was asked. */
   readonly why: (slots: Slots) => (scene: Scene, me: number, holds: boolean) => string;
 }
@@ -84,7 +90,7 @@ export interface GapWord extends Saying {
 
 /** Who a heading is about. */
 export interface GroupWord extends Saying {
-  readonly includes: (slots: Slots) => (scene: Scene, man: number) => boolean;
+  readonly includes: (slots: Slots) => (lineup: Lineup, man: number) => boolean;
 }
 
 /** How a block is started and what it aims at; sides are worked out on the board. */

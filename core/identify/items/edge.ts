@@ -13,19 +13,33 @@ type Edge = Found<Identification['edge']['left']>;
 export function findEdge(picture: Picture, side: Side, boxIds: readonly string[]): Edge {
   const sign = signOf(side);
   const out = (d: Defender): number => d.x * sign;
-  const here = picture.defenders.filter((d) => moreThan(out(d), HEAD_UP)).sort((a, b) => out(b) - out(a));
-  const offLine = here.filter((d) => levelOf(d) > 1);
+  const here = fromOutside(picture, sign);
   const endMan = here.find((d) => levelOf(d) === 1) ?? null;
-  const outsideEnd = offLine.filter((d) => !boxIds.includes(d.id) && (!endMan || moreThan(out(d), out(endMan))));
+  const offLine = here.filter((d) => levelOf(d) > 1 && !boxIds.includes(d.id));
+  const outsideEnd = endMan ? offLine.filter((d) => moreThan(out(d), out(endMan))) : offLine;
   const corner = here.find((d) => d.mark === 'corner') ?? outsideEnd[0] ?? null;
   const force = findForce(here, outsideEnd, corner, out);
-  const alley = force && (offLine.find((d) => d !== force && d !== corner && lessThan(out(d), out(force)) && !boxIds.includes(d.id)) ?? null);
-  const overhangs = offLine.filter((d) => levelOf(d) === 2 && !boxIds.includes(d.id));
+  const alley = force && (offLine.find((d) => d !== force && d !== corner && lessThan(out(d), out(force))) ?? null);
+  const overhangs = offLine.filter((d) => levelOf(d) === 2);
   return {
     endMan: endMan?.id ?? null, force: force?.id ?? null, corner: corner?.id ?? null, alley: alley?.id ?? null,
     overhangs: overhangs.map((d) => d.id), overruled: force?.mark === 'force',
     why: () => sayEdge(side, endMan, force, corner, alley),
   };
+}
+
+/** Everybody on one side of the ball, the widest first; of two straight behind one another the shallower. */
+function fromOutside({ defenders }: Picture, sign: 1 | -1): Defender[] {
+  const here: Defender[] = [];
+  for (let i = 0; i < defenders.length; i++) {
+    const d = defenders[sign > 0 ? defenders.length - 1 - i : i]!;
+    if (!moreThan(d.x * sign, HEAD_UP)) break;
+    let at = here.length;
+    if (sign > 0) while (at > 0 && here[at - 1]!.x === d.x) at--;
+    if (at === here.length) here.push(d);
+    else here.splice(at, 0, d);
+  }
+  return here;
 }
 
 /** A mark; else the shallowest outside the end man and inside the corner; else the corner. */
@@ -46,9 +60,6 @@ function sayEdge(side: Side, endMan: Defender | null, force: Defender | null, co
   if (alley) parts.push(`${alley.id} is next inside him: alley`);
   return `${side[0]!.toUpperCase()}${side.slice(1)}: ${parts.join('; ')}.`;
 }
-
-export const findEdges = (picture: Picture, boxIds: readonly string[]): { [S in Side]: Edge } =>
-  ({ left: findEdge(picture, 'left', boxIds), right: findEdge(picture, 'right', boxIds) });
 
 /** Standing men on the line who are no ends: they count for coverage and are called out by name. */
 export function findWalkedUp(picture: Picture): Found<Identification['walkedUp']> {

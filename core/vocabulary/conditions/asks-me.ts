@@ -7,6 +7,7 @@ export const asksMe: ConditionWord = {
   denies: ['{who:man!} asks nobody for help'],
   help: 'His own rule is a double team with me; "him" is then the man he wants doubled.',
   asksOthers: true,
+  aboutMe: true,
   test: (slots) => {
     const who = slots.man('who');
     return (scene, me) => {

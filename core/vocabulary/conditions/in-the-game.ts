@@ -1,14 +1,17 @@
 import { NOBODY } from '../scene';
 import type { ConditionWord } from '../word';
 
+const byCall: ConditionWord['byCall'] & {} = (slots) => {
+  const who = slots.man('who');
+  return (lineup, me) => who(lineup, me) !== NOBODY;
+};
+
 export const inTheGame: ConditionWord = {
   says: ['{who:man!} be in the game'],
   denies: ['{who:man!} be not in the game'],
   help: 'This formation has such a man.',
-  test: (slots) => {
-    const who = slots.man('who');
-    return (scene, me) => who(scene, me) !== NOBODY;
-  },
+  test: byCall,
+  byCall,
   why: (slots) => (scene, me, holds) => {
     const man = slots.man('who')(scene, me);
     return holds && man >= 0 ? `${scene.men[man]!.id} is in the game` : 'this formation has no such man';

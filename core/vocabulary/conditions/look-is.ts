@@ -6,12 +6,7 @@ export const lookIs: ConditionWord = {
   help: 'The picture this scheme has a name for, described in a line "look NAME: ...".',
   test: (slots) => {
     const name = slots.text('look');
-    return (scene, me) => {
-      const him = scene.him;
-      const holds = scene.looks.get(name)?.(scene, me) ?? false;
-      scene.him = him;
-      return holds;
-    };
+    return (scene, me) => scene.shows(name, me);
   },
   why: (slots) => (_scene, _me, holds) => `this front is ${holds ? '' : 'not '}${slots.text('look')}`,
 };

@@ -1,12 +1,15 @@
 import type { ConditionWord } from '../word';
 
+const byCall: ConditionWord['byCall'] & {} = (slots) => {
+  const tag = slots.text('tag');
+  return ({ tags }) => tags.has(tag);
+};
+
 export const tagOn: ConditionWord = {
   says: ['tag {tag:tag} is on'],
   denies: ['tag {tag:tag} is off'],
   help: 'The call carries this tag, or the scheme has it on unless told otherwise.',
-  test: (slots) => {
-    const tag = slots.text('tag');
-    return (scene) => scene.tags.has(tag);
-  },
+  test: byCall,
+  byCall,
   why: (slots) => (_scene, _me, holds) => `${slots.text('tag')} is ${holds ? 'on' : 'not called'}`,
 };

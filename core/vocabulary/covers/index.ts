@@ -3,17 +3,37 @@ import { EPSILON, HEAD_UP, SHADE } from '../../geometry/tolerances';
 import { coveredIndex } from '../../identify/line';
 import type { CoverMap, SceneDefender, SceneMan } from '../scene';
 
-type Cover = (line: readonly SceneMan[], first: readonly SceneDefender[]) => CoverMap;
+/** A definition of "covered" on one line, ready for any front: `first` are the indices of the defenders on the first level. */
+export type LineCover = (first: readonly number[], defenders: readonly SceneDefender[]) => CoverMap;
+type Cover = (line: readonly SceneMan[]) => LineCover;
+
+const NOBODYS: readonly number[] = [];
+
+/** Adds a defender to a man's list, the nearer nose first; a tie goes to the one nearer the ball. */
+function put(his: readonly number[], defender: number, { x: nose }: SceneMan, defenders: readonly SceneDefender[]): readonly number[] {
+  if (his.length === 0) return [defender];
+  const { x } = defenders[defender]!;
+  const isNearer = (other: number): boolean => {
+    const theirs = defenders[other]!.x;
+    const gap = Math.abs(x - nose) - Math.abs(theirs - nose);
+    return Math.abs(gap) > EPSILON ? gap < 0 : Math.abs(x) < Math.abs(theirs);
+  };
+  let at = his.length;
+  while (at > 0 && isNearer(his[at - 1]!)) at--;
+  return [...his.slice(0, at), defender, ...his.slice(at)];
+}
 
 /** A first-level man head-up or shaded on me is mine. */
-const shoulders: Cover = (line, first) => {
-  const men = line.map((): number[] => []);
-  for (const d of first) {
-    const on = coveredIndex(d.x, line);
-    if (on >= 0) put(men[on]!, d, line[on]!, first);
-  }
-  return {
-    men, side: (man, x) => (lessThan(x, line[man]!.x - SHADE) ? -1 : moreThan(x, line[man]!.x + SHADE) ? 1 : 0),
+const shoulders: Cover = (line) => {
+  const nobody = line.map(() => NOBODYS);
+  const side: CoverMap['side'] = (man, x) => (lessThan(x, line[man]!.x - SHADE) ? -1 : moreThan(x, line[man]!.x + SHADE) ? 1 : 0);
+  return (first, defenders) => {
+    const men = nobody.slice();
+    for (const d of first) {
+      const on = coveredIndex(defenders[d]!.x, line);
+      if (on >= 0) men[on] = put(men[on]!, d, line[on]!, defenders);
+    }
+    return { men, side };
   };
 };
 
@@ -21,50 +41,35 @@ const shoulders: Cover = (line, first) => {
  * From just past my nose on the play side up to the next man's. A man who owns head-up defenders has his region begin half a foot on
  * the back side of his nose instead, and his back-side neighbour's ends there: the regions of a line never overlap.
  */
-const playsideRegion = (ownsHeadUp: (man: SceneMan) => boolean): Cover => {
-  const known = new WeakMap<readonly SceneMan[], Regions>();
-  return (line, first) => {
-    let regions = known.get(line);
-    if (!regions) known.set(line, regions = regionsOf(line, ownsHeadUp));
-    const { start, side } = regions;
-    const men = line.map((): number[] => []);
+const playsideRegion = (ownsHeadUp: (man: SceneMan) => boolean): Cover => (line) => {
+  const nobody = line.map(() => NOBODYS);
+  const start = line.map((man) => (ownsHeadUp(man) ? man.x - HEAD_UP - EPSILON : man.x + HEAD_UP + 2 * EPSILON));
+  const last = line.length - 1;
+  const side: CoverMap['side'] = (man, x) => (x < start[man]! ? -1 : man < last && x >= start[man + 1]! ? 1 : 0);
+  return (first, defenders) => {
+    const men = nobody.slice();
     for (const d of first) {
-      let man = line.length - 1;
-      while (man >= 0 && d.x < start[man]!) man--;
-      if (man >= 0) put(men[man]!, d, line[man]!, first);
+      const { x } = defenders[d]!;
+      let man = last;
+      while (man >= 0 && x < start[man]!) man--;
+      if (man >= 0) men[man] = put(men[man]!, d, line[man]!, defenders);
     }
     // Two men in one region: the nearer nose is mine, the others belong to the playside neighbour.
-    for (let i = 0; i + 1 < line.length; i++) {
-      if (men[i]!.length < 2) continue;
-      const next = men[i + 1]!;
-      for (const other of men[i]!.splice(1)) put(next, first.find((d) => d.index === other)!, line[i + 1]!, first);
+    for (let i = 0; i < last; i++) {
+      const his = men[i]!;
+      if (his.length < 2) continue;
+      for (let other = 1; other < his.length; other++) men[i + 1] = put(men[i + 1]!, his[other]!, line[i + 1]!, defenders);
+      men[i] = [his[0]!];
     }
     return { men, side };
   };
 };
 
-/** Where each man's region begins; it ends where the next one's does, the last one's nowhere. The same for every front. */
-interface Regions {
-  readonly start: readonly number[];
-  readonly side: CoverMap['side'];
-}
-
-function regionsOf(line: readonly SceneMan[], ownsHeadUp: (man: SceneMan) => boolean): Regions {
-  const start = line.map((man) => (ownsHeadUp(man) ? man.x - HEAD_UP - EPSILON : man.x + HEAD_UP + 2 * EPSILON));
-  return { start, side: (man, x) => (x < start[man]! ? -1 : man + 1 < line.length && x >= start[man + 1]! ? 1 : 0) };
-}
-
-/** Adds a defender to a man's list, the nearer nose first; a tie goes to the one nearer the ball. */
-function put(his: number[], defender: SceneDefender, man: SceneMan, first: readonly SceneDefender[]): void {
-  const xOf = (index: number): number => first.find((d) => d.index === index)!.x;
-  const nearer = (a: number, b: number): boolean => {
-    const gap = Math.abs(a - man.x) - Math.abs(b - man.x);
-    return Math.abs(gap) > 1e-6 ? gap < 0 : Math.abs(a) < Math.abs(b);
-  };
-  let at = his.length;
-  while (at > 0 && nearer(defender.x, xOf(his[at - 1]!))) at--;
-  his.splice(at, 0, defender.index);
-}
+/** Nobody is anybody's: defenders are numbered instead. */
+const count: Cover = (line) => {
+  const cover: CoverMap = { men: line.map(() => NOBODYS), side: (man, x) => (lessThan(x, line[man]!.x) ? -1 : moreThan(x, line[man]!.x) ? 1 : 0) };
+  return () => cover;
+};
 
 const playSideMan = (man: SceneMan): boolean => !lessThan(man.x, 0);
 
@@ -75,7 +80,7 @@ export const COVERS = {
   'playside region, head-up is mine': playsideRegion(() => true),
   'playside region, head-up is mine play side': playsideRegion(playSideMan),
   'playside region, head-up is mine back side': playsideRegion((man) => !playSideMan(man)),
-  count: (line) => ({ men: line.map(() => []), side: (man, x) => (lessThan(x, line[man]!.x) ? -1 : moreThan(x, line[man]!.x) ? 1 : 0) }),
+  count,
 } as const satisfies Record<string, Cover>;
 
 export type CoverName = keyof typeof COVERS;

@@ -10,10 +10,11 @@ export const letterGap: GapWord = {
   find: (slots) => {
     const step = slots.text('side') === 'playside' ? 'playside' : 'backside';
     const letter = LETTERS.indexOf(slots.text('letter'));
-    return (scene) => {
-      let man = scene.posts.C;
-      for (let i = 0; i < letter && man !== NOBODY; i++) man = scene.men[man]![step];
-      return man === NOBODY ? null : betweenMen(scene, man, scene.men[man]![step]);
+    return (lineup) => {
+      const { men, posts } = lineup;
+      let man = posts.C;
+      for (let i = 0; i < letter && man !== NOBODY; i++) man = men[man]![step];
+      return man === NOBODY ? null : betweenMen(lineup, man, men[man]![step]);
     };
   },
 };

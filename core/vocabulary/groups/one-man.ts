@@ -5,6 +5,6 @@ export const oneMan: GroupWord = {
   help: 'One man by his post or seat.',
   includes: (slots) => {
     const who = slots.man('who');
-    return (scene, man) => who(scene, man) === man;
+    return (lineup, man) => who(lineup, man) === man;
   },
 };

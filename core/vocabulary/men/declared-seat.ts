@@ -6,6 +6,6 @@ export const declaredSeat: ManWord = {
   help: 'A job this scheme gives to one man in a line "seat NAME = ...".',
   find: (slots) => {
     const seat = slots.text('seat');
-    return (scene) => scene.seats.get(seat) ?? NOBODY;
+    return ({ seats }) => seats.get(seat) ?? NOBODY;
   },
 };

@@ -6,6 +6,6 @@ export const lastMan: ManWord = {
   help: 'The man at the end of the line on that side, attached tight ends included.',
   find: (slots) => {
     const playside = slots.text('side') === 'playside';
-    return (scene) => (scene.lineCount === 0 ? NOBODY : playside ? scene.lineCount - 1 : 0);
+    return ({ lineCount }) => (lineCount === 0 ? NOBODY : playside ? lineCount - 1 : 0);
   },
 };

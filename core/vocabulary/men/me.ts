@@ -3,6 +3,7 @@ import type { ManWord } from '../word';
 export const me: ManWord = {
   says: ['me'],
   subject: 'I',
+  aboutMe: true,
   help: 'The man this rule belongs to.',
-  find: () => (_scene, self) => self,
+  find: () => (_lineup, self) => self,
 };

@@ -1,16 +1,15 @@
-import { perLineup } from '../finding';
-import type { Scene } from '../scene';
+import type { Lineup } from '../scene';
 import type { ManWord } from '../word';
 
 const KIND = { 'tight-end': 'tight', wing: 'wing', H: 'hback', slot: 'slot', receiver: 'wide' } as const;
 
 /** The man of a post on one side. Tackles and guards by their seat, wherever they stand; ends and wings by where they are. */
-function findPost(scene: Scene, side: string, name: string): number {
+function findPost({ men, posts }: Lineup, side: string, name: string): number {
   if (name === 'tackle' || name === 'guard') {
-    return scene.posts[`${side === 'playside' ? 'P' : 'B'}${name === 'tackle' ? 'T' : 'G'}`];
+    return posts[`${side === 'playside' ? 'P' : 'B'}${name === 'tackle' ? 'T' : 'G'}`];
   }
   const kind = KIND[name as keyof typeof KIND];
-  return scene.men.findIndex((m) => m.kind === kind && (m.x > 0) === (side === 'playside'));
+  return men.findIndex((m) => m.kind === kind && (m.x > 0) === (side === 'playside'));
 }
 
 export const post: ManWord = {
@@ -19,6 +18,6 @@ export const post: ManWord = {
   find: (slots) => {
     const side = slots.text('side');
     const name = slots.text('post');
-    return perLineup((scene) => findPost(scene, side, name));
+    return (lineup) => findPost(lineup, side, name);
   },
 };

@@ -2,6 +2,7 @@ import type { ManWord } from '../word';
 
 export const myRegion: ManWord = {
   says: ['my region'],
+  aboutMe: true,
   help: 'The part of the line that is mine by the scheme’s cover.',
-  find: () => (_scene, self) => self,
+  find: () => (_lineup, self) => self,
 };

@@ -1,5 +1,4 @@
 import { NOBODY } from '../scene';
-import { threatsOf } from '../threats';
 import type { TargetWord } from '../word';
 
 export const danger: TargetWord = {
@@ -10,7 +9,7 @@ export const danger: TargetWord = {
     return {
       claim: null, every: false,
       seek: (scene, _me, accept) => {
-        for (const d of threatsOf(scene)) if ((sign === 0 || scene.defenders[d]!.x * sign > 0) && accept(d)) return d;
+        for (const d of scene.threats) if ((sign === 0 || scene.defenders[d]!.x * sign > 0) && accept(d)) return d;
         return NOBODY;
       },
     };

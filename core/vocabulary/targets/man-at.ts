@@ -20,7 +20,7 @@ export const manAt: TargetWord = {
     const out = side === 'playside' ? 1 : -1;
     return {
       claim: null, every: false,
-      seek: (scene, _me, accept) => nthOnLine(scene, out, 'first', (d) => scene.defenders[d]!.x * out >= 0 && words.includes(wordOf(scene, d)) && accept(d)),
+      seek: (scene, _me, accept) => nthOnLine(scene, out, 0, (d) => scene.defenders[d]!.x * out >= 0 && words.includes(wordOf(scene, d)) && accept(d)),
     };
   },
 };

@@ -20,6 +20,7 @@ const INSIDE_FIRST = 2;
 
 export const manBeside: TargetWord = {
   says: ['the man beside me', 'a man beside me', 'the inside man beside me', 'an inside man beside me'],
+  aboutMe: true,
   help: 'A first-level defender on me, in one of my two gaps or head-up on my neighbour: the nearest nose, or the one nearest the ball.',
   find: (slots) => {
     const insideFirst = slots.form >= INSIDE_FIRST;

@@ -4,6 +4,7 @@ import type { TargetWord } from '../word';
 
 export const manInGap: TargetWord = {
   says: ['the man in {gap:gap}', 'a man in {gap:gap}'],
+  aboutMe: true,
   help: 'The first-level defender whose nose stands in that gap, the one nearest me when there are two.',
   find: (slots) => {
     const gap = slots.gap('gap');

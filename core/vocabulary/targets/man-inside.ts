@@ -1,5 +1,5 @@
 import { EPSILON, HEAD_UP } from '../../geometry/tolerances';
-import { nthOnLine, outward } from '../finding';
+import { nthOnLine, outward, passedOver } from '../finding';
 import type { TargetWord } from '../word';
 
 /** The form that means every man. */
@@ -10,7 +10,7 @@ export const manInside: TargetWord = {
   help: 'First-level defenders nearer the ball than that man’s nose, or beyond it, counted from him in.',
   find: (slots) => {
     const who = slots.man('who');
-    const nth = slots.has('nth') ? slots.text('nth') : 'first';
+    const passed = passedOver(slots);
     return {
       claim: null, every: slots.form === EVERY,
       seek: (scene, me, accept) => {
@@ -18,7 +18,7 @@ export const manInside: TargetWord = {
         if (man < 0) return -1;
         const out = outward(scene, man);
         const from = scene.men[man]!.x - HEAD_UP * out;
-        return nthOnLine(scene, -out as 1 | -1, nth, (d) => (from - scene.defenders[d]!.x) * out > EPSILON && accept(d));
+        return nthOnLine(scene, -out as 1 | -1, passed, (d) => (from - scene.defenders[d]!.x) * out > EPSILON && accept(d));
       },
     };
   },

@@ -1,4 +1,4 @@
-import { nthOnLine, outward } from '../finding';
+import { nthOnLine, outward, passedOver } from '../finding';
 import type { TargetWord } from '../word';
 
 /** Forms from here on look inside the region; the one before them means every man. */
@@ -13,7 +13,7 @@ export const manOfRegion: TargetWord = {
   help: 'First-level defenders in, or farther from the ball than, the part of the line that is that man’s by the scheme’s cover; counted from the ball out.',
   find: (slots) => {
     const who = slots.region('region');
-    const nth = slots.has('nth') ? slots.text('nth') : 'first';
+    const passed = passedOver(slots);
     const inside = slots.form >= WITHIN;
     return {
       claim: null, every: slots.form === EVERY,
@@ -22,7 +22,7 @@ export const manOfRegion: TargetWord = {
         if (man < 0 || man >= scene.lineCount) return -1;
         const out = outward(scene, man);
         const wanted = inside ? 0 : out;
-        return nthOnLine(scene, out, nth, (d) => scene.cover.side(man, scene.defenders[d]!.x) === wanted && accept(d));
+        return nthOnLine(scene, out, passed, (d) => scene.cover.side(man, scene.defenders[d]!.x) === wanted && accept(d));
       },
     };
   },

@@ -1,5 +1,5 @@
 import { EPSILON, HEAD_UP } from '../../geometry/tolerances';
-import { nthOnLine, outward } from '../finding';
+import { nthOnLine, outward, passedOver } from '../finding';
 import type { TargetWord } from '../word';
 
 /** Forms from here on count a head-up man in; of each half the last form means every man. */
@@ -14,7 +14,7 @@ export const manOutside: TargetWord = {
   help: 'First-level defenders farther from the ball than that man’s nose, counted from the ball out; head-up may be counted in.',
   find: (slots) => {
     const who = slots.man('who');
-    const nth = slots.has('nth') ? slots.text('nth') : 'first';
+    const passed = passedOver(slots);
     const reach = slots.form >= HEAD_UP_TOO ? -HEAD_UP - 2 * EPSILON : HEAD_UP;
     return {
       claim: null, every: slots.form % HEAD_UP_TOO === EVERY,
@@ -23,7 +23,7 @@ export const manOutside: TargetWord = {
         if (man < 0) return -1;
         const out = outward(scene, man);
         const from = scene.men[man]!.x + reach * out;
-        return nthOnLine(scene, out, nth, (d) => (scene.defenders[d]!.x - from) * out > EPSILON && accept(d));
+        return nthOnLine(scene, out, passed, (d) => (scene.defenders[d]!.x - from) * out > EPSILON && accept(d));
       },
     };
   },

@@ -1,6 +1,5 @@
 import type { Scene } from '../scene';
 import { firstOf } from '../finding';
-import { threatsOf } from '../threats';
 import type { TargetWord } from '../word';
 
 /** The order in which a scanning man looks at them, by the form said. */
@@ -18,7 +17,7 @@ export const nextDanger: TargetWord = {
       claim: 'last', every: false,
       seek: (scene, _me, accept) => {
         const by = sign === 0 ? ORDERS[slots.form]!(scene) : (d: number): number => (scene.defenders[d]!.x * sign > 0 ? 0 : 1000) + Math.abs(scene.defenders[d]!.x);
-        return firstOf([...threatsOf(scene)].sort((a, b) => by(a) - by(b) || b - a), accept);
+        return firstOf([...scene.threats].sort((a, b) => by(a) - by(b) || b - a), accept);
       },
     };
   },

@@ -1,0 +1,117 @@
+import type { Formation } from '../model/formation';
+import type { Side } from '../model/side';
+import type { Phrase } from '../language/tree';
+import { COVERS, type LineCover } from '../vocabulary/covers/index';
+import { GROUPS } from '../vocabulary/index';
+import { NOBODY, type Lineup, type Proposal } from '../vocabulary/scene';
+import type { GroupWord, TargetFinder, Test } from '../vocabulary/word';
+import type { CompiledScheme } from './compile';
+import { lineUp } from './line-up';
+import { compileTarget, saysAny, slotsOf, testOf } from './phrase';
+import { compileSentence, NO_PROPOSAL, type CompiledSentence } from './sentence';
+
+export interface CompiledDeal {
+  readonly name: string;
+  /** Who shares in it, from the back side. */
+  readonly men: readonly number[];
+  readonly inOrder: boolean;
+  readonly when: Test | null;
+  readonly targets: readonly TargetFinder[];
+}
+
+export interface CompiledLook {
+  readonly index: number;
+  readonly when: Test;
+  /** Everybody sees the same, whatever anybody has chosen: it is looked at once. */
+  readonly once: boolean;
+}
+
+/** A scheme called to a side from a formation: whose sentences are whose, ready for any number of fronts. */
+export interface SeatedCall {
+  readonly scheme: CompiledScheme;
+  readonly lineup: Lineup;
+  readonly cover: LineCover;
+  readonly shoulders: LineCover;
+  readonly looks: ReadonlyMap<string, CompiledLook>;
+  /** When the next defender outside on the play side counts into the box. */
+  readonly boxOneMore: Test | null;
+  /** Plays to change to, and when. */
+  readonly changes: readonly { to: string; when: Test }[];
+  readonly deals: readonly CompiledDeal[];
+  /** Each man's sentences, in the order he tries them. */
+  readonly sheets: readonly (readonly CompiledSentence[])[];
+  /** For each man the places of those that can fit as the play is called. */
+  readonly called: readonly (readonly number[])[];
+  /** Who speaks when: play side to back side along the line, then whoever else has something to say as the play is called. */
+  readonly order: readonly number[];
+  /** Men with rules who block: not those who stand for a read or for who is left. */
+  readonly blockers: readonly number[];
+  /** For each man how many of his first sentences ask nothing of other men: once one of them stands, it stands for good. One more than he has when none does. */
+  readonly steady: readonly number[];
+  /** Nobody has proposed anything. */
+  readonly silence: readonly Proposal[];
+  /** Everybody from the play side to the back side, wherever he stands. */
+  readonly across: readonly number[];
+}
+
+const known = new WeakMap<CompiledScheme, WeakMap<Formation, Map<string, SeatedCall>>>();
+
+/** Seats a call; the same scheme, formation, side and tags are seated once. */
+export function seatCall(scheme: CompiledScheme, formation: Formation, side: Side, tags: ReadonlySet<string>): SeatedCall {
+  let ofScheme = known.get(scheme);
+  if (!ofScheme) known.set(scheme, ofScheme = new WeakMap());
+  let calls = ofScheme.get(formation);
+  if (!calls) ofScheme.set(formation, calls = new Map());
+  const key = [side, ...[...tags].sort()].join(' ');
+  let found = calls.get(key);
+  if (!found) calls.set(key, found = seat(scheme, formation, side, tags));
+  return found;
+}
+
+function seat(scheme: CompiledScheme, formation: Formation, side: Side, tags: ReadonlySet<string>): SeatedCall {
+  const { tree, head } = scheme;
+  const lineup = lineUp(formation, side, tags, tree.seats);
+  const { men, lineCount, posts } = lineup;
+  const line = men.slice(0, lineCount);
+  const everybody = men.map((m) => m.index);
+  const [atBall, anywhere] = [{ lineup, me: posts.C }, { lineup, me: NOBODY }];
+  const asking = new Set(tree.looks.filter((l) => saysAny(l.when, 'asksOthers', NONE)).map((l) => l.name));
+  const sheets = everybody.map((man) => sheetOf(scheme, lineup, man, asking));
+  const withRules = (man: number): boolean => sheets[man]!.length > 0;
+  const boxes = tree.boxes.map((b) => testOf(b.when, anywhere));
+  return {
+    scheme, lineup,
+    cover: COVERS[head.cover](line), shoulders: COVERS.shoulders(line),
+    looks: new Map(tree.looks.map((l, index) => [l.name, { index, when: testOf(l.when, null), once: !asking.has(l.name) && !saysAny(l.when, 'aboutMe', NONE) }])),
+    boxOneMore: boxes.length === 0 ? null : (scene, me) => boxes.some((holds) => holds(scene, me)),
+    changes: tree.changes.map((c) => ({ to: c.to, when: testOf(c.when, atBall) })),
+    deals: tree.deals.map((d) => ({
+      name: d.name, inOrder: d.inOrder, when: d.when && testOf(d.when, atBall), targets: d.targets.map((t) => compileTarget(t, atBall)),
+      men: everybody.filter((man) => isAmong(d.to, lineup, man)).sort((a, b) => men[a]!.x - men[b]!.x || a - b),
+    })),
+    sheets,
+    called: sheets.map((own) => [...own.keys()].filter((s) => own[s]!.called)),
+    order: [...everybody.slice(0, lineCount).reverse(), ...everybody.slice(lineCount)].filter((man) => (man < lineCount ? withRules(man) : sheets[man]!.some((s) => s.called))),
+    blockers: everybody.filter((man) => withRules(man) && men[man]!.kind !== 'quarterback-read' && men[man]!.kind !== 'design'),
+    steady: sheets.map((own, man) => {
+      const asks = own.findIndex((s) => s.called && s.asksOthers);
+      // What is left by design is read off all of its sentences, so all of them have to be steady.
+      return asks < 0 ? own.length + 1 : men[man]!.kind === 'design' ? 0 : asks;
+    }),
+    silence: everybody.map(() => NO_PROPOSAL),
+    across: [...everybody].sort((a, b) => men[b]!.x - men[a]!.x || a - b),
+  };
+}
+
+const NONE: ReadonlySet<string> = new Set();
+
+/** Is a man one of those a list of headings is about? */
+const isAmong = (heads: readonly Phrase[], lineup: Lineup, man: number): boolean =>
+  heads.some((h) => (GROUPS as Record<string, GroupWord>)[h.word]!.includes(slotsOf(h, null))(lineup, man));
+
+/** A man's own sentences: those of every sheet he is named on, in the order of the text. */
+function sheetOf({ tree }: CompiledScheme, lineup: Lineup, man: number, asking: ReadonlySet<string>): CompiledSentence[] {
+  const place = { lineup, me: man };
+  const own = tree.sheets.filter((sheet) => isAmong(sheet.heads, lineup, man)).flatMap((sheet) => sheet.sentences.map((sentence, i) => ({ sentence, first: i === 0 })));
+  return own.map(({ sentence, first }, index) => compileSentence(sentence, index, first, asking, place));
+}

@@ -1,0 +1,74 @@
+import type { Action, Phrase, Sentence } from '../language/tree';
+import { BLOCKS, type BlockId } from '../vocabulary/index';
+import { NOBODY, type Proposal } from '../vocabulary/scene';
+import type { BlockWord, ManFinder, TargetFinder, Test } from '../vocabulary/word';
+import { compileCondition, compileMan, compileTarget, saysAny, type Place } from './phrase';
+
+export interface CompiledAction {
+  readonly id: BlockId;
+  readonly block: BlockWord;
+  readonly target: TargetFinder | null;
+  readonly partner: ManFinder | null;
+  /** The third man of a triple. */
+  readonly other: ManFinder | null;
+  /** Where he goes next: a climb with or without a named linebacker. */
+  readonly then: { readonly id: BlockId; readonly target: TargetFinder } | null;
+  /** What he proposes before anybody is found for it. */
+  readonly open: Proposal;
+}
+
+/** A sentence of one man's sheet, ready for any front. */
+export interface CompiledSentence {
+  readonly sentence: Sentence;
+  /** First of its sheet: said as "always". */
+  readonly first: boolean;
+  readonly line: number;
+  /** `null`: always fits. */
+  readonly when: Test | null;
+  /** Can it fit at all as the play is called, on some front? */
+  readonly called: boolean;
+  readonly actions: readonly CompiledAction[];
+  /** Whether it fits, and on whom, hangs on what other men have chosen. */
+  readonly asksOthers: boolean;
+}
+
+/** `asking` are the looks that ask what other men have chosen; `index` is the sentence's place in the man's own list. */
+export function compileSentence(sentence: Sentence, index: number, first: boolean, asking: ReadonlySet<string>, place: Place): CompiledSentence {
+  const when = sentence.when ? compileCondition(sentence.when, place) : true;
+  return {
+    sentence, first, line: sentence.span.line,
+    when: when === true ? null : when === false ? () => false : when, called: when !== false,
+    actions: sentence.actions.map((action, a) => compileAction(action, index, a, place)),
+    asksOthers: saysAny([sentence.when, sentence.actions], 'asksOthers', asking),
+  };
+}
+
+export const NO_DEFENDERS: readonly number[] = [];
+
+/** Nothing chosen yet. */
+export const NO_PROPOSAL: Proposal = {
+  sentence: -1, action: 0, target: NOBODY, all: NO_DEFENDERS, partner: NOBODY, other: NOBODY, job: '', pulls: false, pairs: false, tooFar: false, instead: null,
+};
+
+/** An open proposal with its man. Written out: copying objects costs more than anything else in a round. */
+export const blocking = ({ sentence, action, job, pulls }: Proposal, target: number): Proposal => ({
+  sentence, action, target, all: NO_DEFENDERS, partner: NOBODY, other: NOBODY, job, pulls, pairs: false, tooFar: false, instead: null,
+});
+
+/** A climb that names nobody: matched with the other climbers. */
+const MATCHED: TargetFinder = { claim: 'matched', every: false, seek: () => NOBODY };
+
+function compileAction({ block, then }: Action, sentence: number, action: number, place: Place): CompiledAction {
+  const id = block.word as BlockId;
+  const word: BlockWord = BLOCKS[id];
+  const slot = (of: Phrase, name: string): Phrase | undefined => of.slots[name] as Phrase | undefined;
+  const [whom, partner, other, next] = [slot(block, 'whom'), slot(block, 'partner'), slot(block, 'other'), then && slot(then, 'whom')];
+  return {
+    id, block: word,
+    target: whom ? compileTarget(whom, place) : word.course === 'climb' ? MATCHED : null,
+    partner: partner ? compileMan(partner, place) : null,
+    other: other ? compileMan(other, place) : null,
+    then: then && { id: then.word as BlockId, target: next ? compileTarget(next, place) : MATCHED },
+    open: blocking({ ...NO_PROPOSAL, sentence, action, job: id, pulls: word.pulls }, NOBODY),
+  };
+}
