@@ -3,7 +3,7 @@ import { NOBODY, type Change, type Proposal, type Scene } from '../vocabulary/sc
 import type { EventWord, ReactionWord } from '../vocabulary/word';
 import { slotsOf } from '../resolve/phrase';
 import type { Outcome } from '../resolve/outcome';
-import { NO_PROPOSAL } from '../resolve/sentence';
+import { insteadOf, NO_PROPOSAL } from '../resolve/proposals';
 import type { Bound } from '../resolve/settle';
 
 type Reaction = ReactionWord['does'];
@@ -51,11 +51,10 @@ function followOf({ settled }: Outcome, change: Change, man: number): { does: Re
 function proposalAfter(change: Change, man: number, block: string, lone: string, { does, who }: { does: Reaction; who: number }): Proposal | null {
   const { before, nowAt, had } = change;
   const was = before.proposals[man]!;
-  const base = { ...NO_PROPOSAL, sentence: was.sentence, action: was.action };
   const stays = does === 'stay' || (does === 'outside-stays' && isOuter(change, man));
-  if (stays) return had[man] === NOBODY ? null : { ...base, target: nowAt[had[man]!]!, partner: was.partner, pairs: was.pairs, job: block, instead: 'stay' };
-  if (does === 'take') return who === NOBODY ? null : { ...base, target: who, job: lone, instead: 'take' };
-  return { ...base, job: 'climb', instead: 'climb' };
+  if (stays) return had[man] === NOBODY ? null : { ...insteadOf(was, nowAt[had[man]!]!, block, 'stay'), partner: was.partner, pairs: was.pairs };
+  if (does === 'take') return who === NOBODY ? null : insteadOf(was, who, lone, 'take');
+  return insteadOf(was, NOBODY, 'climb', 'climb');
 }
 
 /** Of the men who had one defender: the one farther from the ball. */

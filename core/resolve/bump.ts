@@ -2,7 +2,7 @@ import { lessThan, moreThan } from '../geometry/compare';
 import { HEAD_UP, LATERAL_REACH, SHADE } from '../geometry/tolerances';
 import { manBeside } from '../vocabulary/targets/man-beside';
 import { NOBODY, type Scene } from '../vocabulary/scene';
-import { NO_PROPOSAL } from './sentence';
+import { insteadOf } from './proposals';
 import type { Settled } from './settle';
 
 /**
@@ -15,8 +15,8 @@ export function bumpOver(settled: Settled): void {
   const { scene } = settled;
   const blockers = blockersOf(scene);
   for (const d of scene.first) if (blockers[d]! > 1) sendOneOn(settled, d);
+  if (scene.first.every((d) => blockers[d] !== 0)) return;
   const nobodyHas = scene.first.filter((d) => blockers[d] === 0);
-  if (nobodyHas.length === 0) return;
   for (const d of nobodyHas.sort((a, b) => Math.abs(scene.defenders[a]!.x) - Math.abs(scene.defenders[b]!.x) || b - a)) {
     if (!findSomebody(settled, d, new Set(), false)) findSomebody(settled, d, new Set(), true);
   }
@@ -24,18 +24,24 @@ export function bumpOver(settled: Settled): void {
 
 /** How many rules reach each defender, those that read or leave him among them. */
 function blockersOf({ defenders, proposals }: Scene): number[] {
-  const count = new Array<number>(defenders.length).fill(0);
-  for (const p of proposals) {
-    if (p.target !== NOBODY) count[p.target]!++;
-    for (const d of p.all) count[d]!++;
+  const count = defenders.map(() => 0);
+  for (const { target, all } of proposals) {
+    if (target !== NOBODY) count[target]!++;
+    for (const d of all) count[d]!++;
   }
   return count;
 }
 
 function sendOneOn(settled: Settled, defender: number): void {
   const { scene } = settled;
-  const on = scene.men.filter((m) => m.index < scene.lineCount && scene.proposals[m.index]!.target === defender).map((m) => m.index);
-  if (on.length < 2 || on.some((man) => scene.proposals[man]!.pairs)) return;
+  const on: number[] = [];
+  for (let man = 0; man < scene.lineCount; man++) {
+    const { target, pairs } = scene.proposals[man]!;
+    if (target !== defender) continue;
+    if (pairs) return;
+    on.push(man);
+  }
+  if (on.length < 2) return;
   const [, ...others] = on.sort((a, b) => away(scene, a, defender) - away(scene, b, defender) || b - a);
   for (const man of others) if (!scene.proposals[man]!.pulls) change(settled, man, NOBODY, 'on');
 }
@@ -85,8 +91,7 @@ function hasHandFree({ scene, snapped }: Settled, man: number, desperate: boolea
 
 /** What a man does instead of what his own sentence says. */
 export function change({ scene, lone }: Settled, man: number, target: number, instead: 'over' | 'on'): void {
-  const { sentence, action } = scene.proposals[man]!;
-  scene.proposals[man] = { ...NO_PROPOSAL, sentence, action, target, job: instead === 'on' ? 'climb' : lone, instead };
+  scene.proposals[man] = insteadOf(scene.proposals[man]!, target, instead === 'on' ? 'climb' : lone, instead);
 }
 
 /** Whoever in the box nobody has within a man's reach, nearest to his nose; a man on the line before a linebacker. -1 for nobody. */

@@ -1,11 +1,13 @@
+import { always } from '../vocabulary/finding';
 import { NOBODY, type Scene } from '../vocabulary/scene';
 import type { Claim, TargetFinder } from '../vocabulary/word';
 import { change, nearestFreeMan } from './bump';
 import type { CompiledAction } from './sentence';
 import { matchWithoutCrossing, type FixedPair } from './match-climbers';
+import { NO_DEFENDERS } from './proposals';
 import type { Settled } from './settle';
 
-/** Who goes to which second-level man, at once or after his first block; -1 for nobody. */
+/** Whom everybody blocks first and next, those on the line included; -1 for nobody. */
 export interface Claims {
   readonly target: readonly number[];
   readonly next: readonly number[];
@@ -41,25 +43,27 @@ class Handout {
   constructor(private readonly settled: Settled) {
     const { scene } = settled;
     this.scene = scene;
-    this.target = scene.men.map(() => NOBODY);
-    this.next = scene.men.map(() => NOBODY);
+    this.target = scene.proposals.map((p) => p.target);
+    this.next = scene.proposals.map(() => NOBODY);
     this.action = scene.proposals.map((p) => p.action);
     this.taken = scene.defenders.map(() => false);
-    for (const p of scene.proposals) {
-      if (p.target !== NOBODY) this.taken[p.target] = true;
-      for (const d of p.all) this.taken[d] = true;
+    for (const { target, all } of scene.proposals) {
+      if (target !== NOBODY) this.taken[target] = true;
+      for (const d of all) this.taken[d] = true;
     }
   }
 
   run(): Claims {
     const wants = this.collectWants();
-    this.claimNamed(wants, false);
-    this.claimNamed(wants, true);
-    this.claimFree(wants, 'free');
-    const fixed: FixedPair[] = [];
-    this.matchClimbers(wants, false, fixed);
-    this.matchClimbers(wants, true, fixed);
-    this.claimFree(wants, 'last');
+    if (wants.length > 0) {
+      this.claimNamed(wants, false);
+      this.claimNamed(wants, true);
+      this.claimFree(wants, 'free');
+      const fixed: FixedPair[] = [];
+      this.matchClimbers(wants, false, fixed);
+      this.matchClimbers(wants, true, fixed);
+      this.claimFree(wants, 'last');
+    }
     if (this.settled.bumpLine > 0) this.nobodyIdle();
     return { target: this.target, next: this.next, action: this.action };
   }
@@ -74,23 +78,23 @@ class Handout {
 
   /** Every wish for a second-level man, play side first. */
   private collectWants(): Want[] {
-    const { scene } = this;
     const wants: Want[] = [];
-    const paired = new Set<number>();
+    let paired = ALONE;
     for (const man of this.settled.call.across) {
-      const proposal = scene.proposals[man]!;
+      const proposal = this.scene.proposals[man]!;
       if (proposal.instead === 'on' || proposal.instead === 'climb') wants.push({ man, mates: ALONE, finder: ANYBODY, later: false });
       const act = this.actionOf(man);
       if (!act) continue;
-      if (proposal.tooFar) wants.push({ man, mates: ALONE, finder: act.then?.target ?? ANYBODY, later: false });
-      else if (act.target?.claim) {
-        wants.push({ man, mates: ALONE, finder: act.target, later: false });
-        if (act.then) wants.push({ man, mates: ALONE, finder: act.then.target, later: true });
+      const { target, then } = act;
+      if (proposal.tooFar) wants.push({ man, mates: ALONE, finder: then?.target ?? ANYBODY, later: false });
+      else if (target?.claim) {
+        wants.push({ man, mates: ALONE, finder: target, later: false });
+        if (then) wants.push({ man, mates: ALONE, finder: then.target, later: true });
       }
-      else if (act.then && !paired.has(man) && !this.leftAlone(man)) {
-        const mates = proposal.pairs ? this.settled.call.across.filter((other) => other !== man && this.comesOffToo(other, proposal.target)) : ALONE;
-        for (const mate of mates) paired.add(mate);
-        wants.push({ man, mates, finder: act.then.target, later: true });
+      else if (then && !paired.includes(man) && !this.leftAlone(man)) {
+        const mates = proposal.pairs ? this.comingOffToo(man, proposal.target) : ALONE;
+        if (mates.length) paired = [...paired, ...mates];
+        wants.push({ man, mates, finder: then.target, later: true });
       }
     }
     return wants;
@@ -103,9 +107,14 @@ class Handout {
     return pairs && proposals[partner]!.instead !== null && !proposals.some((p, mate) => mate !== man && p.target === target);
   }
 
-  private comesOffToo(other: number, defender: number): boolean {
-    const p = this.scene.proposals[other]!;
-    return p.pairs && p.target === defender && this.actionOf(other)?.then != null;
+  /** The others of his pair who are to come off as well. */
+  private comingOffToo(man: number, defender: number): readonly number[] {
+    let mates: number[] | null = null;
+    for (const other of this.settled.call.across) {
+      const { pairs, target } = this.scene.proposals[other]!;
+      if (pairs && target === defender && other !== man && this.actionOf(other)?.then) (mates ??= []).push(other);
+    }
+    return mates ?? ALONE;
   }
 
   private actionOf(man: number): CompiledAction | null {
@@ -116,46 +125,57 @@ class Handout {
   /** Named men first to whoever is told them once; whoever finds his taken gets the next free one on its back side, else the next free. */
   private claimNamed(wants: readonly Want[], later: boolean): void {
     const { scene } = this;
-    const late: Want[] = [];
+    let late: Want[] | null = null;
     for (const want of wants) {
       if (!is(want, 'named', later)) continue;
-      const found = want.finder.seek(scene, want.man, any);
+      const found = want.finder.seek(scene, want.man, always);
       if (found !== NOBODY && !this.taken[found]) this.give(want, found);
-      else late.push(want);
+      else (late ??= []).push(want);
     }
+    if (!late) return;
     for (const want of late) {
       const other = later ? NOBODY : this.elseAction(want.man);
       if (other !== NOBODY) {
         this.give(want, other);
         continue;
       }
-      const wanted = scene.linebackers.indexOf(want.finder.seek(scene, want.man, any));
+      const wanted = scene.linebackers.indexOf(want.finder.seek(scene, want.man, always));
       this.give(want, scene.linebackers.slice(wanted + 1).find(this.free) ?? scene.linebackers.find(this.free) ?? NOBODY);
     }
   }
 
   /** Whoever takes the next one nobody has: at once before later, the play side before the back side. */
   private claimFree(wants: readonly Want[], claim: 'free' | 'last'): void {
-    for (const later of [false, true]) {
-      for (const want of wants) {
-        if (!is(want, claim, later)) continue;
-        const found = want.finder.seek(this.scene, want.man, this.free);
-        this.give(want, found !== NOBODY || later ? found : this.elseAction(want.man));
-      }
+    this.claimFreeOf(wants, claim, false);
+    this.claimFreeOf(wants, claim, true);
+  }
+
+  private claimFreeOf(wants: readonly Want[], claim: 'free' | 'last', later: boolean): void {
+    for (const want of wants) {
+      if (!is(want, claim, later)) continue;
+      const found = want.finder.seek(this.scene, want.man, this.free);
+      this.give(want, found !== NOBODY || later ? found : this.elseAction(want.man));
     }
   }
 
   private matchClimbers(wants: readonly Want[], later: boolean, fixed: FixedPair[]): void {
-    const climbers = wants.filter((w) => is(w, 'matched', later));
-    if (climbers.length === 0) return;
-    const free = this.scene.linebackers.filter(this.free);
-    const found = free.length ? matchWithoutCrossing(this.scene, climbers.map((w) => w.man), free, fixed) : [];
-    climbers.forEach((want, i) => {
-      const defender = free[found[i]!];
-      if (defender === undefined) return;
-      this.give(want, defender);
-      fixed.push({ man: want.man, defender });
-    });
+    const climbers: Want[] = [];
+    const men: number[] = [];
+    for (const want of wants) {
+      if (!is(want, 'matched', later)) continue;
+      climbers.push(want);
+      men.push(want.man);
+    }
+    if (men.length === 0) return;
+    const free: number[] = [];
+    for (const d of this.scene.linebackers) if (!this.taken[d]) free.push(d);
+    const found = free.length ? matchWithoutCrossing(this.scene, men, free, fixed) : NO_DEFENDERS;
+    for (let i = 0; i < found.length; i++) {
+      if (found[i]! < 0) continue;
+      const defender = free[found[i]!]!;
+      this.give(climbers[i]!, defender);
+      fixed.push({ man: men[i]!, defender });
+    }
     if (!later) for (const want of climbers) if (this.target[want.man] === NOBODY) this.give(want, this.elseAction(want.man));
   }
 
@@ -163,7 +183,7 @@ class Handout {
   private nobodyIdle(): void {
     const { scene } = this;
     for (let man = scene.lineCount - 1; man >= 0; man--) {
-      if (this.settled.sheets[man]!.length === 0 || scene.proposals[man]!.target !== NOBODY || this.target[man] !== NOBODY) continue;
+      if (this.settled.sheets[man]!.length === 0 || this.target[man] !== NOBODY) continue;
       if (this.settled.snapped && scene.proposals[man]!.pulls) continue;
       const found = nearestFreeMan(scene, man, this.free);
       if (found === NOBODY) continue;
@@ -186,6 +206,5 @@ class Handout {
   }
 }
 
-const any = (): boolean => true;
 const is = (want: Want, claim: Claim, later: boolean): boolean => want.later === later && want.finder.claim === claim;
 

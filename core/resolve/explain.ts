@@ -99,7 +99,7 @@ export function explainDefenders(outcome: Outcome): Resolution['defenders'] {
 
 function sayStatus(scene: Scene, outcome: Outcome, defender: number): string | null {
   const { rule } = outcome.defenders[defender]!;
-  if (rule === undefined) return null;
+  if (rule === NOBODY) return null;
   const sheet = outcome.settled.sheets[rule]!;
   const byName = sheet.findIndex((s) => scene.men[rule]!.kind === 'design' && leftBy(scene, rule, s)?.all.includes(defender));
   const sentence = sheet[byName < 0 ? scene.proposals[rule]!.sentence : byName];

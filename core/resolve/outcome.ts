@@ -2,7 +2,7 @@ import { FULL_DOUBLE } from '../geometry/tolerances';
 import { atMost } from '../geometry/compare';
 import type { DefenderStatus } from '../model/resolution';
 import type { BlockId } from '../vocabulary/index';
-import { NOBODY, type Proposal, type Scene } from '../vocabulary/scene';
+import { NOBODY, type Proposal } from '../vocabulary/scene';
 import { claimLinebackers } from './claim-linebackers';
 import type { CompiledAction } from './sentence';
 import type { Settled } from './settle';
@@ -17,8 +17,8 @@ export interface Outcome {
 export interface DefenderOutcome {
   readonly status: DefenderStatus;
   readonly by: readonly number[];
-  /** Whose rule reads or leaves him: the man who stands for it. */
-  readonly rule?: number;
+  /** Whose rule reads or leaves him: the man who stands for it; -1 for nobody's. */
+  readonly rule: number;
 }
 
 export interface ManOutcome {
@@ -40,31 +40,29 @@ const ALONE: readonly number[] = [];
 
 /** Hands out the second level and reads off who has whom. */
 export function settleOutcome(settled: Settled): Outcome {
-  const { scene, sheets } = settled;
-  const claims = claimLinebackers(settled);
-  const targets = scene.proposals.map((p, man) => (p.target === NOBODY ? claims.target[man]! : p.target));
+  const { scene, call, sheets } = settled;
+  const { target: targets, next, action: actions } = claimLinebackers(settled);
+  const on = scene.defenders.map(() => 0);
+  for (const man of call.blockers) if (targets[man] !== NOBODY) on[targets[man]!]!++;
   const men: ManOutcome[] = [];
-  for (const man of settled.call.blockers) {
-    const proposal = scene.proposals[man]!;
+  for (const man of call.blockers) {
+    const { sentence, instead, job, pairs, tooFar } = scene.proposals[man]!;
     // A man off the line whose rules ask nothing of him here plays his own part and is no blocker.
-    if (man >= scene.lineCount && proposal.sentence < 0) continue;
-    const { instead } = proposal;
-    const action = proposal.sentence < 0 || instead ? null : sheets[man]![proposal.sentence]!.actions[claims.action[man]!]!;
+    if (man >= scene.lineCount && sentence < 0) continue;
+    const action = sentence < 0 || instead ? null : sheets[man]![sentence]!.actions[actions[man]!]!;
     const target = targets[man]!;
-    const partners = target === NOBODY ? ALONE : partnersOf(settled, targets, man);
+    const partners = target !== NOBODY && on[target]! > 1 ? partnersOf(settled, targets, man) : ALONE;
     // A pair whose other half bumped over is one man on his own.
-    const alone = proposal.pairs && partners.length === 0;
+    const alone = pairs && partners.length === 0;
     men.push({
-      man, sentence: proposal.sentence, instead, action, target, next: claims.next[man]!, partners,
-      block: instead ? proposal.job as BlockId : proposal.tooFar ? action?.then?.id ?? 'climb' : alone ? settled.lone : action?.id ?? settled.lone,
-      pull: !instead && !proposal.tooFar && (action?.block.pulls ?? false),
-      help: alone ? null : helpOf(scene, man, target),
+      man, sentence, instead, action, target, next: next[man]!, partners,
+      block: instead ? job as BlockId : tooFar ? action?.then?.id ?? 'climb' : alone ? settled.lone : action?.id ?? settled.lone,
+      pull: !instead && !tooFar && (action?.block.pulls ?? false),
+      help: !pairs || alone || target === NOBODY ? null : atMost(Math.abs(scene.men[man]!.x - scene.defenders[target]!.x), FULL_DOUBLE) ? 'full' : 'hand',
     });
   }
-  return { settled, men, defenders: statuses(scene, men, targets) };
+  return { settled, men, defenders: statuses(settled, men, targets, on) };
 }
-
-const isBlocker = (kind: Scene['men'][number]['kind']): boolean => kind !== 'quarterback-read' && kind !== 'design';
 
 /** Two men on one defender work together when either asked for it. */
 function partnersOf({ scene: { proposals }, call: { blockers } }: Settled, targets: readonly number[], man: number): readonly number[] {
@@ -76,35 +74,24 @@ function partnersOf({ scene: { proposals }, call: { blockers } }: Settled, targe
   return partners ?? ALONE;
 }
 
-/** A helper within three feet gives a full double; farther, one hand on the way to the linebacker. */
-function helpOf(scene: Scene, man: number, target: number): ManOutcome['help'] {
-  if (target === NOBODY || !scene.proposals[man]!.pairs) return null;
-  return atMost(Math.abs(scene.men[man]!.x - scene.defenders[target]!.x), FULL_DOUBLE) ? 'full' : 'hand';
-}
+const FREE: DefenderOutcome = { status: 'free', by: ALONE, rule: NOBODY };
 
-const FREE: DefenderOutcome = { status: 'free', by: ALONE };
-
-function statuses(scene: Scene, men: readonly ManOutcome[], targets: readonly number[]): DefenderOutcome[] {
+function statuses({ scene, call }: Settled, men: readonly ManOutcome[], targets: readonly number[], on: readonly number[]): DefenderOutcome[] {
   const out = scene.defenders.map(() => FREE);
-  for (const man of scene.men) {
-    if (isBlocker(man.kind)) continue;
-    const status = man.kind === 'design' ? 'left' : 'read';
-    const { all } = scene.proposals[man.index]!;
-    const target = targets[man.index]!;
-    if (target !== NOBODY && out[target] === FREE) out[target] = { status, by: ALONE, rule: man.index };
-    for (const d of all) if (out[d] === FREE) out[d] = { status, by: ALONE, rule: man.index };
+  for (const man of call.standIns) {
+    const status = scene.men[man]!.kind === 'design' ? 'left' : 'read';
+    const target = targets[man]!;
+    if (target !== NOBODY && out[target] === FREE) out[target] = { status, by: ALONE, rule: man };
+    for (const d of scene.proposals[man]!.all) if (out[d] === FREE) out[d] = { status, by: ALONE, rule: man };
   }
-  const by = scene.defenders.map((): number[] | null => null);
-  const on = scene.defenders.map(() => 0);
-  for (const m of men) {
-    if (m.target !== NOBODY) {
-      (by[m.target] ??= []).push(m.man);
-      on[m.target]!++;
-    }
-    if (m.next !== NOBODY && m.next !== m.target) (by[m.next] ??= []).push(m.man);
+  const by: (number[] | null)[] = scene.defenders.map(() => null);
+  for (const { man, target, next } of men) {
+    if (target !== NOBODY) (by[target] ??= []).push(man);
+    if (next !== NOBODY && next !== target) (by[next] ??= []).push(man);
   }
-  by.forEach((who, d) => {
-    if (who) out[d] = { status: on[d]! >= 3 ? 'triple' : on[d] === 2 ? 'double' : 'single', by: who };
-  });
+  for (let d = 0; d < by.length; d++) {
+    const who = by[d];
+    if (who) out[d] = { status: on[d]! >= 3 ? 'triple' : on[d] === 2 ? 'double' : 'single', by: who, rule: NOBODY };
+  }
   return out;
 }

@@ -105,7 +105,8 @@ export function compileTarget(phrase: Phrase, place: Place | null): TargetFinder
   if (keeps.length === 0) return finder;
   const [first] = keeps;
   const keep = keeps.length === 1 ? first! : (scene: Scene, me: number, d: number): boolean => keeps.every((k) => k(scene, me, d));
-  return { ...finder, seek: (scene, me, accept) => finder.seek(scene, me, (d) => keep(scene, me, d) && accept(d)) };
+  const { claim, every, seek } = finder;
+  return { claim, every, seek: (scene, me, accept) => seek(scene, me, (d) => keep(scene, me, d) && accept(d)) };
 }
 
 /** Gives a word its slots, compiled. A slot that a word needs and a phrase lacks is a fault of the reader. */

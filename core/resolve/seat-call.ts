@@ -8,7 +8,8 @@ import type { GroupWord, TargetFinder, Test } from '../vocabulary/word';
 import type { CompiledScheme } from './compile';
 import { lineUp } from './line-up';
 import { compileTarget, saysAny, slotsOf, testOf } from './phrase';
-import { compileSentence, NO_PROPOSAL, type CompiledSentence } from './sentence';
+import { NO_PROPOSAL } from './proposals';
+import { compileSentence, type CompiledSentence } from './sentence';
 
 export interface CompiledDeal {
   readonly name: string;
@@ -46,11 +47,13 @@ export interface SeatedCall {
   readonly order: readonly number[];
   /** Men with rules who block: not those who stand for a read or for who is left. */
   readonly blockers: readonly number[];
+  /** Men with rules who stand for a read or for who is left. */
+  readonly standIns: readonly number[];
   /** For each man how many of his first sentences ask nothing of other men: once one of them stands, it stands for good. One more than he has when none does. */
   readonly steady: readonly number[];
   /** Nobody has proposed anything. */
   readonly silence: readonly Proposal[];
-  /** Everybody from the play side to the back side, wherever he stands. */
+  /** The same men from the play side to the back side, wherever they stand. */
   readonly across: readonly number[];
 }
 
@@ -78,6 +81,7 @@ function seat(scheme: CompiledScheme, formation: Formation, side: Side, tags: Re
   const asking = new Set(tree.looks.filter((l) => saysAny(l.when, 'asksOthers', NONE)).map((l) => l.name));
   const sheets = everybody.map((man) => sheetOf(scheme, lineup, man, asking));
   const withRules = (man: number): boolean => sheets[man]!.length > 0;
+  const order = [...everybody.slice(0, lineCount).reverse(), ...everybody.slice(lineCount)].filter((man) => (man < lineCount ? withRules(man) : sheets[man]!.some((s) => s.called)));
   const boxes = tree.boxes.map((b) => testOf(b.when, anywhere));
   return {
     scheme, lineup,
@@ -91,19 +95,22 @@ function seat(scheme: CompiledScheme, formation: Formation, side: Side, tags: Re
     })),
     sheets,
     called: sheets.map((own) => [...own.keys()].filter((s) => own[s]!.called)),
-    order: [...everybody.slice(0, lineCount).reverse(), ...everybody.slice(lineCount)].filter((man) => (man < lineCount ? withRules(man) : sheets[man]!.some((s) => s.called))),
-    blockers: everybody.filter((man) => withRules(man) && men[man]!.kind !== 'quarterback-read' && men[man]!.kind !== 'design'),
+    order,
+    blockers: everybody.filter((man) => withRules(man) && !isStandIn(men[man]!)),
+    standIns: order.filter((man) => isStandIn(men[man]!)),
     steady: sheets.map((own, man) => {
       const asks = own.findIndex((s) => s.called && s.asksOthers);
       // What is left by design is read off all of its sentences, so all of them have to be steady.
       return asks < 0 ? own.length + 1 : men[man]!.kind === 'design' ? 0 : asks;
     }),
     silence: everybody.map(() => NO_PROPOSAL),
-    across: [...everybody].sort((a, b) => men[b]!.x - men[a]!.x || a - b),
+    across: [...order].sort((a, b) => men[b]!.x - men[a]!.x || a - b),
   };
 }
 
 const NONE: ReadonlySet<string> = new Set();
+
+const isStandIn = ({ kind }: Lineup['men'][number]): boolean => kind === 'quarterback-read' || kind === 'design';
 
 /** Is a man one of those a list of headings is about? */
 const isAmong = (heads: readonly Phrase[], lineup: Lineup, man: number): boolean =>

@@ -3,6 +3,7 @@ import { BLOCKS, type BlockId } from '../vocabulary/index';
 import { NOBODY, type Proposal } from '../vocabulary/scene';
 import type { BlockWord, ManFinder, TargetFinder, Test } from '../vocabulary/word';
 import { compileCondition, compileMan, compileTarget, saysAny, type Place } from './phrase';
+import { openProposal } from './proposals';
 
 export interface CompiledAction {
   readonly id: BlockId;
@@ -43,18 +44,6 @@ export function compileSentence(sentence: Sentence, index: number, first: boolea
   };
 }
 
-export const NO_DEFENDERS: readonly number[] = [];
-
-/** Nothing chosen yet. */
-export const NO_PROPOSAL: Proposal = {
-  sentence: -1, action: 0, target: NOBODY, all: NO_DEFENDERS, partner: NOBODY, other: NOBODY, job: '', pulls: false, pairs: false, tooFar: false, instead: null,
-};
-
-/** An open proposal with its man. Written out: copying objects costs more than anything else in a round. */
-export const blocking = ({ sentence, action, job, pulls }: Proposal, target: number): Proposal => ({
-  sentence, action, target, all: NO_DEFENDERS, partner: NOBODY, other: NOBODY, job, pulls, pairs: false, tooFar: false, instead: null,
-});
-
 /** A climb that names nobody: matched with the other climbers. */
 const MATCHED: TargetFinder = { claim: 'matched', every: false, seek: () => NOBODY };
 
@@ -69,6 +58,6 @@ function compileAction({ block, then }: Action, sentence: number, action: number
     partner: partner ? compileMan(partner, place) : null,
     other: other ? compileMan(other, place) : null,
     then: then && { id: then.word as BlockId, target: next ? compileTarget(next, place) : MATCHED },
-    open: blocking({ ...NO_PROPOSAL, sentence, action, job: id, pulls: word.pulls }, NOBODY),
+    open: openProposal(sentence, action, id, word.pulls),
   };
 }

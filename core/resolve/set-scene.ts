@@ -9,7 +9,6 @@ import { NOBODY, type CoverMap, type Edge, type Proposal, type Scene, type Scene
 import { threatsOf } from '../vocabulary/threats';
 import { carryDeal, dealOut } from './deal';
 import type { SeatedCall } from './seat-call';
-import { NO_PROPOSAL } from './sentence';
 
 /** A scene whose rarer parts are worked out when a word asks for them. */
 class LiveScene implements Scene {

@@ -5,8 +5,9 @@ import type { BlockId } from '../vocabulary/index';
 import { NOBODY, type Proposal, type Scene } from '../vocabulary/scene';
 import type { TargetFinder } from '../vocabulary/word';
 import { bumpOver } from './bump';
+import { naming, NO_DEFENDERS, NO_PROPOSAL, onto, openProposal, pairing } from './proposals';
 import type { SeatedCall } from './seat-call';
-import { blocking, NO_DEFENDERS, NO_PROPOSAL, type CompiledSentence } from './sentence';
+import type { CompiledSentence } from './sentence';
 
 /** What settling the first level leaves behind: enough to explain every choice, without saying any of it yet. */
 export interface Settled {
@@ -117,7 +118,7 @@ function proposeLeft(scene: Scene, man: number, sentences: readonly CompiledSent
     first ??= named;
     for (const d of named?.all ?? NO_DEFENDERS) if (!all.includes(d)) all.push(d);
   }
-  return first ? { ...first, all } : NO_PROPOSAL;
+  return first ? naming(first, all) : NO_PROPOSAL;
 }
 
 /** Whom one sentence of a man leaves, or `null`. */
@@ -125,7 +126,7 @@ export function leftBy(scene: Scene, man: number, sentence: CompiledSentence): P
   scene.him = NOBODY;
   if (sentence.when && !sentence.when(scene, man)) return null;
   const proposal = takeAction(scene, man, sentence);
-  return proposal && { ...proposal, target: NOBODY, all: proposal.target === NOBODY ? proposal.all : [proposal.target] };
+  return proposal && (proposal.target === NOBODY ? proposal : naming(proposal, [proposal.target]));
 }
 
 /** The first action of a sentence that has somebody to act on; linebackers are handed out later. */
@@ -134,16 +135,15 @@ function takeAction(scene: Scene, man: number, { actions }: CompiledSentence): P
     if (!target || target.claim) return open;
     if (target.every) {
       const all = everyone(scene, man, target);
-      if (all.length) return { ...open, all };
+      if (all.length) return naming(open, all);
       continue;
     }
     const found = target.seek(scene, man, always);
     if (found === NOBODY) continue;
-    if (block.role !== 'pair') return blocking(open, found);
+    if (block.role !== 'pair') return onto(open, found);
     const mate = partner ? partner(scene, man) : NOBODY;
     if (mate === NOBODY) continue;
-    const tooFar = isTooFar(scene, man, mate, found);
-    return { ...open, target: tooFar ? NOBODY : found, partner: mate, other: other ? other(scene, man) : NOBODY, pairs: !tooFar, tooFar };
+    return pairing(open, found, mate, other ? other(scene, man) : NOBODY, isTooFar(scene, man, mate, found));
   }
   return null;
 }
@@ -155,9 +155,10 @@ function everyone(scene: Scene, man: number, target: TargetFinder): number[] {
 }
 
 /** The farther man of a pair, more than five feet to the side of the man to be doubled, goes to the next level at once. */
-function isTooFar(scene: Scene, man: number, mate: number, defender: number): boolean {
-  const away = (who: number): number => Math.abs(scene.men[who]!.x - scene.defenders[defender]!.x);
-  return moreThan(away(man), HAND_HELP) && away(man) >= away(mate);
+function isTooFar({ men, defenders }: Scene, man: number, mate: number, defender: number): boolean {
+  const { x } = defenders[defender]!;
+  const away = Math.abs(men[man]!.x - x);
+  return moreThan(away, HAND_HELP) && away >= Math.abs(men[mate]!.x - x);
 }
 
 /** Pairs whose partner is not on the same man are refused; true when any was. */
@@ -166,8 +167,7 @@ function refusePartners(scene: Scene, order: readonly number[], refusals: Readon
   for (const man of order) {
     const p = scene.proposals[man]!;
     if (!p.pairs) continue;
-    const away = (mate: number): boolean => mate !== NOBODY && scene.proposals[mate]!.target !== p.target;
-    const missing = away(p.partner) ? p.partner : away(p.other) ? p.other : NOBODY;
+    const missing = isElsewhere(scene, p.partner, p.target) ? p.partner : isElsewhere(scene, p.other, p.target) ? p.other : NOBODY;
     if (missing !== NOBODY) (lost ??= []).push([man, p.sentence, missing]);
   }
   if (!lost) return false;
@@ -178,6 +178,8 @@ function refusePartners(scene: Scene, order: readonly number[], refusals: Readon
   return true;
 }
 
+const isElsewhere = ({ proposals }: Scene, mate: number, defender: number): boolean => mate !== NOBODY && proposals[mate]!.target !== defender;
+
 /** With no sentence left: the man on him, else the nearest free first-level man in a gap beside him. */
 function nearestMan(scene: Scene, man: number, job: BlockId): Proposal {
   const self = scene.men[man]!;
@@ -186,5 +188,5 @@ function nearestMan(scene: Scene, man: number, job: BlockId): Proposal {
   const near = scene.first.filter((d) => scene.defenders[d]!.x > lo && scene.defenders[d]!.x < hi)
     .filter((d) => scene.on[man]!.includes(d) || !scene.proposals.some((p) => p.target === d))
     .sort((a, b) => Math.abs(scene.defenders[a]!.x - self.x) - Math.abs(scene.defenders[b]!.x - self.x));
-  return { ...NO_PROPOSAL, target: near[0] ?? NOBODY, job };
+  return onto(openProposal(NOBODY, 0, job, false), near[0] ?? NOBODY);
 }
