@@ -17,7 +17,9 @@ export class Picture {
 
   constructor(readonly formation: Formation, front: Front) {
     this.seats = seatsOf(formation);
-    this.defenders = inLateralOrder(front.defenders);
+    const defenders: Defender[] = [];
+    for (const d of front.defenders) putInOrder(defenders, d, acrossTheField);
+    this.defenders = defenders;
     const first: Defender[] = [];
     const second: Defender[] = [];
     for (const d of this.defenders) {
@@ -74,16 +76,23 @@ function seatsOf(formation: Formation): Seats {
   return seats;
 }
 
-/** A list this short is sorted fastest by putting each into its place. */
-function inLateralOrder(defenders: readonly Defender[]): Defender[] {
-  const sorted: Defender[] = [];
-  for (const d of defenders) {
-    let at = sorted.length;
-    sorted.push(d);
-    for (; at > 0 && acrossTheField(sorted[at - 1]!, d) > 0; at--) sorted[at] = sorted[at - 1]!;
-    sorted[at] = d;
-  }
-  return sorted;
+/** Puts an item into its place in a list kept in order, behind its equals; lists of a front are too short for anything cleverer. */
+export function putInOrder<T>(list: T[], item: T, compare: (a: T, b: T) => number): void {
+  let at = list.length;
+  list.push(item);
+  for (; at > 0 && compare(list[at - 1]!, item) > 0; at--) list[at] = list[at - 1]!;
+  list[at] = item;
+}
+
+/** From the right across; ties as in lateral order. */
+export const fromTheRight = (a: Defender, b: Defender): number => b.x - a.x || a.y - b.y || (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
+
+/** The same men from a side across; of two straight behind one another the shallower first. */
+export function acrossFrom({ defenders }: Picture, side: Side): readonly Defender[] {
+  if (side === 'left') return defenders;
+  const turned: Defender[] = [];
+  for (let i = defenders.length - 1; i >= 0; i--) putInOrder(turned, defenders[i]!, fromTheRight);
+  return turned;
 }
 
 /** Lateral order; ties by depth, then by id. */

@@ -5,8 +5,8 @@ import { SHIPPED_SETTINGS, type Settings } from '../model/settings';
 import type { Side } from '../model/side';
 import { inGap, interiorGaps, Picture } from './before-the-snap';
 import { saidOf, type Found } from './found';
-import { findBox, findMike, findBackers, findSideCalls, sayBox, sayLinebackers } from './items/box';
-import { findEdge, findWalkedUp } from './items/edge';
+import { boxTest, findBox, findMike, findBackers, findSideCalls, sayBox, sayLinebackers } from './items/box';
+import { findEdge, findWalkedUp, nameEdge, type EdgeMen } from './items/edge';
 import { findFamily } from './items/family';
 import { findNumbers, type SchemeNumbers } from './items/numbers';
 import { findStrength } from './items/strength';
@@ -38,10 +38,11 @@ export class Facts {
   private readonly overrides: Overrides;
   private readonly side: Side | null;
   private readonly before: Facts | null;
+  private readonly inBox: (d: Defender) => boolean;
   private known: {
     strength?: Found<Identification['strength']>; box?: Found<Omit<Identification['box'], 'spoken'>>; backers?: readonly Defender[]; linebackers?: Found<Identification['linebackers']>;
     family?: Found<Identification['family']>; mike?: Found<Identification['mike']>;
-    sideCall?: Sides<Found<Identification['sideCall']['left']>>; left?: Found<Identification['edge']['left']>; right?: Found<Identification['edge']['left']>;
+    sideCall?: Sides<Found<Identification['sideCall']['left']>>; left?: EdgeMen; right?: EdgeMen;
   } = {};
 
   constructor(formation: Formation, front: Front, { side, settings, overrides, before }: ObserveOptions) {
@@ -50,6 +51,7 @@ export class Facts {
     this.overrides = overrides ?? NONE;
     this.side = side ?? null;
     this.before = before ?? null;
+    this.inBox = boxTest(this.picture, this.settings, this.overrides.box);
   }
 
   strength(): Found<Identification['strength']> {
@@ -63,7 +65,7 @@ export class Facts {
 
   /** Linebackers of the box from the play side to the back side; from the strength when nothing is called. */
   backers(): readonly Defender[] {
-    return this.known.backers ??= findBackers(this.picture, this.settings, this.overrides.box, this.side ?? this.strength().side);
+    return this.known.backers ??= findBackers(this.picture, this.inBox, this.side ?? this.strength().side);
   }
 
   linebackers(): Found<Identification['linebackers']> {
@@ -90,10 +92,21 @@ export class Facts {
     };
   }
 
+  /** Who is who on one side, the force as the coach set it. */
+  edgeMen(side: Side): EdgeMen {
+    const known = this.known[side];
+    if (known) return known;
+    const found = findEdge(this.picture, side, this.inBox);
+    const force = this.overrides[FORCE_OF[side]];
+    return this.known[side] = force === undefined ? found : { ...found, force: this.picture.defenders.find((d) => d.id === force) ?? null };
+  }
+
   edge(side: Side): Found<Identification['edge']['left']> {
-    return this.known[side] ??= overrule(findEdge(this.picture, side, this.box().ids), this.overrides[`${side}Force`], (force, was) => ({ ...was, force }));
+    return overrule(nameEdge(side, findEdge(this.picture, side, this.inBox)), this.overrides[FORCE_OF[side]], (force, was) => ({ ...was, force }));
   }
 }
+
+const FORCE_OF = { left: 'leftForce', right: 'rightForce' } as const satisfies Record<Side, keyof Overrides>;
 
 const NONE: Overrides = Object.freeze({});
 

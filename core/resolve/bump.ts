@@ -2,6 +2,7 @@ import { lessThan, moreThan } from '../geometry/compare';
 import { HEAD_UP, LATERAL_REACH, SHADE } from '../geometry/tolerances';
 import { manBeside } from '../vocabulary/targets/man-beside';
 import { NOBODY, type Scene } from '../vocabulary/scene';
+import type { Accept } from '../vocabulary/word';
 import { insteadOf } from './proposals';
 import type { Settled } from './settle';
 
@@ -13,23 +14,13 @@ import type { Settled } from './settle';
  */
 export function bumpOver(settled: Settled): void {
   const { scene } = settled;
-  const blockers = blockersOf(scene);
-  for (const d of scene.first) if (blockers[d]! > 1) sendOneOn(settled, d);
-  if (scene.first.every((d) => blockers[d] !== 0)) return;
-  const nobodyHas = scene.first.filter((d) => blockers[d] === 0);
+  const { owners } = scene;
+  for (const d of scene.first) if (owners[d]! > 1) sendOneOn(settled, d);
+  const nobodyHas = scene.first.filter((d) => owners[d] === 0);
+  if (nobodyHas.length === 0) return;
   for (const d of nobodyHas.sort((a, b) => Math.abs(scene.defenders[a]!.x) - Math.abs(scene.defenders[b]!.x) || b - a)) {
     if (!findSomebody(settled, d, new Set(), false)) findSomebody(settled, d, new Set(), true);
   }
-}
-
-/** How many rules reach each defender, those that read or leave him among them. */
-function blockersOf({ defenders, proposals }: Scene): number[] {
-  const count = defenders.map(() => 0);
-  for (const { target, all } of proposals) {
-    if (target !== NOBODY) count[target]!++;
-    for (const d of all) count[d]!++;
-  }
-  return count;
 }
 
 function sendOneOn(settled: Settled, defender: number): void {
@@ -71,7 +62,7 @@ const away = (scene: Scene, man: number, defender: number): number => Math.abs(s
 
 /** Linemen with rules who have this defender on them or in a gap of theirs, nearest nose first. */
 function menBeside({ scene, sheets }: Settled, defender: number): number[] {
-  return scene.men.filter((m) => m.index < scene.lineCount && sheets[m.index]!.length > 0 && finder.seek(scene, m.index, (d) => d === defender) === defender)
+  return scene.men.filter((m) => m.index < scene.lineCount && sheets[m.index]!.length > 0 && finder.seek(scene, m.index, (_scene, _me, d) => d === defender) === defender)
     .map((m) => m.index).sort((a, b) => away(scene, a, defender) - away(scene, b, defender) || b - a);
 }
 
@@ -91,14 +82,14 @@ function hasHandFree({ scene, snapped }: Settled, man: number, desperate: boolea
 
 /** What a man does instead of what his own sentence says. */
 export function change({ scene, lone }: Settled, man: number, target: number, instead: 'over' | 'on'): void {
-  scene.proposals[man] = insteadOf(scene.proposals[man]!, target, instead === 'on' ? 'climb' : lone, instead);
+  scene.propose(man, insteadOf(scene.proposals[man]!, target, instead === 'on' ? 'climb' : lone, instead));
 }
 
 /** Whoever in the box nobody has within a man's reach, nearest to his nose; a man on the line before a linebacker. -1 for nobody. */
-export function nearestFreeMan(scene: Scene, man: number, free: (defender: number) => boolean): number {
+export function nearestFreeMan(scene: Scene, man: number, free: Accept): number {
   for (const level of [scene.first, scene.linebackers]) {
     let best = NOBODY;
-    for (const d of level) if (free(d) && away(scene, man, d) <= LATERAL_REACH && (best === NOBODY || away(scene, man, d) < away(scene, man, best))) best = d;
+    for (const d of level) if (free(scene, man, d) && away(scene, man, d) <= LATERAL_REACH && (best === NOBODY || away(scene, man, d) < away(scene, man, best))) best = d;
     if (best !== NOBODY) return best;
   }
   return NOBODY;

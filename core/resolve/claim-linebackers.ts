@@ -1,6 +1,6 @@
 import { always } from '../vocabulary/finding';
 import { NOBODY, type Scene } from '../vocabulary/scene';
-import type { Claim, TargetFinder } from '../vocabulary/word';
+import type { Accept, Claim, TargetFinder } from '../vocabulary/word';
 import { change, nearestFreeMan } from './bump';
 import type { CompiledAction } from './sentence';
 import { matchWithoutCrossing, type FixedPair } from './match-climbers';
@@ -38,7 +38,7 @@ class Handout {
   private readonly next: number[];
   private readonly action: number[];
   private readonly taken: boolean[];
-  private readonly free = (d: number): boolean => !this.taken[d];
+  private readonly free: Accept = (_scene, _man, d) => !this.taken[d];
 
   constructor(private readonly settled: Settled) {
     const { scene } = settled;
@@ -46,11 +46,7 @@ class Handout {
     this.target = scene.proposals.map((p) => p.target);
     this.next = scene.proposals.map(() => NOBODY);
     this.action = scene.proposals.map((p) => p.action);
-    this.taken = scene.defenders.map(() => false);
-    for (const { target, all } of scene.proposals) {
-      if (target !== NOBODY) this.taken[target] = true;
-      for (const d of all) this.taken[d] = true;
-    }
+    this.taken = scene.owners.map((owners) => owners > 0);
   }
 
   run(): Claims {
@@ -140,8 +136,15 @@ class Handout {
         continue;
       }
       const wanted = scene.linebackers.indexOf(want.finder.seek(scene, want.man, always));
-      this.give(want, scene.linebackers.slice(wanted + 1).find(this.free) ?? scene.linebackers.find(this.free) ?? NOBODY);
+      this.give(want, this.nextFree(wanted));
     }
+  }
+
+  /** The next one down the list nobody has, else any. */
+  private nextFree(after: number): number {
+    const isFree = (d: number): boolean => !this.taken[d];
+    const { linebackers } = this.scene;
+    return linebackers.slice(after + 1).find(isFree) ?? linebackers.find(isFree) ?? NOBODY;
   }
 
   /** Whoever takes the next one nobody has: at once before later, the play side before the back side. */

@@ -1,6 +1,7 @@
 import { lessThan, moreThan } from '../geometry/compare';
 import { isHeadUp } from '../identify/line';
 import { NOBODY, type Scene } from '../vocabulary/scene';
+import type { Accept } from '../vocabulary/word';
 import type { CompiledDeal } from './seat-call';
 
 /** A defender and the man he is dealt to, in scene indices. */
@@ -48,7 +49,7 @@ export function carryDeal(before: Scene, after: Scene, now: (defender: number) =
 /** The defenders a line names, as many as it has men, in lateral order. */
 function namedBy(deal: CompiledDeal, scene: Scene, most: number, dealt: readonly number[]): number[] {
   const found: number[] = [];
-  const isNew = (d: number): boolean => !found.includes(d) && !dealt.includes(d);
+  const isNew: Accept = (_scene, _me, d) => !found.includes(d) && !dealt.includes(d);
   for (const target of deal.targets) {
     do {
       const d = found.length < most ? target.seek(scene, scene.posts.C, isNew) : NOBODY;

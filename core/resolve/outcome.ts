@@ -74,6 +74,8 @@ function partnersOf({ scene: { proposals }, call: { blockers } }: Settled, targe
   return partners ?? ALONE;
 }
 
+const joined = (men: readonly number[] | null, man: number): readonly number[] => (men ? [...men, man] : [man]);
+
 const FREE: DefenderOutcome = { status: 'free', by: ALONE, rule: NOBODY };
 
 function statuses({ scene, call }: Settled, men: readonly ManOutcome[], targets: readonly number[], on: readonly number[]): DefenderOutcome[] {
@@ -84,10 +86,10 @@ function statuses({ scene, call }: Settled, men: readonly ManOutcome[], targets:
     if (target !== NOBODY && out[target] === FREE) out[target] = { status, by: ALONE, rule: man };
     for (const d of scene.proposals[man]!.all) if (out[d] === FREE) out[d] = { status, by: ALONE, rule: man };
   }
-  const by: (number[] | null)[] = scene.defenders.map(() => null);
+  const by: (readonly number[] | null)[] = scene.defenders.map(() => null);
   for (const { man, target, next } of men) {
-    if (target !== NOBODY) (by[target] ??= []).push(man);
-    if (next !== NOBODY && next !== target) (by[next] ??= []).push(man);
+    if (target !== NOBODY) by[target] = joined(by[target]!, man);
+    if (next !== NOBODY && next !== target) by[next] = joined(by[next]!, man);
   }
   for (let d = 0; d < by.length; d++) {
     const who = by[d];

@@ -1,7 +1,8 @@
 import type { Condition, Phrase } from '../language/tree';
 import { CONDITIONS, GAPS, MEN, QUALIFIERS, REGIONS, TARGETS, WORDS } from '../vocabulary/index';
+import { always as anybody } from '../vocabulary/finding';
 import type { Lineup, Scene } from '../vocabulary/scene';
-import type { ConditionWord, GapFinder, GapWord, ManFinder, ManWord, QualifierWord, Saying, Slots, TargetFinder, TargetWord, Test } from '../vocabulary/word';
+import type { Accept, ConditionWord, GapFinder, GapWord, ManFinder, ManWord, QualifierWord, Saying, Slots, TargetFinder, TargetWord, Test } from '../vocabulary/word';
 
 /**
  * Whose sentence a phrase stands in. Men, gaps, regions and whatever the call alone decides are then looked up once, when the phrase is
@@ -104,9 +105,9 @@ export function compileTarget(phrase: Phrase, place: Place | null): TargetFinder
   const keeps = phrase.qualifiers.map((q) => (QUALIFIERS as Record<string, QualifierWord>)[q.word]!.keep(slotsOf(q, place)));
   if (keeps.length === 0) return finder;
   const [first] = keeps;
-  const keep = keeps.length === 1 ? first! : (scene: Scene, me: number, d: number): boolean => keeps.every((k) => k(scene, me, d));
+  const keep: Accept = keeps.length === 1 ? first! : (scene, me, d) => keeps.every((k) => k(scene, me, d));
   const { claim, every, seek } = finder;
-  return { claim, every, seek: (scene, me, accept) => seek(scene, me, (d) => keep(scene, me, d) && accept(d)) };
+  return { claim, every, seek: (scene, me, accept) => seek(scene, me, accept === anybody ? keep : (s, m, d) => keep(s, m, d) && accept(s, m, d)) };
 }
 
 /** Gives a word its slots, compiled. A slot that a word needs and a phrase lacks is a fault of the reader. */

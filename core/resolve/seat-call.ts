@@ -23,7 +23,7 @@ export interface CompiledDeal {
 export interface CompiledLook {
   readonly index: number;
   readonly when: Test;
-  /** Everybody sees the same, whatever anybody has chosen: it is looked at once. */
+  /** It speaks of nobody's own place and of nobody's choice: it is seen once, from the centre. */
   readonly once: boolean;
 }
 

@@ -1,4 +1,4 @@
-import { acrossTheField } from '../identify/before-the-snap';
+import { acrossFrom } from '../identify/before-the-snap';
 import { OVERHANG_REACH } from '../geometry/tolerances';
 import type { Facts } from '../identify/identify';
 import { levelOf } from '../identify/line';
@@ -10,8 +10,14 @@ import { threatsOf } from '../vocabulary/threats';
 import { carryDeal, dealOut } from './deal';
 import type { SeatedCall } from './seat-call';
 
+/** A scene in which men still choose. */
+export interface OpenScene extends Scene {
+  /** A man's choice in place of the one he had. */
+  propose(man: number, proposal: Proposal): void;
+}
+
 /** A scene whose rarer parts are worked out when a word asks for them. */
-class LiveScene implements Scene {
+class LiveScene implements OpenScene {
   readonly men: Scene['men'];
   readonly lineCount: number;
   readonly posts: Scene['posts'];
@@ -22,8 +28,11 @@ class LiveScene implements Scene {
   readonly first: readonly number[];
   readonly cover: CoverMap;
   readonly proposals: Proposal[];
+  readonly owners: number[];
   linebackers: readonly number[];
   him = NOBODY;
+  /** Whom each of `defenders` is on the field. */
+  private readonly standing: readonly Defender[];
   private knownOn: CoverMap | null;
   private knownDealt: readonly number[] | null;
   private knownPlayside: Edge | null = null;
@@ -41,15 +50,17 @@ class LiveScene implements Scene {
     this.side = lineup.side;
     this.tags = lineup.tags;
     this.seats = lineup.seats;
-    this.defenders = turnDefenders(facts.picture.defenders, lineup.side);
+    this.standing = acrossFrom(facts.picture, otherSide(lineup.side));
+    this.defenders = placeDefenders(this.standing, lineup.side);
     const first: number[] = [];
     for (const d of this.defenders) if (d.level === 1) first.push(d.index);
     this.first = first;
     this.cover = cover(first, this.defenders);
     this.knownOn = cover === shoulders ? this.cover : null;
     this.proposals = call.silence.slice();
+    this.owners = this.defenders.map(() => 0);
     const linebackers: number[] = [];
-    for (const d of facts.backers()) linebackers.push(this.find(d.id));
+    for (const d of facts.backers()) linebackers.push(this.standing.indexOf(d));
     this.linebackers = linebackers;
     this.knownDealt = before && carryDeal(before, this, (d) => this.find(before.defenders[d]!.id));
   }
@@ -92,11 +103,18 @@ class LiveScene implements Scene {
   }
 
   private edgeOf(where: Side): Edge {
-    const edge = this.facts.edge(where);
-    return {
-      endMan: this.find(edge.endMan), force: this.find(edge.force), corner: this.find(edge.corner), alley: this.find(edge.alley),
-      overhangs: edge.overhangs.map((id) => this.find(id)),
-    };
+    const { endMan, force, corner, alley, overhangs } = this.facts.edgeMen(where);
+    const find = (d: Defender | null): number => (d ? this.standing.indexOf(d) : NOBODY);
+    return { endMan: find(endMan), force: find(force), corner: find(corner), alley: find(alley), overhangs: overhangs.map(find) };
+  }
+
+  propose(man: number, proposal: Proposal): void {
+    const { target, all } = this.proposals[man]!;
+    if (target !== NOBODY) this.owners[target]!--;
+    for (const d of all) this.owners[d]!--;
+    if (proposal.target !== NOBODY) this.owners[proposal.target]!++;
+    for (const d of proposal.all) this.owners[d]!++;
+    this.proposals[man] = proposal;
   }
 
   shows(name: string, me: number): boolean {
@@ -107,7 +125,7 @@ class LiveScene implements Scene {
     if (known !== undefined) return known;
     const { him } = this;
     this.him = NOBODY;
-    const shown = look.when(this, me);
+    const shown = look.when(this, look.once ? this.posts.C : me);
     this.him = him;
     if (look.once) (this.knownLooks ??= [])[look.index] = shown;
     return shown;
@@ -115,7 +133,7 @@ class LiveScene implements Scene {
 }
 
 /** The picture of a front as a seated call sees it. With the scene `before` the snap, looks and deals stay as they were seen there. */
-export function setScene(call: SeatedCall, facts: Facts, before: Scene | null = null): Scene & { proposals: Proposal[] } {
+export function setScene(call: SeatedCall, facts: Facts, before: Scene | null = null): OpenScene {
   const scene = new LiveScene(call, facts, before);
   if (call.boxOneMore?.(scene, NOBODY)) scene.linebackers = withNextOutside(scene);
   scene.him = NOBODY;
@@ -130,12 +148,11 @@ function withNextOutside(scene: Scene): readonly number[] {
   return next === NOBODY ? scene.linebackers : [next, ...scene.linebackers];
 }
 
-function turnDefenders(defenders: readonly Defender[], side: Side): SceneDefender[] {
+function placeDefenders(standing: readonly Defender[], side: Side): SceneDefender[] {
   const sign = signOf(side);
-  const placed: (SceneDefender & { index: number })[] = [];
-  for (const d of defenders) {
+  const placed: SceneDefender[] = [];
+  for (const d of standing) {
     placed.push({ index: placed.length, id: d.id, x: d.x === 0 ? 0 : d.x * sign, y: d.y, level: levelOf(d), stance: d.stance, position: d.position, mark: d.mark });
   }
-  if (sign < 0) placed.sort(acrossTheField).forEach((d, i) => { d.index = i; });
   return placed;
 }

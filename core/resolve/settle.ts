@@ -7,11 +7,12 @@ import type { TargetFinder } from '../vocabulary/word';
 import { bumpOver } from './bump';
 import { naming, NO_DEFENDERS, NO_PROPOSAL, onto, openProposal, pairing } from './proposals';
 import type { SeatedCall } from './seat-call';
+import type { OpenScene } from './set-scene';
 import type { CompiledSentence } from './sentence';
 
 /** What settling the first level leaves behind: enough to explain every choice, without saying any of it yet. */
 export interface Settled {
-  readonly scene: Scene & { proposals: Proposal[] };
+  readonly scene: OpenScene;
   readonly call: SeatedCall;
   /** Each man's sentences, in the order he tries them. */
   readonly sheets: readonly (readonly CompiledSentence[])[];
@@ -47,7 +48,7 @@ const PATIENCE = 6;
  * First level: every man proposes by his first fitting sentence, partners answer, a refused sentence stays refused; repeated until
  * nothing changes. Men speak from the play side to the back side, then those off the line. A state that comes back is a cycle.
  */
-export function settleFirstLevel(call: SeatedCall, scene: Settled['scene'], bound: Bound | null = null): Settled {
+export function settleFirstLevel(call: SeatedCall, scene: OpenScene, bound: Bound | null = null): Settled {
   const { scheme, sheets, order } = call;
   const done: boolean[] = [];
   const refusals = call.sheets.map(() => NO_REFUSALS);
@@ -59,7 +60,7 @@ export function settleFirstLevel(call: SeatedCall, scene: Settled['scene'], boun
   let fallbacks = NO_DEFENDERS;
   for (const man of order) if (scene.proposals[man]!.sentence < 0 && man < scene.lineCount) fallbacks = [...fallbacks, man];
   const lone = scheme.head.throw ? 'man' : 'base';
-  for (const man of fallbacks) scene.proposals[man] = nearestMan(scene, man, lone);
+  for (const man of fallbacks) scene.propose(man, nearestMan(scene, man, lone));
   const settled = { scene, call, sheets, refusals, fallbacks, cycle, bumpLine: scheme.bumpLine, snapped: bound !== null, lone } as const;
   if (scheme.bumpLine > 0) bumpOver(settled);
   return settled;
@@ -69,7 +70,7 @@ const NO_REFUSALS: ReadonlyMap<number, number> = new Map();
 
 /** Repeats proposals until a whole round changes nothing; returns the men of a cycle, if there is one. Men who are `done` are not asked again. */
 function untilStill(
-  scene: Settled['scene'], call: SeatedCall, refusals: readonly ReadonlyMap<number, number>[], done: boolean[], bound: Bound | null,
+  scene: OpenScene, call: SeatedCall, refusals: readonly ReadonlyMap<number, number>[], done: boolean[], bound: Bound | null,
 ): readonly number[] {
   const { order, steady } = call;
   let seen: Set<string> | null = null;
@@ -79,8 +80,10 @@ function untilStill(
     for (const man of order) {
       if (done[man]) continue;
       const proposal = bound?.fixed[man] ?? propose(scene, man, call, refusals[man]!, bound);
-      changed ||= !sameProposal(proposal, scene.proposals[man]!);
-      scene.proposals[man] = proposal;
+      if (!sameProposal(proposal, scene.proposals[man]!)) {
+        changed = true;
+        scene.propose(man, proposal);
+      }
       done[man] = (proposal.sentence < 0 ? call.sheets[man]!.length : proposal.sentence) < steady[man]!;
     }
     if (!changed) return NO_DEFENDERS;
@@ -150,7 +153,7 @@ function takeAction(scene: Scene, man: number, { actions }: CompiledSentence): P
 
 function everyone(scene: Scene, man: number, target: TargetFinder): number[] {
   const all: number[] = [];
-  for (let d = target.seek(scene, man, always); d !== NOBODY; d = target.seek(scene, man, (x) => !all.includes(x))) all.push(d);
+  for (let d = target.seek(scene, man, always); d !== NOBODY; d = target.seek(scene, man, (_scene, _man, x) => !all.includes(x))) all.push(d);
   return all;
 }
 
@@ -186,7 +189,7 @@ function nearestMan(scene: Scene, man: number, job: BlockId): Proposal {
   const lo = self.backside === NOBODY ? self.x - 4 : scene.men[self.backside]!.x;
   const hi = self.playside === NOBODY ? self.x + 4 : scene.men[self.playside]!.x;
   const near = scene.first.filter((d) => scene.defenders[d]!.x > lo && scene.defenders[d]!.x < hi)
-    .filter((d) => scene.on[man]!.includes(d) || !scene.proposals.some((p) => p.target === d))
+    .filter((d) => scene.on[man]!.includes(d) || scene.owners[d] === 0)
     .sort((a, b) => Math.abs(scene.defenders[a]!.x - self.x) - Math.abs(scene.defenders[b]!.x - self.x));
   return onto(openProposal(NOBODY, 0, job, false), near[0] ?? NOBODY);
 }

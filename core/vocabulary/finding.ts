@@ -1,10 +1,11 @@
+import { EPSILON } from '../geometry/tolerances';
 import { isHeadUp } from '../identify/line';
-import { NOBODY, type Lineup, type Scene } from './scene';
+import { NOBODY, type Lineup, type Scene, type Stretch } from './scene';
 import type { Accept, ManFinder, Slots } from './word';
 
 /** First accepted index of a list, front to back. */
-export function firstOf(list: readonly number[], accept: Accept): number {
-  for (let i = 0; i < list.length; i++) if (accept(list[i]!)) return list[i]!;
+export function firstOf(scene: Scene, me: number, list: readonly number[], accept: Accept): number {
+  for (const d of list) if (accept(scene, me, d)) return d;
   return NOBODY;
 }
 
@@ -20,22 +21,26 @@ export function passedOver(slots: Slots): number {
 }
 
 /**
- * The first-level defender accepted after so many `passedOver`, walking in a direction from the back side to the play side (1) or the
- * other way (-1).
+ * The first-level defender in a stretch of the line accepted after so many `passedOver`, walking in a direction from the back side to the
+ * play side (1) or the other way (-1).
  */
-export function nthOnLine(scene: Scene, direction: 1 | -1, passed: number, accept: Accept): number {
-  const { first } = scene;
+export function nthOnLine(scene: Scene, me: number, direction: 1 | -1, { from, to }: Stretch, passed: number, accept: Accept): number {
+  const { first, defenders } = scene;
   let left = passed;
   let last = NOBODY;
   for (let i = direction > 0 ? 0 : first.length - 1; i >= 0 && i < first.length; i += direction) {
     const d = first[i]!;
-    if (!accept(d)) continue;
+    const { x } = defenders[d]!;
+    if (x < from || x >= to || !accept(scene, me, d)) continue;
     if (left === 0) return d;
     left--;
     last = d;
   }
   return passed === OUTERMOST ? last : NOBODY;
 }
+
+/** Everything farther in a direction than a place, feet. */
+export const beyond = (x: number, direction: 1 | -1): Stretch => (direction > 0 ? { from: x + EPSILON, to: Infinity } : { from: -Infinity, to: x - EPSILON });
 
 /** +1 when this man's outside is the play side, -1 when it is the back side. The centre counts as play side. */
 export const outward = ({ men }: Lineup, man: number): 1 | -1 => (men[man]!.x < 0 ? -1 : 1);
@@ -68,13 +73,10 @@ export function sayStand(scene: Scene, defender: number, man: number): string {
 
 /** Is somebody other than this man set to block him? */
 export function hasOwner(scene: Scene, me: number, defender: number): boolean {
-  const { proposals } = scene;
-  for (let man = 0; man < proposals.length; man++) {
-    if (man === me) continue;
-    const { target, all } = proposals[man]!;
-    if (target === defender || (all.length > 0 && all.includes(defender))) return true;
-  }
-  return false;
+  const owners = scene.owners[defender]!;
+  if (owners !== 1) return owners > 1;
+  const mine = scene.proposals[me];
+  return !mine || (mine.target !== defender && !mine.all.includes(defender));
 }
 
 /** Names the defender a condition found, unless the sentence has named one already. */

@@ -44,6 +44,8 @@ export interface Scene extends Lineup {
   readonly dealt: readonly number[];
   /** What every man has proposed so far in this settling. */
   readonly proposals: readonly Proposal[];
+  /** How many of those proposals name each defender. */
+  readonly owners: readonly number[];
   /** The defender the sentence under way has named: "him". -1 before. */
   him: number;
 }
@@ -100,12 +102,18 @@ export interface SceneDefender {
   readonly mark: Defender['mark'];
 }
 
+/** A part of the line in feet: `from` belongs to it, `to` does not. */
+export interface Stretch {
+  readonly from: number;
+  readonly to: number;
+}
+
 /** Whose man each first-level defender is, by the scheme's definition of covered. */
 export interface CoverMap {
   /** For each man on the line, his defenders, his own man first. */
   readonly men: readonly (readonly number[])[];
-  /** Is a place on the back side of (-1), in (0) or on the play side of (1) his part of the line? */
-  readonly side: (man: number, x: number) => -1 | 0 | 1;
+  /** For each man on the line the part of it that is his, in feet: from there on, and up to there. */
+  readonly regions: readonly Stretch[];
 }
 
 /** What one man would do, as far as it is settled before linebackers are handed out. Never changed in place: a new one takes its place. */

@@ -22,7 +22,7 @@ export interface Saying {
   readonly help: string;
   /** Its answer hangs on what other men have chosen so far; everything else is settled by where people stand. */
   readonly asksOthers?: boolean;
-  /** Its answer is not the same for everybody: it hangs on whose sentence it stands in. */
+  /** It speaks of the place of the man whose sentence it stands in. */
   readonly aboutMe?: boolean;
 }
 
@@ -43,7 +43,7 @@ export interface Slots {
 export type ManFinder = (lineup: Lineup, me: number) => number;
 /** The two noses of a gap in feet, or `null` where the line has no such gap. */
 export type GapFinder = (lineup: Lineup, me: number) => { lo: number; hi: number } | null;
-export type Accept = (defender: number) => boolean;
+export type Accept = (scene: Scene, me: number, defender: number) => boolean;
 
 /** Looks through candidates in the word's own order and returns the first one accepted, or -1. */
 export type Seek = (scene: Scene, me: number, accept: Accept) => number;
@@ -77,7 +77,7 @@ export interface TargetWord extends Saying {
 }
 
 export interface QualifierWord extends Saying {
-  readonly keep: (slots: Slots) => (scene: Scene, me: number, defender: number) => boolean;
+  readonly keep: (slots: Slots) => Accept;
 }
 
 export interface ManWord extends Saying {

@@ -3,8 +3,9 @@ import type { Defender } from '../../model/front';
 import type { Identification } from '../../model/identification';
 import type { Found } from '../found';
 import type { Settings } from '../../model/settings';
-import { signOf, type Side } from '../../model/side';
-import { boxEdges, isWalkedUp, wideOfGuard, type Picture } from '../before-the-snap';
+import type { Side } from '../../model/side';
+import { levelOf } from '../line';
+import { acrossTheField, boxEdges, fromTheRight, isWalkedUp, putInOrder, wideOfGuard, type Picture } from '../before-the-snap';
 
 const WORDS = ['none', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven'];
 
@@ -26,22 +27,22 @@ export function findBox(picture: Picture, settings: Settings): Found<Omit<Identi
 /** "even two": family and linebackers, as the centre says it. */
 export const sayBox = (family: string, linebackers: number): string => `${family} ${WORDS[linebackers]}`;
 
-/** Second-level men of the box (or those the coach put into it), from a side across; ties by depth, then id. */
-export function findBackers(picture: Picture, settings: Settings, overruled: readonly string[] | undefined, from: Side): readonly Defender[] {
-  const sign = signOf(from);
+/** Who of those off the line belongs to the box: second-level men within it, or those the coach put into it. */
+export function boxTest(picture: Picture, settings: Settings, overruled: readonly string[] | undefined): (d: Defender) => boolean {
+  if (overruled) return (d) => overruled.includes(d.id);
   const edges = boxEdges(picture, settings.box);
+  return (d) => isInside(d, edges) && levelOf(d) === 2;
+}
+
+/** Second-level men of the box, from a side across; ties by depth, then id. */
+export function findBackers(picture: Picture, inBox: (d: Defender) => boolean, from: Side): readonly Defender[] {
   const found: Defender[] = [];
-  for (const d of picture.second) {
-    if (overruled ? !overruled.includes(d.id) : !isInside(d, edges)) continue;
-    let at = found.length;
-    while (at > 0 && comesBefore(d, found[at - 1]!, sign)) at--;
-    found.splice(at, 0, d);
-  }
+  const order = from === 'left' ? acrossTheField : fromTheRight;
+  for (const d of picture.second) if (inBox(d)) putInOrder(found, d, order);
   return found;
 }
 
 const isInside = (d: Defender, edges: { left: number; right: number }): boolean => atLeast(d.x, edges.left) && atMost(d.x, edges.right);
-const comesBefore = (a: Defender, b: Defender, sign: number): boolean => (a.x - b.x) * sign > 0 || (a.x === b.x && (a.y < b.y || (a.y === b.y && a.id < b.id)));
 
 export function sayLinebackers(backers: readonly Defender[], from: Side, called: boolean): Found<Identification['linebackers']> {
   const ids = backers.map((d) => d.id);

@@ -4,43 +4,42 @@ import type { Defender } from '../../model/front';
 import type { Identification } from '../../model/identification';
 import { signOf, type Side } from '../../model/side';
 import { levelOf } from '../line';
-import { isWalkedUp, type Picture } from '../before-the-snap';
+import { acrossFrom, isWalkedUp, type Picture } from '../before-the-snap';
 import type { Found } from '../found';
 
 type Edge = Found<Identification['edge']['left']>;
 
+/** Who is who on one side of the front. */
+export interface EdgeMen {
+  readonly endMan: Defender | null;
+  readonly force: Defender | null;
+  readonly corner: Defender | null;
+  readonly alley: Defender | null;
+  readonly overhangs: readonly Defender[];
+}
+
 /** End man on the line, force, corner, alley and overhangs of one side. */
-export function findEdge(picture: Picture, side: Side, boxIds: readonly string[]): Edge {
+export function findEdge(picture: Picture, side: Side, inBox: (d: Defender) => boolean): EdgeMen {
   const sign = signOf(side);
   const out = (d: Defender): number => d.x * sign;
-  const here = fromOutside(picture, sign);
+  const here: Defender[] = [];
+  for (const d of acrossFrom(picture, side)) if (moreThan(out(d), HEAD_UP)) here.push(d);
   const endMan = here.find((d) => levelOf(d) === 1) ?? null;
-  const offLine = here.filter((d) => levelOf(d) > 1 && !boxIds.includes(d.id));
+  const offLine = here.filter((d) => levelOf(d) > 1 && !inBox(d));
   const outsideEnd = endMan ? offLine.filter((d) => moreThan(out(d), out(endMan))) : offLine;
   const corner = here.find((d) => d.mark === 'corner') ?? outsideEnd[0] ?? null;
   const force = findForce(here, outsideEnd, corner, out);
   const alley = force && (offLine.find((d) => d !== force && d !== corner && lessThan(out(d), out(force))) ?? null);
   const overhangs = offLine.filter((d) => levelOf(d) === 2);
-  return {
-    endMan: endMan?.id ?? null, force: force?.id ?? null, corner: corner?.id ?? null, alley: alley?.id ?? null,
-    overhangs: overhangs.map((d) => d.id), overruled: force?.mark === 'force',
-    why: () => sayEdge(side, endMan, force, corner, alley),
-  };
+  return { endMan, force, corner, alley, overhangs };
 }
 
-/** Everybody on one side of the ball, the widest first; of two straight behind one another the shallower. */
-function fromOutside({ defenders }: Picture, sign: 1 | -1): Defender[] {
-  const here: Defender[] = [];
-  for (let i = 0; i < defenders.length; i++) {
-    const d = defenders[sign > 0 ? defenders.length - 1 - i : i]!;
-    if (!moreThan(d.x * sign, HEAD_UP)) break;
-    let at = here.length;
-    if (sign > 0) while (at > 0 && here[at - 1]!.x === d.x) at--;
-    if (at === here.length) here.push(d);
-    else here.splice(at, 0, d);
-  }
-  return here;
-}
+/** The same by name. */
+export const nameEdge = (side: Side, { endMan, force, corner, alley, overhangs }: EdgeMen): Edge => ({
+  endMan: endMan?.id ?? null, force: force?.id ?? null, corner: corner?.id ?? null, alley: alley?.id ?? null,
+  overhangs: overhangs.map((d) => d.id), overruled: force?.mark === 'force',
+  why: () => sayEdge(side, endMan, force, corner, alley),
+});
 
 /** A mark; else the shallowest outside the end man and inside the corner; else the corner. */
 function findForce(here: readonly Defender[], outsideEnd: readonly Defender[], corner: Defender | null, out: (d: Defender) => number): Defender | null {

@@ -1,13 +1,15 @@
-import { lessThan, moreThan } from '../../geometry/compare';
+import { lessThan } from '../../geometry/compare';
 import { EPSILON, HEAD_UP, SHADE } from '../../geometry/tolerances';
 import { coveredIndex } from '../../identify/line';
-import type { CoverMap, SceneDefender, SceneMan } from '../scene';
+import type { CoverMap, SceneDefender, SceneMan, Stretch } from '../scene';
 
 /** A definition of "covered" on one line, ready for any front: `first` are the indices of the defenders on the first level. */
 export type LineCover = (first: readonly number[], defenders: readonly SceneDefender[]) => CoverMap;
 type Cover = (line: readonly SceneMan[]) => LineCover;
 
 const NOBODYS: readonly number[] = [];
+
+const around = ({ x }: SceneMan, reach: number): Stretch => ({ from: x - reach - EPSILON, to: x + reach + EPSILON });
 
 /** Adds a defender to a man's list, the nearer nose first; a tie goes to the one nearer the ball. */
 function put(his: readonly number[], defender: number, { x: nose }: SceneMan, defenders: readonly SceneDefender[]): readonly number[] {
@@ -26,14 +28,14 @@ function put(his: readonly number[], defender: number, { x: nose }: SceneMan, de
 /** A first-level man head-up or shaded on me is mine. */
 const shoulders: Cover = (line) => {
   const nobody = line.map(() => NOBODYS);
-  const side: CoverMap['side'] = (man, x) => (lessThan(x, line[man]!.x - SHADE) ? -1 : moreThan(x, line[man]!.x + SHADE) ? 1 : 0);
+  const regions = line.map((man) => around(man, SHADE));
   return (first, defenders) => {
     const men = nobody.slice();
     for (const d of first) {
       const on = coveredIndex(defenders[d]!.x, line);
       if (on >= 0) men[on] = put(men[on]!, d, line[on]!, defenders);
     }
-    return { men, side };
+    return { men, regions };
   };
 };
 
@@ -45,7 +47,7 @@ const playsideRegion = (ownsHeadUp: (man: SceneMan) => boolean): Cover => (line)
   const nobody = line.map(() => NOBODYS);
   const start = line.map((man) => (ownsHeadUp(man) ? man.x - HEAD_UP - EPSILON : man.x + HEAD_UP + 2 * EPSILON));
   const last = line.length - 1;
-  const side: CoverMap['side'] = (man, x) => (x < start[man]! ? -1 : man < last && x >= start[man + 1]! ? 1 : 0);
+  const regions = start.map((from, man): Stretch => ({ from, to: man < last ? start[man + 1]! : Infinity }));
   return (first, defenders) => {
     const men = nobody.slice();
     for (const d of first) {
@@ -61,13 +63,13 @@ const playsideRegion = (ownsHeadUp: (man: SceneMan) => boolean): Cover => (line)
       for (let other = 1; other < his.length; other++) men[i + 1] = put(men[i + 1]!, his[other]!, line[i + 1]!, defenders);
       men[i] = [his[0]!];
     }
-    return { men, side };
+    return { men, regions };
   };
 };
 
 /** Nobody is anybody's: defenders are numbered instead. */
 const count: Cover = (line) => {
-  const cover: CoverMap = { men: line.map(() => NOBODYS), side: (man, x) => (lessThan(x, line[man]!.x) ? -1 : moreThan(x, line[man]!.x) ? 1 : 0) };
+  const cover: CoverMap = { men: line.map(() => NOBODYS), regions: line.map((man) => around(man, 0)) };
   return () => cover;
 };
 

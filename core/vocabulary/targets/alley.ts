@@ -5,6 +5,6 @@ export const alley: TargetWord = {
   help: 'The man next inside the force on the play side.',
   find: () => ({
     claim: 'named', every: false,
-    seek: (scene, _me, accept) => (scene.edge.playside.alley >= 0 && accept(scene.edge.playside.alley) ? scene.edge.playside.alley : -1),
+    seek: (scene, me, accept) => (scene.edge.playside.alley >= 0 && accept(scene, me, scene.edge.playside.alley) ? scene.edge.playside.alley : -1),
   }),
 };

@@ -5,6 +5,6 @@ export const corner: TargetWord = {
   help: 'The widest defender on the play side, or the one the coach marked.',
   find: () => ({
     claim: 'named', every: false,
-    seek: (scene, _me, accept) => (scene.edge.playside.corner >= 0 && accept(scene.edge.playside.corner) ? scene.edge.playside.corner : -1),
+    seek: (scene, me, accept) => (scene.edge.playside.corner >= 0 && accept(scene, me, scene.edge.playside.corner) ? scene.edge.playside.corner : -1),
   }),
 };

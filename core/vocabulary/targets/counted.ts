@@ -9,11 +9,11 @@ export const counted: TargetWord = {
     const { form } = slots;
     return {
       claim: null, every: false,
-      seek: (scene, _me, accept) => {
+      seek: (scene, me, accept) => {
         const { order, zero } = scene.count;
         const at = form === 0 ? place - 1 : zero + (form === 1 ? -place : place);
         const found = order[at] ?? NOBODY;
-        return found !== NOBODY && accept(found) ? found : NOBODY;
+        return found !== NOBODY && accept(scene, me, found) ? found : NOBODY;
       },
     };
   },

@@ -11,7 +11,7 @@ export const dealt: TargetWord = {
       seek: (scene, me, accept) => {
         const man = who(scene, me);
         const his = man === NOBODY ? NOBODY : scene.dealt[man] ?? NOBODY;
-        return his !== NOBODY && accept(his) ? his : NOBODY;
+        return his !== NOBODY && accept(scene, me, his) ? his : NOBODY;
       },
     };
   },

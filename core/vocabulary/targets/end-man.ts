@@ -7,9 +7,9 @@ export const endMan: TargetWord = {
     const side = slots.has('side') && slots.text('side') === 'backside' ? 'backside' : 'playside';
     return {
       claim: null, every: false,
-      seek: (scene, _me, accept) => {
+      seek: (scene, me, accept) => {
         const end = scene.edge[side].endMan;
-        return end >= 0 && accept(end) ? end : -1;
+        return end >= 0 && accept(scene, me, end) ? end : -1;
       },
     };
   },

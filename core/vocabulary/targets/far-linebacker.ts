@@ -5,9 +5,9 @@ export const farLinebacker: TargetWord = {
   help: 'The last box linebacker, counted from the play side.',
   find: () => ({
     claim: 'named', every: false,
-    seek: (scene, _me, accept) => {
+    seek: (scene, me, accept) => {
       const far = scene.linebackers[scene.linebackers.length - 1];
-      return far !== undefined && accept(far) ? far : -1;
+      return far !== undefined && accept(scene, me, far) ? far : -1;
     },
   }),
 };

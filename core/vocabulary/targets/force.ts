@@ -5,6 +5,6 @@ export const force: TargetWord = {
   help: 'The man who must turn the play back in on the play side.',
   find: () => ({
     claim: 'named', every: false,
-    seek: (scene, _me, accept) => (scene.edge.playside.force >= 0 && accept(scene.edge.playside.force) ? scene.edge.playside.force : -1),
+    seek: (scene, me, accept) => (scene.edge.playside.force >= 0 && accept(scene, me, scene.edge.playside.force) ? scene.edge.playside.force : -1),
   }),
 };

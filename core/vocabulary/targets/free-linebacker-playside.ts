@@ -1,4 +1,3 @@
-import { firstOf } from '../finding';
 import type { TargetWord } from '../word';
 
 export const freeLinebackerPlayside: TargetWord = {
@@ -10,7 +9,9 @@ export const freeLinebackerPlayside: TargetWord = {
       claim: 'free', every: false,
       seek: (scene, me, accept) => {
         const man = who(scene, me);
-        return man < 0 ? -1 : firstOf(scene.linebackers, (d) => scene.defenders[d]!.x > scene.men[man]!.x && accept(d));
+        if (man < 0) return -1;
+        for (const d of scene.linebackers) if (scene.defenders[d]!.x > scene.men[man]!.x && accept(scene, me, d)) return d;
+        return -1;
       },
     };
   },

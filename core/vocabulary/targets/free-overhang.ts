@@ -11,7 +11,7 @@ export const freeOverhang: TargetWord = {
     const off = (scene: Scene, d: number): number => Math.abs(scene.defenders[d]!.x);
     return {
       claim: 'free', every: false,
-      seek: (scene, _me, accept) => firstOf([...scene.edge[side].overhangs].sort((a, b) => off(scene, a) - off(scene, b)), (d) => off(scene, d) <= OVERHANG_REACH && accept(d)),
+      seek: (scene, me, accept) => firstOf(scene, me, [...scene.edge[side].overhangs].sort((a, b) => off(scene, a) - off(scene, b)), (_scene, _me, d) => off(scene, d) <= OVERHANG_REACH && accept(scene, me, d)),
     };
   },
 };

@@ -6,6 +6,6 @@ export const him: TargetWord = {
   help: 'The defender the sentence has just named.',
   find: () => ({
     claim: null, every: false,
-    seek: (scene, _me, accept) => (scene.him >= 0 && accept(scene.him) ? scene.him : -1),
+    seek: (scene, me, accept) => (scene.him >= 0 && accept(scene, me, scene.him) ? scene.him : -1),
   }),
 };

@@ -29,7 +29,7 @@ export const linebackerBeside: TargetWord = {
           const away = (d.x - nose) * out;
           if (Math.abs(away) > OVERHANG_REACH) continue;
           if (outside ? away <= HEAD_UP : away > HEAD_UP) continue;
-          if ((best === NOBODY || Math.abs(d.x - nose) < Math.abs(scene.defenders[best]!.x - nose)) && accept(d.index)) best = d.index;
+          if ((best === NOBODY || Math.abs(d.x - nose) < Math.abs(scene.defenders[best]!.x - nose)) && accept(scene, me, d.index)) best = d.index;
         }
         return best;
       },

@@ -7,9 +7,9 @@ export const linebackerCount: TargetWord = {
     const place = Number(slots.text('count').slice(1)) - 1;
     return {
       claim: 'named', every: false,
-      seek: (scene, _me, accept) => {
+      seek: (scene, me, accept) => {
         const lb = scene.linebackers[place];
-        return lb !== undefined && accept(lb) ? lb : -1;
+        return lb !== undefined && accept(scene, me, lb) ? lb : -1;
       },
     };
   },

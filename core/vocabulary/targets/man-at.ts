@@ -1,3 +1,4 @@
+import { EPSILON } from '../../geometry/tolerances';
 import { techniqueWordAt } from '../../identify/techniques';
 import { nthOnLine } from '../finding';
 import type { Scene } from '../scene';
@@ -18,9 +19,11 @@ export const manAt: TargetWord = {
   find: (slots) => {
     const [words, side] = [slots.list('techniques'), slots.text('side')];
     const out = side === 'playside' ? 1 : -1;
+    // Whoever stands over the ball stands on both sides of it.
+    const half = out > 0 ? { from: 0, to: Infinity } : { from: -Infinity, to: EPSILON };
     return {
       claim: null, every: false,
-      seek: (scene, _me, accept) => nthOnLine(scene, out, 0, (d) => scene.defenders[d]!.x * out >= 0 && words.includes(wordOf(scene, d)) && accept(d)),
+      seek: (scene, me, accept) => nthOnLine(scene, me, out, half, 0, (_scene, _me, d) => words.includes(wordOf(scene, d)) && accept(scene, me, d)),
     };
   },
 };

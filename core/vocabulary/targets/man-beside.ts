@@ -31,7 +31,7 @@ export const manBeside: TargetWord = {
         const nose = scene.men[me]!.x;
         const rank = (d: number): number => (insideFirst ? scene.defenders[d]!.x * outward(scene, me) : Math.abs(scene.defenders[d]!.x - nose));
         let best = NOBODY;
-        for (const d of scene.first) if (within(scene, me, d) && (best === NOBODY || rank(d) < rank(best)) && accept(d)) best = d;
+        for (const d of scene.first) if (within(scene, me, d) && (best === NOBODY || rank(d) < rank(best)) && accept(scene, me, d)) best = d;
         return best;
       },
     };

@@ -4,7 +4,6 @@ import type { TargetWord } from '../word';
 
 export const manInGap: TargetWord = {
   says: ['the man in {gap:gap}', 'a man in {gap:gap}'],
-  aboutMe: true,
   help: 'The first-level defender whose nose stands in that gap, the one nearest me when there are two.',
   find: (slots) => {
     const gap = slots.gap('gap');
@@ -16,7 +15,7 @@ export const manInGap: TargetWord = {
         const away = (d: number): number => Math.abs(scene.defenders[d]!.x - scene.men[me]!.x);
         let best = NOBODY;
         for (const d of scene.first) {
-          if (fillsGap(scene.defenders[d]!.x, edges.lo, edges.hi) && (best === NOBODY || away(d) < away(best)) && accept(d)) best = d;
+          if (fillsGap(scene.defenders[d]!.x, edges.lo, edges.hi) && (best === NOBODY || away(d) < away(best)) && accept(scene, me, d)) best = d;
         }
         return best;
       },

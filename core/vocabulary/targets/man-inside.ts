@@ -1,5 +1,5 @@
-import { EPSILON, HEAD_UP } from '../../geometry/tolerances';
-import { nthOnLine, outward, passedOver } from '../finding';
+import { HEAD_UP } from '../../geometry/tolerances';
+import { beyond, nthOnLine, outward, passedOver } from '../finding';
 import type { TargetWord } from '../word';
 
 /** The form that means every man. */
@@ -17,8 +17,8 @@ export const manInside: TargetWord = {
         const man = who(scene, me);
         if (man < 0) return -1;
         const out = outward(scene, man);
-        const from = scene.men[man]!.x - HEAD_UP * out;
-        return nthOnLine(scene, -out as 1 | -1, passed, (d) => (from - scene.defenders[d]!.x) * out > EPSILON && accept(d));
+        const inward = out > 0 ? -1 : 1;
+        return nthOnLine(scene, me, inward, beyond(scene.men[man]!.x + HEAD_UP * inward, inward), passed, accept);
       },
     };
   },

@@ -21,8 +21,8 @@ export const manOfRegion: TargetWord = {
         const man = who(scene, me);
         if (man < 0 || man >= scene.lineCount) return -1;
         const out = outward(scene, man);
-        const wanted = inside ? 0 : out;
-        return nthOnLine(scene, out, passed, (d) => scene.cover.side(man, scene.defenders[d]!.x) === wanted && accept(d));
+        const his = scene.cover.regions[man]!;
+        return nthOnLine(scene, me, out, inside ? his : out > 0 ? { from: his.to, to: Infinity } : { from: -Infinity, to: his.from }, passed, accept);
       },
     };
   },

@@ -1,4 +1,5 @@
-import { coveringMen, firstOf, stands } from '../finding';
+import { coveringMen, stands } from '../finding';
+import { NOBODY } from '../scene';
 import type { TargetWord } from '../word';
 
 export const manOn: TargetWord = {
@@ -11,7 +12,8 @@ export const manOn: TargetWord = {
       claim: null, every: false,
       seek: (scene, me, accept) => {
         const man = who(scene, me);
-        return firstOf(coveringMen(scene, man), (d) => (!how || stands(scene, d, man, how)) && accept(d));
+        for (const d of coveringMen(scene, man)) if ((!how || stands(scene, d, man, how)) && accept(scene, me, d)) return d;
+        return NOBODY;
       },
     };
   },

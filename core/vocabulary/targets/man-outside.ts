@@ -1,5 +1,5 @@
 import { EPSILON, HEAD_UP } from '../../geometry/tolerances';
-import { nthOnLine, outward, passedOver } from '../finding';
+import { beyond, nthOnLine, outward, passedOver } from '../finding';
 import type { TargetWord } from '../word';
 
 /** Forms from here on count a head-up man in; of each half the last form means every man. */
@@ -22,8 +22,7 @@ export const manOutside: TargetWord = {
         const man = who(scene, me);
         if (man < 0) return -1;
         const out = outward(scene, man);
-        const from = scene.men[man]!.x + reach * out;
-        return nthOnLine(scene, out, passed, (d) => (scene.defenders[d]!.x - from) * out > EPSILON && accept(d));
+        return nthOnLine(scene, me, out, beyond(scene.men[man]!.x + reach * out, out), passed, accept);
       },
     };
   },

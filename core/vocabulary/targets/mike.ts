@@ -5,6 +5,6 @@ export const mike: TargetWord = {
   help: 'The zero of the count, as the centre declares him.',
   find: () => ({
     claim: 'named', every: false,
-    seek: (scene, _me, accept) => (scene.mike >= 0 && accept(scene.mike) ? scene.mike : -1),
+    seek: (scene, me, accept) => (scene.mike >= 0 && accept(scene, me, scene.mike) ? scene.mike : -1),
   }),
 };

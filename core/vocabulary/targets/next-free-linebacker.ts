@@ -8,7 +8,7 @@ export const nextFreeLinebacker: TargetWord = {
     const after = slots.has('count') ? Number(slots.text('count').slice(1)) : 0;
     return {
       claim: 'free', every: false,
-      seek: (scene, _me, accept) => firstOf(scene.linebackers.slice(after), accept),
+      seek: (scene, me, accept) => firstOf(scene, me, after === 0 ? scene.linebackers : scene.linebackers.slice(after), accept),
     };
   },
 };

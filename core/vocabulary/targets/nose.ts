@@ -6,6 +6,6 @@ export const nose: TargetWord = {
   help: 'The first-level defender head-up or shaded on the centre.',
   find: () => ({
     claim: null, every: false,
-    seek: (scene, _me, accept) => firstOf(coveringMen(scene, scene.posts.C), accept),
+    seek: (scene, me, accept) => firstOf(scene, me, coveringMen(scene, scene.posts.C), accept),
   }),
 };

@@ -13,7 +13,7 @@ export const outermostOnLine: TargetWord = {
     const sign = slots.text('side') === 'playside' ? 1 : -1;
     return {
       claim: null, every: true,
-      seek: (scene, _me, accept) => firstOf(nearestTheBall(scene).filter((d) => moreThan(scene.defenders[d]!.x * sign, HEAD_UP)).reverse().slice(0, n), accept),
+      seek: (scene, me, accept) => firstOf(scene, me, nearestTheBall(scene).filter((d) => moreThan(scene.defenders[d]!.x * sign, HEAD_UP)).reverse().slice(0, n), accept),
     };
   },
 };

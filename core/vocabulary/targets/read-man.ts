@@ -7,10 +7,10 @@ export const readMan: TargetWord = {
   asksOthers: true,
   find: () => ({
     claim: null, every: false,
-    seek: (scene, _me, accept) => {
+    seek: (scene, me, accept) => {
       for (const man of scene.men) {
         const target = man.kind === 'quarterback-read' ? scene.proposals[man.index]!.target : NOBODY;
-        if (target !== NOBODY && accept(target)) return target;
+        if (target !== NOBODY && accept(scene, me, target)) return target;
       }
       return NOBODY;
     },
