@@ -6,7 +6,7 @@ import type { Side } from '../model/side';
 import { inGap, interiorGaps, Picture } from './before-the-snap';
 import { saidOf, type Found } from './found';
 import { boxTest, findBox, findMike, findBackers, findSideCalls, sayBox, sayLinebackers } from './items/box';
-import { findEdge, findWalkedUp, nameEdge, type EdgeMen } from './items/edge';
+import { findEdge, findEndMan, findOverhangs, findWalkedUp, nameEdge, type EdgeMen } from './items/edge';
 import { findFamily } from './items/family';
 import { findNumbers, type SchemeNumbers } from './items/numbers';
 import { findStrength } from './items/strength';
@@ -90,6 +90,14 @@ export class Facts {
       left: overrule(left, this.overrides.leftCall, (call, was) => ({ ...was, call })),
       right: overrule(right, this.overrides.rightCall, (call, was) => ({ ...was, call })),
     };
+  }
+
+  endMan(side: Side): Defender | null {
+    return findEndMan(this.picture, side);
+  }
+
+  overhangs(side: Side): readonly Defender[] {
+    return findOverhangs(this.picture, side, this.inBox);
   }
 
   /** Who is who on one side, the force as the coach set it. */

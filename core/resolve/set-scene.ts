@@ -95,17 +95,11 @@ class LiveScene implements OpenScene {
   }
 
   get playside(): Edge {
-    return (this.knownPlayside ??= this.edgeOf(this.side));
+    return (this.knownPlayside ??= new LiveEdge(this.facts, this.side, this.standing));
   }
 
   get backside(): Edge {
-    return (this.knownBackside ??= this.edgeOf(otherSide(this.side)));
-  }
-
-  private edgeOf(where: Side): Edge {
-    const { endMan, force, corner, alley, overhangs } = this.facts.edgeMen(where);
-    const find = (d: Defender | null): number => (d ? this.standing.indexOf(d) : NOBODY);
-    return { endMan: find(endMan), force: find(force), corner: find(corner), alley: find(alley), overhangs: overhangs.map(find) };
+    return (this.knownBackside ??= new LiveEdge(this.facts, otherSide(this.side), this.standing));
   }
 
   propose(man: number, proposal: Proposal): void {
@@ -129,6 +123,37 @@ class LiveScene implements OpenScene {
     this.him = him;
     if (look.once) (this.knownLooks ??= [])[look.index] = shown;
     return shown;
+  }
+}
+
+/** One end of the front; who forces hangs on more than who is widest and is looked for when asked. */
+class LiveEdge implements Edge {
+  private knownOverhangs: readonly number[] | null = null;
+
+  constructor(private readonly facts: Facts, private readonly side: Side, private readonly standing: readonly Defender[]) {}
+
+  private find(d: Defender | null): number {
+    return d ? this.standing.indexOf(d) : NOBODY;
+  }
+
+  get endMan(): number {
+    return this.find(this.facts.endMan(this.side));
+  }
+
+  get force(): number {
+    return this.find(this.facts.edgeMen(this.side).force);
+  }
+
+  get corner(): number {
+    return this.find(this.facts.edgeMen(this.side).corner);
+  }
+
+  get alley(): number {
+    return this.find(this.facts.edgeMen(this.side).alley);
+  }
+
+  get overhangs(): readonly number[] {
+    return (this.knownOverhangs ??= this.facts.overhangs(this.side).map((d) => this.standing.indexOf(d)));
   }
 }
 

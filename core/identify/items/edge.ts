@@ -4,7 +4,7 @@ import type { Defender } from '../../model/front';
 import type { Identification } from '../../model/identification';
 import { signOf, type Side } from '../../model/side';
 import { levelOf } from '../line';
-import { acrossFrom, isWalkedUp, type Picture } from '../before-the-snap';
+import { acrossFrom, acrossTheField, fromTheRight, isWalkedUp, putInOrder, type Picture } from '../before-the-snap';
 import type { Found } from '../found';
 
 type Edge = Found<Identification['edge']['left']>;
@@ -18,20 +18,32 @@ export interface EdgeMen {
   readonly overhangs: readonly Defender[];
 }
 
+/** The widest man on the line on one side of the ball. */
+export function findEndMan({ first }: Picture, side: Side): Defender | null {
+  const widest = side === 'left' ? first[0] : first[first.length - 1];
+  return widest && moreThan(widest.x * signOf(side), HEAD_UP) ? widest : null;
+}
+
+/** Second-level men of one side outside the box, the widest first. */
+export function findOverhangs({ second }: Picture, side: Side, inBox: (d: Defender) => boolean): Defender[] {
+  const found: Defender[] = [];
+  const order = side === 'left' ? acrossTheField : fromTheRight;
+  for (const d of second) if (moreThan(d.x * signOf(side), HEAD_UP) && !inBox(d)) putInOrder(found, d, order);
+  return found;
+}
+
 /** End man on the line, force, corner, alley and overhangs of one side. */
 export function findEdge(picture: Picture, side: Side, inBox: (d: Defender) => boolean): EdgeMen {
   const sign = signOf(side);
   const out = (d: Defender): number => d.x * sign;
-  const here: Defender[] = [];
-  for (const d of acrossFrom(picture, side)) if (moreThan(out(d), HEAD_UP)) here.push(d);
-  const endMan = here.find((d) => levelOf(d) === 1) ?? null;
+  const here = acrossFrom(picture, side).filter((d) => moreThan(out(d), HEAD_UP));
+  const endMan = findEndMan(picture, side);
   const offLine = here.filter((d) => levelOf(d) > 1 && !inBox(d));
   const outsideEnd = endMan ? offLine.filter((d) => moreThan(out(d), out(endMan))) : offLine;
   const corner = here.find((d) => d.mark === 'corner') ?? outsideEnd[0] ?? null;
   const force = findForce(here, outsideEnd, corner, out);
   const alley = force && (offLine.find((d) => d !== force && d !== corner && lessThan(out(d), out(force))) ?? null);
-  const overhangs = offLine.filter((d) => levelOf(d) === 2);
-  return { endMan, force, corner, alley, overhangs };
+  return { endMan, force, corner, alley, overhangs: findOverhangs(picture, side, inBox) };
 }
 
 /** The same by name. */
