@@ -1,6 +1,6 @@
 import { lessThan, moreThan } from '../geometry/compare';
 import { HEAD_UP, LATERAL_REACH, SHADE } from '../geometry/tolerances';
-import { manBeside } from '../vocabulary/targets/man-beside';
+import { isBeside } from '../vocabulary/targets/man-beside';
 import { NOBODY, type Scene } from '../vocabulary/scene';
 import type { Accept } from '../vocabulary/word';
 import { insteadOf } from './proposals';
@@ -55,15 +55,13 @@ function findSomebody(settled: Settled, defender: number, asked: Set<number>, de
   return false;
 }
 
-const noSlot = (): never => { throw new Error('"the man beside me" has no slots'); };
-const finder = manBeside.find({ form: 0, has: () => false, man: noSlot, target: noSlot, gap: noSlot, region: noSlot, text: () => '', list: () => [] });
-
 const away = (scene: Scene, man: number, defender: number): number => Math.abs(scene.men[man]!.x - scene.defenders[defender]!.x);
 
 /** Linemen with rules who have this defender on them or in a gap of theirs, nearest nose first. */
 function menBeside({ scene, sheets }: Settled, defender: number): number[] {
-  return scene.men.filter((m) => m.index < scene.lineCount && sheets[m.index]!.length > 0 && finder.seek(scene, m.index, (_scene, _me, d) => d === defender) === defender)
-    .map((m) => m.index).sort((a, b) => away(scene, a, defender) - away(scene, b, defender) || b - a);
+  const beside: number[] = [];
+  for (let man = 0; man < scene.lineCount; man++) if (sheets[man]!.length > 0 && isBeside(scene, man, defender)) beside.push(man);
+  return beside.sort((a, b) => away(scene, a, defender) - away(scene, b, defender) || b - a);
 }
 
 /**

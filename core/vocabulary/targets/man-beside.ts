@@ -7,7 +7,8 @@ import type { TargetWord } from '../word';
 /** A man without a neighbour reaches as far as a usual split, feet; else from one neighbour's nose to the other's, head-up on them included. */
 const REACH = 4;
 
-function within(scene: Scene, man: number, defender: number): boolean {
+/** Does a first-level defender stand on a man of the line, in one of his two gaps or head-up on his neighbour? */
+export function isBeside(scene: Scene, man: number, defender: number): boolean {
   const { x, backside, playside } = scene.men[man]!;
   const at = scene.defenders[defender]!.x;
   const lo = backside === NOBODY ? x - REACH : scene.men[backside]!.x - HEAD_UP;
@@ -31,7 +32,7 @@ export const manBeside: TargetWord = {
         const nose = scene.men[me]!.x;
         const rank = (d: number): number => (insideFirst ? scene.defenders[d]!.x * outward(scene, me) : Math.abs(scene.defenders[d]!.x - nose));
         let best = NOBODY;
-        for (const d of scene.first) if (within(scene, me, d) && (best === NOBODY || rank(d) < rank(best)) && accept(scene, me, d)) best = d;
+        for (const d of scene.first) if (isBeside(scene, me, d) && (best === NOBODY || rank(d) < rank(best)) && accept(scene, me, d)) best = d;
         return best;
       },
     };
