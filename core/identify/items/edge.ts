@@ -18,9 +18,11 @@ export interface EdgeMen {
   readonly overhangs: readonly Defender[];
 }
 
-/** The widest man on the line on one side of the ball. */
+/** The widest man on the line on one side of the ball; of two as wide, the first in lateral order on either side. */
 export function findEndMan({ first }: Picture, side: Side): Defender | null {
-  const widest = side === 'left' ? first[0] : first[first.length - 1];
+  let at = side === 'left' ? 0 : first.length - 1;
+  while (at > 0 && first[at - 1]!.x === first[at]!.x) at--;
+  const widest = first[at];
   return widest && moreThan(widest.x * signOf(side), HEAD_UP) ? widest : null;
 }
 
