@@ -88,6 +88,11 @@ describe('the items before the snap', () => {
     expect(on(FIVE, `${OVER}; S (14, 12); CB (40, 18) force`).edge.right.force).toBe('CB');
   });
 
+  it.each(['left', 'right'] as const)('of two men as wide on the %s the shallower is the end man', (side) => {
+    const x = side === 'left' ? -9 : 9;
+    expect(on(FIVE, `S (${x}, 3.5); E (${x}, 2); N 0; M 00`).edge[side].endMan).toBe('E');
+  });
+
   it('calls out walked-up men, but not a stand-up end', () => {
     expect(on(FIVE, `${OVER}; S 9 right up; J 90 left @1 up`).walkedUp.ids).toEqual(['J']);
   });
