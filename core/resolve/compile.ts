@@ -1,5 +1,6 @@
 import { SchemeHeadSchema, type SchemeHead } from '../model/scheme';
-import type { SchemeTree } from '../language/tree';
+import type { LookLine, SchemeTree, Sentence } from '../language/tree';
+import { saysAny } from './phrase';
 
 /** A scheme ready to be called. Holds no state. */
 export interface CompiledScheme {
@@ -8,6 +9,8 @@ export interface CompiledScheme {
   readonly tags: readonly { name: string; on: boolean; says: string }[];
   /** Line of "bump over to a free man"; 0 where nobody bumps. */
   readonly bumpLine: number;
+  /** Looks and sentences that hang on what other men have chosen. */
+  readonly asking: ReadonlySet<LookLine | Sentence>;
 }
 
 const UNSAID: SchemeHead = {
@@ -22,9 +25,13 @@ export function headOf(tree: SchemeTree): SchemeHead {
 
 export function compileScheme(tree: SchemeTree): CompiledScheme {
   const head = headOf(tree);
+  const looks = tree.looks.filter((l) => saysAny(l.when, 'asksOthers'));
+  const asking = new Set(looks.map((l) => l.name));
+  const sentences = tree.sheets.flatMap((sheet) => sheet.sentences).filter((s) => saysAny([s.when, s.actions], 'asksOthers', asking));
   return {
     tree, head,
     bumpLine: head.bump === 'nobody' ? 0 : tree.head.find((h) => h.key === 'bump')?.span.line ?? 0,
+    asking: new Set([...looks, ...sentences]),
     tags: tree.tags.map(({ name, on, says }) => ({ name, on, says })),
   };
 }

@@ -129,8 +129,10 @@ export function slotsOf(phrase: Phrase, place: Place | null): Slots {
   };
 }
 
-/** Does any word in a part of a rule have this property? A look is what its own words are. */
-export function saysAny(part: unknown, property: keyof Saying & ('asksOthers' | 'aboutMe'), looks: ReadonlySet<string>): boolean {
+const NO_LOOKS: ReadonlySet<string> = new Set();
+
+/** Does any word in a part of a rule have this property, or name one of these looks, which have it? */
+export function saysAny(part: unknown, property: keyof Saying & ('asksOthers' | 'aboutMe'), looks: ReadonlySet<string> = NO_LOOKS): boolean {
   if (typeof part !== 'object' || part === null) return false;
   if (Array.isArray(part)) return part.some((p) => saysAny(p, property, looks));
   const { kind, word, slots } = part as Partial<Phrase>;

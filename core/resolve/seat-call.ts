@@ -78,15 +78,14 @@ function seat(scheme: CompiledScheme, formation: Formation, side: Side, tags: Re
   const line = men.slice(0, lineCount);
   const everybody = men.map((m) => m.index);
   const [atBall, anywhere] = [{ lineup, me: posts.C }, { lineup, me: NOBODY }];
-  const asking = new Set(tree.looks.filter((l) => saysAny(l.when, 'asksOthers', NONE)).map((l) => l.name));
-  const sheets = everybody.map((man) => sheetOf(scheme, lineup, man, asking));
+  const sheets = everybody.map((man) => sheetOf(scheme, lineup, man));
   const withRules = (man: number): boolean => sheets[man]!.length > 0;
   const order = [...everybody.slice(0, lineCount).reverse(), ...everybody.slice(lineCount)].filter((man) => (man < lineCount ? withRules(man) : sheets[man]!.some((s) => s.called)));
   const boxes = tree.boxes.map((b) => testOf(b.when, anywhere));
   return {
     scheme, lineup,
     cover: COVERS[head.cover](line), shoulders: COVERS.shoulders(line),
-    looks: new Map(tree.looks.map((l, index) => [l.name, { index, when: testOf(l.when, null), once: !asking.has(l.name) && !saysAny(l.when, 'aboutMe', NONE) }])),
+    looks: new Map(tree.looks.map((l, index) => [l.name, { index, when: testOf(l.when, null), once: !scheme.asking.has(l) && !saysAny(l.when, 'aboutMe') }])),
     boxOneMore: boxes.length === 0 ? null : (scene, me) => boxes.some((holds) => holds(scene, me)),
     changes: tree.changes.map((c) => ({ to: c.to, when: testOf(c.when, atBall) })),
     deals: tree.deals.map((d) => ({
@@ -108,8 +107,6 @@ function seat(scheme: CompiledScheme, formation: Formation, side: Side, tags: Re
   };
 }
 
-const NONE: ReadonlySet<string> = new Set();
-
 const isStandIn = ({ kind }: Lineup['men'][number]): boolean => kind === 'quarterback-read' || kind === 'design';
 
 /** Is a man one of those a list of headings is about? */
@@ -117,8 +114,8 @@ const isAmong = (heads: readonly Phrase[], lineup: Lineup, man: number): boolean
   heads.some((h) => (GROUPS as Record<string, GroupWord>)[h.word]!.includes(slotsOf(h, null))(lineup, man));
 
 /** A man's own sentences: those of every sheet he is named on, in the order of the text. */
-function sheetOf({ tree }: CompiledScheme, lineup: Lineup, man: number, asking: ReadonlySet<string>): CompiledSentence[] {
+function sheetOf({ tree, asking }: CompiledScheme, lineup: Lineup, man: number): CompiledSentence[] {
   const place = { lineup, me: man };
   const own = tree.sheets.filter((sheet) => isAmong(sheet.heads, lineup, man)).flatMap((sheet) => sheet.sentences.map((sentence, i) => ({ sentence, first: i === 0 })));
-  return own.map(({ sentence, first }, index) => compileSentence(sentence, index, first, asking, place));
+  return own.map(({ sentence, first }, index) => compileSentence(sentence, index, first, asking.has(sentence), place));
 }

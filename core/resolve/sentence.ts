@@ -2,7 +2,7 @@ import type { Action, Phrase, Sentence } from '../language/tree';
 import { BLOCKS, type BlockId } from '../vocabulary/index';
 import { NOBODY, type Proposal } from '../vocabulary/scene';
 import type { BlockWord, ManFinder, TargetFinder, Test } from '../vocabulary/word';
-import { compileCondition, compileMan, compileTarget, saysAny, type Place } from './phrase';
+import { compileCondition, compileMan, compileTarget, type Place } from './phrase';
 import { openProposal } from './proposals';
 
 export interface CompiledAction {
@@ -33,14 +33,14 @@ export interface CompiledSentence {
   readonly asksOthers: boolean;
 }
 
-/** `asking` are the looks that ask what other men have chosen; `index` is the sentence's place in the man's own list. */
-export function compileSentence(sentence: Sentence, index: number, first: boolean, asking: ReadonlySet<string>, place: Place): CompiledSentence {
+/** `index` is the sentence's place in the man's own list, `first` whether it opens its sheet. */
+export function compileSentence(sentence: Sentence, index: number, first: boolean, asksOthers: boolean, place: Place): CompiledSentence {
   const when = sentence.when ? compileCondition(sentence.when, place) : true;
   return {
     sentence, first, line: sentence.span.line,
     when: when === true ? null : when === false ? () => false : when, called: when !== false,
     actions: sentence.actions.map((action, a) => compileAction(action, index, a, place)),
-    asksOthers: saysAny([sentence.when, sentence.actions], 'asksOthers', asking),
+    asksOthers,
   };
 }
 
