@@ -7,7 +7,7 @@ import { NOBODY } from '../vocabulary/scene';
 import type { Case } from './judge-case';
 import type { ManOutcome } from './outcome';
 
-/** What can be wrong with a protection before anybody has moved: who is free, who is hot, who sets too late. */
+/** What can be wrong with a protection before anybody has moved: who is free, who is hot, who sets too late. Whoever cannot be there before the ball is out is no fault. */
 export function judgePass(judged: Case, pocket: Pocket): void {
   freeRushers(judged, pocket);
   for (const m of judged.outcome.men) lateSet(judged, m, pocket);
@@ -20,9 +20,9 @@ function freeRushers(judged: Case, { spot, time }: Pocket): void {
     const him = scene.defenders[d]!;
     const arrives = arrivesAt(him, moverOf(him), spot);
     const race = `he is at the spot after ${seconds(arrives)}, the ball is out after ${seconds(time)}`;
-    if (him.level === 1) judged.find('free-rusher', [], [d], () => `Nobody has ${judged.foe(d)} on the line: ${race}.`);
+    if (moreThan(arrives, time)) judged.notes.push(() => `Nobody has ${judged.foe(d)}${him.level === 1 ? ' on the line' : ''}, who cannot arrive: ${race}.`);
+    else if (him.level === 1) judged.find('free-rusher', [], [d], () => `Nobody has ${judged.foe(d)} on the line: ${race}.`);
     else if (!scene.linebackers.includes(d)) judged.notes.push(() => `Nobody has ${judged.foe(d)}, who may come as well: ${race}.`);
-    else if (moreThan(arrives, time)) judged.notes.push(() => `Nobody has ${judged.foe(d)}, who cannot arrive: ${race}.`);
     else judged.find('hot-rusher', [], [d], () => `${judged.foe(d)} is hot: nobody has him; ${race}.`);
   }
 }
