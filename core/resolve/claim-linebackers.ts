@@ -1,5 +1,5 @@
 import { always } from '../vocabulary/finding';
-import { NOBODY, type Scene } from '../vocabulary/scene';
+import { NOBODY, type Proposal, type Scene } from '../vocabulary/scene';
 import type { Accept, Claim, TargetFinder } from '../vocabulary/word';
 import { change, nearestFreeMan } from './bump';
 import type { CompiledAction } from './sentence';
@@ -103,12 +103,13 @@ class Handout {
     return pairs && proposals[partner]!.instead !== null && !proposals.some((p, mate) => mate !== man && p.target === target);
   }
 
-  /** The others of his pair who are to come off as well. */
+  /** The others of his pair who are to come off as well: one of them does. Two men who help one man from either side are no pair; each comes off. */
   private comingOffToo(man: number, defender: number): readonly number[] {
+    const { proposals } = this.scene;
     let mates: number[] | null = null;
     for (const other of this.settled.call.across) {
-      const { pairs, target } = this.scene.proposals[other]!;
-      if (pairs && target === defender && other !== man && this.actionOf(other)?.then) (mates ??= []).push(other);
+      const { pairs, target } = proposals[other]!;
+      if (pairs && target === defender && other !== man && (asks(proposals[man]!, other) || asks(proposals[other]!, man)) && this.actionOf(other)?.then) (mates ??= []).push(other);
     }
     return mates ?? ALONE;
   }
@@ -208,6 +209,8 @@ class Handout {
     return NOBODY;
   }
 }
+
+const asks = ({ partner, other }: Proposal, mate: number): boolean => partner === mate || other === mate;
 
 const is = (want: Want, claim: Claim, later: boolean): boolean => want.later === later && want.finder.claim === claim;
 
