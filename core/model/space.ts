@@ -1,7 +1,7 @@
 import * as z from 'zod';
 
 /** Most choices a man or a movement may have; keeps a hand-written space from growing past counting. */
-const MAX_CHOICES = 40;
+export const MAX_CHOICES = 40;
 
 /**
  * A family of fronts as data. Every man has a list of clauses in the notation of fronts ("T 3 right", "W 30 left @4"), one of which is

@@ -2,10 +2,12 @@ import { BODY } from '../geometry/tolerances';
 import { trim, YARD } from '../geometry/units';
 import type { Result } from '../diagnostics/diagnostic';
 import { readFront } from '../language/lineups/read-front';
+import { sayMovement } from '../language/lineups/read-movement';
 import type { Formation } from '../model/formation';
 import type { Defender, Front } from '../model/front';
 import { SHIPPED_SETTINGS, type Settings } from '../model/settings';
-import type { Space } from '../model/space';
+import type { Movement } from '../model/movement';
+import { MAX_CHOICES, type Space } from '../model/space';
 
 /** One choice for every man and one for the movement, by index: a front of the space. */
 export type Choice = readonly number[];
@@ -85,14 +87,18 @@ export function choiceDrawn(radix: readonly number[], seed: number, sample: numb
 /** How far a choice is from the first of everything: fewer men and plainer places first. */
 export const weightOf = (choice: Choice, men: number): number => choice.reduce((sum, c) => sum + c, 0) + men * 100;
 
-/** The fronts around one front: every man on the line half a foot to either side, every linebacker two feet. */
-export function spaceAround(front: Front, jitter = 0.5): Space {
+/**
+ * The fronts around one front: every man on the line half a foot to either side, every linebacker two feet; standing still, and then with
+ * each of the `moves`, as many as a space may have.
+ */
+export function spaceAround(front: Front, moves: readonly Movement[] = [], jitter = 0.5): Space {
   const clause = (d: Defender, x: number): string => [
     `${d.id} (${trim(x, 3)}, ${trim(d.y, 3)})`, d.stance === 'up' && d.y <= 4.5 ? 'up' : '', d.position === 'end' ? '' : d.position, d.mark ?? '',
   ].filter(Boolean).join(' ');
   const inBox = (d: Defender): boolean => Math.abs(d.x) <= 4 * 5 && d.y <= 8 * YARD;
   return {
-    id: `around-${front.id}`.toLowerCase().replace(/[^a-z0-9-]+/g, '-'), name: `Around ${front.name}`, jitter, movements: [[]],
+    id: `around-${front.id}`.toLowerCase().replace(/[^a-z0-9-]+/g, '-'), name: `Around ${front.name}${moves.length ? ', and what it can do' : ''}`.slice(0, 80), jitter,
+    movements: [[], ...moves.slice(0, MAX_CHOICES - 1).map((m) => [sayMovement(m)])],
     men: front.defenders.map((d) => (d.y <= 4.5 || !inBox(d) ? [clause(d, d.x)] : [0, -2, 2].map((off) => clause(d, d.x + off)))),
   };
 }

@@ -4,6 +4,7 @@ import { formationFrom, frontFrom, libraryIds, libraryText, schemeFrom, spaceFro
 import { shippedScheme } from '../library/resolve-call';
 import { SpaceSchema } from '../model/space';
 import { prepareCall, resolve } from '../resolve/resolve';
+import { movementMenu } from '../movement/menu';
 import { choiceAt, openSpace, spaceAround, type OpenSpace } from './space';
 import { addTallies, NO_TALLY, planFor, sharePlan, stress } from './stress';
 
@@ -34,6 +35,16 @@ describe('spaces', () => {
     const space = need(openSpace(spaceAround(front), formation));
     expect(space.frontAt(space.radix.map(() => 0))!.defenders).toEqual(front.defenders);
     expect(space.size).toBe(3 ** 5 * 3 ** 2);
+  });
+
+  it('moves the fronts around a front in every way asked for, and stands still first', () => {
+    const front = need(frontFrom(libraryText('fronts', 'over')!, formation));
+    const moves = movementMenu(front, formation).flatMap((g) => g.moves);
+    const around = spaceAround(front, moves);
+    const space = need(openSpace(around, formation));
+    const still = space.radix.map(() => 0);
+    expect(moves.length).toBeGreaterThan(10);
+    expect(around.movements.map((_, i) => space.frontAt([...still.slice(0, -1), i])!.movements)).toEqual([[], ...moves.map((m) => [m])]);
   });
 
   it('says which part of a space is wrong', () => {

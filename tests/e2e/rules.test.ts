@@ -60,6 +60,27 @@ test('a proof runs in workers with its progress, and its plainest front opens on
   await expect(page.getByRole('heading', { name: 'What is wrong' })).toBeVisible();
 });
 
+test('a proof runs around one front with all it can do, and over a space of the coach’s own', async ({ page }) => {
+  await enter(page, 'coach', '/rules/power');
+  const spaces = page.getByRole('combobox', { name: 'Space of fronts' });
+  await spaces.selectOption({ label: 'Over, moving' });
+  await page.getByRole('button', { name: 'Prove it' }).click();
+  await expect(page.getByText(/[\d,]+ of [\d,]+ fronts$/)).toBeVisible({ timeout: 60_000 });
+  const file = page.getByLabel('Space of fronts to take');
+  await file.setInputFiles({ name: 'wrong.json', mimeType: 'application/json', buffer: Buffer.from('{"id": "wrong", "name": "Wrong", "men": [["T 77 right"]]}') });
+  await expect(page.getByRole('alert')).toContainText('wrong.json');
+  await expect(page.getByRole('alert')).toContainText('Nothing was taken');
+  const own = { id: 'two-looks', name: 'Two looks on Friday', men: [['LE 5 left'], ['N 0', 'N 1 left'], ['RE 5 right'], ['W 20 left'], ['M 20 right']] };
+  await file.setInputFiles({ name: 'own.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(own)) });
+  await expect(spaces).toHaveValue('own two-looks');
+  await page.getByRole('button', { name: 'Prove it' }).click();
+  await expect(page.getByText('2 of 2 fronts')).toBeVisible();
+  await page.reload();
+  await spaces.selectOption({ label: 'Two looks on Friday' });
+  await page.getByRole('button', { name: 'Forget it' }).click();
+  await expect(page.getByRole('option', { name: 'Two looks on Friday' })).toHaveCount(0);
+});
+
 test('a large proof can be stopped and keeps what it found', async ({ page }) => {
   await enter(page, 'coach', '/rules/power');
   await page.getByRole('combobox', { name: 'Space of fronts' }).selectOption({ label: 'Everything they can line up in' });

@@ -1,25 +1,46 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { postOf, suggestSentence } from '#core/compare/suggest';
-import { libraryIds, libraryText } from '#core/library/library';
 import type { StressJob } from '#core/library/stress-job';
 import type { Cause } from '#core/stress/stress';
 import { usePlaybook } from '~/features/playbook/store';
+import { download } from '~/features/playbook/files';
 import { useProof } from './proof';
+import { useSpaces } from './spaces';
 import { useRules } from './store';
 
 const emit = defineEmits<{ goTo: [line: number] }>();
 const rules = useRules();
 const playbook = usePlaybook();
 const proof = useProof();
-const spaces = libraryIds('spaces').map((id) => ({ id, name: (JSON.parse(libraryText('spaces', id)!) as { name: string }).name }));
-const space = ref('even');
+const spaces = useSpaces(() => rules.formationId);
+const space = ref('shipped even');
+const picker = ref<HTMLInputElement | null>(null);
 const limit = ref(100_000);
 const LIMITS = [20_000, 100_000, 1_000_000];
 
+async function take(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement;
+  const key = input.files?.[0] ? await spaces.take(input.files[0]) : null;
+  input.value = '';
+  if (key) space.value = key;
+}
+
+function save(): void {
+  const text = spaces.textOf(space.value);
+  if (text) download(`${space.value.replaceAll(' ', '-')}.json`, text);
+}
+
+function forget(): void {
+  spaces.forget(space.value);
+  space.value = 'shipped even';
+}
+
 function start(): void {
+  const text = spaces.textOf(space.value);
+  if (!text) return;
   const job: StressJob = {
-    scheme: rules.text, formation: { text: playbook.book.text('formations', rules.formationId)!, inline: false }, space: libraryText('spaces', space.value)!,
+    scheme: rules.text, formation: { text: playbook.book.text('formations', rules.formationId)!, inline: false }, space: text,
     side: rules.side, tags: [], without: [], settings: playbook.settings,
   };
   proof.start(job, limit.value, 1);
@@ -52,12 +73,20 @@ function addSentence(cause: Cause): void {
   <section aria-label="Proof over fronts">
     <h2>Proof over fronts</h2>
     <div class="ask">
-      <select v-model="space" aria-label="Space of fronts"><option v-for="s in spaces" :key="s.id" :value="s.id">{{ s.name }}</option></select>
+      <select v-model="space" class="space" aria-label="Space of fronts">
+        <optgroup v-for="g in spaces.groups.value" :key="g.name" :label="g.name"><option v-for="c in g.choices" :key="c.key" :value="c.key">{{ c.name }}</option></optgroup>
+      </select>
       <select v-model.number="limit" aria-label="How many"><option v-for="l in LIMITS" :key="l" :value="l">up to {{ count(l) }}</option></select>
       <button v-if="!proof.running.value" class="plain link" type="button" :disabled="!rules.compiled" @click="start">Prove it</button>
       <button v-else class="plain link" type="button" @click="proof.stop">Stop</button>
     </div>
-    <p v-if="proof.problem.value" class="broken" role="alert">{{ proof.problem.value }}</p>
+    <p class="acts">
+      <button class="plain link" type="button" @click="save">Save this space as a file</button>
+      <button class="plain link" type="button" @click="picker?.click()">Take one of your own</button>
+      <button v-if="space.startsWith('own ')" class="plain link" type="button" @click="forget">Forget it</button>
+      <input ref="picker" class="visually-hidden" type="file" accept=".json,application/json" tabindex="-1" aria-label="Space of fronts to take" @change="take">
+    </p>
+    <p v-if="spaces.problem.value || proof.problem.value" class="broken" role="alert">{{ spaces.problem.value || proof.problem.value }}</p>
     <div v-if="proof.total.value" role="status">
       <progress :value="proof.share.value" max="1" aria-label="Proof so far" />
       <p class="soft">{{ count(proof.done.value) }} of {{ count(proof.total.value) }} fronts{{ proof.running.value ? ' …' : proof.done.value < proof.total.value ? ', stopped' : '' }}</p>
@@ -85,6 +114,7 @@ section { display: grid; gap: 8px; align-content: start; }
 .ask { display: flex; flex-wrap: wrap; gap: 8px; align-items: center; }
 select { font: inherit; font-size: 13px; background: var(--sheet); color: var(--ink); border: 1px solid var(--soft); border-radius: 3px; padding: 2px 4px; }
 progress { width: 100%; accent-color: var(--violet); height: 6px; }
+.space { max-width: 172px; }
 .shares { display: flex; flex-wrap: wrap; gap: 4px 14px; padding-top: 4px; }
 .shares li, .causes li { display: flex; gap: 6px; align-items: center; }
 .causes { display: grid; gap: 7px; font-size: 13px; }
