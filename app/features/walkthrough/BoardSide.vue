@@ -40,7 +40,7 @@ const technique = computed(() => i.value.techniques.find((t) => t.id === props.s
 <template>
   <aside aria-label="What they show and why">
     <section v-if="resolution.problems.length || resolution.notes.length">
-      <h2>What is wrong</h2>
+      <h2>{{ resolution.problems.length ? 'What is wrong' : 'Seen, and no fault' }}</h2>
       <ul class="problems">
         <li v-for="p in resolution.problems" :key="p.message" :class="p.severity">{{ p.message }}</li>
         <li v-for="note in resolution.notes" :key="note" class="soft">{{ note }}</li>

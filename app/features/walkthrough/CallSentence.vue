@@ -4,6 +4,7 @@ import { wordDiagnostic } from '#core/diagnostics/wording';
 import { callOfName, nameOfCall } from '#core/names/names';
 import { describeMovement, movementMenu } from '#core/movement/menu';
 import { sayMovement } from '#core/language/lineups/read-movement';
+import { verdictSentence } from '#core/reports/verdict-sentence';
 import { releaseFocus } from '~/features/hands/in-field';
 import type { Side } from '#core/model/side';
 import { usePlaybook } from '~/features/playbook/store';
@@ -51,14 +52,7 @@ function sayCall(): void {
   releaseFocus();
 }
 
-const sentence = computed(() => {
-  const r = board.resolution;
-  if (!r) return '';
-  if (r.problems.length) return r.problems[0]!.message + (r.problems.length > 1 ? ` And ${r.problems.length - 1} more.` : '');
-  const tally = (status: string[]): number => r.defenders.filter((d) => status.includes(d.status) && r.identification.box.ids.includes(d.id)).length;
-  const left = tally(['read', 'left']);
-  return `${tally(['single', 'double', 'triple'])} blocked${left ? `, ${left} ${r.defenders.some((d) => d.status === 'read') ? 'read' : 'left'}` : ''}, nobody free in the box.`;
-});
+const sentence = computed(() => (board.resolution ? verdictSentence(board.resolution) : ''));
 </script>
 
 <template>
