@@ -43,9 +43,13 @@ class Handout {
   constructor(private readonly settled: Settled) {
     const { scene } = settled;
     this.scene = scene;
-    this.target = scene.proposals.map((p) => p.target);
-    this.next = scene.proposals.map(() => NOBODY);
-    this.action = scene.proposals.map((p) => p.action);
+    this.target = [];
+    this.next = settled.call.noNext.slice();
+    this.action = [];
+    for (const { target, action } of scene.proposals) {
+      this.target.push(target);
+      this.action.push(action);
+    }
     this.taken = scene.owners.map((owners) => owners > 0);
   }
 

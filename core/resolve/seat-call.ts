@@ -51,8 +51,11 @@ export interface SeatedCall {
   readonly standIns: readonly number[];
   /** For each man how many of his first sentences ask nothing of other men: once one of them stands, it stands for good. One more than he has when none does. */
   readonly steady: readonly number[];
-  /** Nobody has proposed anything. */
+  /** How settling begins: nobody has proposed anything, nobody is done, nobody was refused, nobody has a next man. */
   readonly silence: readonly Proposal[];
+  readonly nobodyDone: readonly boolean[];
+  readonly noRefusals: readonly ReadonlyMap<number, number>[];
+  readonly noNext: readonly number[];
   /** The same men from the play side to the back side, wherever they stand. */
   readonly across: readonly number[];
 }
@@ -102,12 +105,14 @@ function seat(scheme: CompiledScheme, formation: Formation, side: Side, tags: Re
       // What is left by design is read off all of its sentences, so all of them have to be steady.
       return asks < 0 ? own.length + 1 : men[man]!.kind === 'design' ? 0 : asks;
     }),
-    silence: everybody.map(() => NO_PROPOSAL),
+    silence: everybody.map(() => NO_PROPOSAL), nobodyDone: everybody.map(() => false), noRefusals: everybody.map(() => NO_REFUSALS), noNext: everybody.map(() => NOBODY),
     across: [...order].sort((a, b) => men[b]!.x - men[a]!.x || a - b),
   };
 }
 
 const isStandIn = ({ kind }: Lineup['men'][number]): boolean => kind === 'quarterback-read' || kind === 'design';
+
+const NO_REFUSALS: ReadonlyMap<number, number> = new Map();
 
 /** Is a man one of those a list of headings is about? */
 const isAmong = (heads: readonly Phrase[], lineup: Lineup, man: number): boolean =>

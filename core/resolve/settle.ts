@@ -50,8 +50,8 @@ const PATIENCE = 6;
  */
 export function settleFirstLevel(call: SeatedCall, scene: OpenScene, bound: Bound | null = null): Settled {
   const { scheme, sheets, order } = call;
-  const done: boolean[] = [];
-  const refusals = call.sheets.map(() => NO_REFUSALS);
+  const done = call.nobodyDone.slice();
+  const refusals = call.noRefusals.slice();
   let cycle: readonly number[] = NO_DEFENDERS;
   for (let round = 0; round < MAX_ROUNDS; round++) {
     cycle = untilStill(scene, call, refusals, done, bound);
@@ -65,8 +65,6 @@ export function settleFirstLevel(call: SeatedCall, scene: OpenScene, bound: Boun
   if (scheme.bumpLine > 0) bumpOver(settled);
   return settled;
 }
-
-const NO_REFUSALS: ReadonlyMap<number, number> = new Map();
 
 /** Repeats proposals until a whole round changes nothing; returns the men of a cycle, if there is one. Men who are `done` are not asked again. */
 function untilStill(
@@ -95,7 +93,7 @@ function untilStill(
 }
 
 const sameProposal = (a: Proposal, b: Proposal): boolean => a === b || (a.sentence === b.sentence && a.target === b.target && a.partner === b.partner
-  && a.all.length === b.all.length && a.all.every((d, i) => d === b.all[i]));
+  && (a.all === b.all || (a.all.length === b.all.length && a.all.every((d, i) => d === b.all[i]))));
 
 function propose(scene: Scene, man: number, { sheets, called }: SeatedCall, refused: ReadonlyMap<number, number>, bound: Bound | null): Proposal {
   const sentences = sheets[man]!;
