@@ -1,6 +1,6 @@
 import type { Condition, Phrase } from '../language/tree';
 import { CONDITIONS, GAPS, MEN, QUALIFIERS, REGIONS, TARGETS, WORDS } from '../vocabulary/index';
-import { always as anybody } from '../vocabulary/finding';
+import { always } from '../vocabulary/finding';
 import type { Lineup, Scene } from '../vocabulary/scene';
 import type { Accept, ConditionWord, GapFinder, GapWord, ManFinder, ManWord, QualifierWord, Saying, Slots, TargetFinder, TargetWord, Test } from '../vocabulary/word';
 
@@ -36,7 +36,7 @@ export function compileCondition(condition: Condition, place: Place | null): Tes
     }
     case 'or': {
       const parts = condition.parts.map((p) => compileCondition(p, place)).filter((p) => p !== false);
-      return parts[0] === true ? true : anyHolds(parts.map((p) => (p === true ? always : p)));
+      return parts[0] === true ? true : anyHolds(parts.map((p) => (p === true ? () => true : p)));
     }
   }
 }
@@ -47,7 +47,6 @@ export function testOf(condition: Condition, place: Place | null): Test {
   return typeof test === 'boolean' ? () => test : test;
 }
 
-const always: Test = () => true;
 const isTest = (part: Test | boolean): part is Test => typeof part !== 'boolean';
 
 function allHold(parts: readonly Test[]): Test | true {
@@ -107,7 +106,7 @@ export function compileTarget(phrase: Phrase, place: Place | null): TargetFinder
   const [first] = keeps;
   const keep: Accept = keeps.length === 1 ? first! : (scene, me, d) => keeps.every((k) => k(scene, me, d));
   const { claim, every, seek } = finder;
-  return { claim, every, seek: (scene, me, accept) => seek(scene, me, accept === anybody ? keep : (s, m, d) => keep(s, m, d) && accept(s, m, d)) };
+  return { claim, every, seek: (scene, me, accept) => seek(scene, me, accept === always ? keep : (s, m, d) => keep(s, m, d) && accept(s, m, d)) };
 }
 
 /** Gives a word its slots, compiled. A slot that a word needs and a phrase lacks is a fault of the reader. */

@@ -90,6 +90,7 @@ class LiveScene implements OpenScene {
     return (this.knownThreats ??= threatsOf(this));
   }
 
+  /** Its two ends are its own `playside` and `backside`. */
   get edge(): Scene['edge'] {
     return this;
   }

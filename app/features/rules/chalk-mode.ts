@@ -10,6 +10,8 @@ import { checkText } from '#core/language/check';
 import { completeAt, DECLARATIONS } from '#core/language/complete';
 
 const JOINTS = /^(when|otherwise|always|then|else|and|or|not|if)\b/;
+/** Said with the word of a joint, and none. */
+const PHRASES = /^(nobody|somebody) else\b/;
 const HEAD = new RegExp(`^(${['scheme', 'front', 'formation', ...HEAD_KEYS, ...DECLARATIONS.map((d) => d.split(' ')[0])].join('|')})\\b`);
 
 /** Colours by what a word does: joints of a sentence, names in quotes, remarks; whose rules they are stands out. */
@@ -20,6 +22,7 @@ const chalk = StreamLanguage.define<Record<string, never>>({
     if (stream.match(/^"[^"]*"?/)) return 'string';
     if (stream.sol() && stream.match(HEAD)) return 'meta';
     if (stream.sol() && /\S/.test(stream.peek() ?? '')) { stream.skipToEnd(); return 'heading'; }
+    if (stream.match(PHRASES)) return null;
     if (stream.match(JOINTS)) return 'keyword';
     if (stream.match(/^[\p{L}\p{N}'’-]+/u)) return null;
     stream.next();
