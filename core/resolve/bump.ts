@@ -1,4 +1,4 @@
-import { lessThan, moreThan } from '../geometry/compare';
+import { atLeast, lessThan, moreThan } from '../geometry/compare';
 import { HEAD_UP, LATERAL_REACH, SHADE } from '../geometry/tolerances';
 import { isBeside } from '../vocabulary/targets/man-beside';
 import { NOBODY, type Scene } from '../vocabulary/scene';
@@ -10,7 +10,8 @@ import type { Settled } from './settle';
  * First level before second, where a scheme says "bump over to a free man". Two men who would take one defender without a word keep
  * one of them on him, the nearer; the other goes on. And nobody helps or climbs past a man on the line whom no rule reaches: the
  * nearest lineman with a hand free takes him; where there is none the men beside him move one over until somebody has (an augmenting
- * path between linemen and the men beside them). When nobody has, whoever blocks a man wide of the line gives that one up.
+ * path between linemen and the men beside them). When nobody has, whoever blocks a man wide of the line, or pulls for one behind it, gives
+ * that one up; but not for a man outside the last man back side: for him nobody's job at the point of attack is given up.
  */
 export function bumpOver(settled: Settled): void {
   const { scene } = settled;
@@ -19,7 +20,7 @@ export function bumpOver(settled: Settled): void {
   const nobodyHas = scene.first.filter((d) => owners[d] === 0);
   if (nobodyHas.length === 0) return;
   for (const d of nobodyHas.sort((a, b) => Math.abs(scene.defenders[a]!.x) - Math.abs(scene.defenders[b]!.x) || b - a)) {
-    if (!findSomebody(settled, d, new Set(), false)) findSomebody(settled, d, new Set(), true);
+    if (!findSomebody(settled, d, new Set(), false) && atLeast(scene.defenders[d]!.x, scene.men[0]!.x)) findSomebody(settled, d, new Set(), true);
   }
 }
 
