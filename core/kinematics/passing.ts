@@ -18,9 +18,12 @@ const BOOT_WIDTH = 18;
 /** The quarterback's spot and time for a drop: from under centre he drops to it, from the gun he is never nearer than he stands. */
 export function pocketOf(drop: Throw, formation: Pick<Formation, 'quarterback'>, settings: Settings): Pocket {
   const [depth, time] = WORDS[drop];
-  return { spot: { x: drop === 'boot' ? BOOT_WIDTH : 0, y: -Math.max(settings[depth], standsAt(formation.quarterback, settings)) * YARD }, time: settings[time] };
+  return { spot: { x: drop === 'boot' ? BOOT_WIDTH : 0, y: -Math.max(settings[depth] * YARD, takesSnapAt(formation.quarterback, settings)) }, time: settings[time] };
 }
 
-/** Yards behind the ball at which the quarterback takes the snap. */
-const standsAt = (quarterback: Formation['quarterback'], settings: Settings): number =>
-  (quarterback === 'gun' ? settings.gunDepth : quarterback === 'pistol' ? settings.pistolDepth : 0);
+/** Feet behind the ball under centre. */
+const UNDER_CENTRE = 3;
+
+/** How far behind the ball the quarterback takes the snap, feet. */
+export const takesSnapAt = (quarterback: Formation['quarterback'], { gunDepth, pistolDepth }: Pick<Settings, 'gunDepth' | 'pistolDepth'>): number =>
+  (quarterback === 'gun' ? gunDepth * YARD : quarterback === 'pistol' ? pistolDepth * YARD : UNDER_CENTRE);

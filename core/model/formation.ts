@@ -42,6 +42,3 @@ export function lineOf(formation: Formation): readonly Blocker[] {
   if (!line) lines.set(formation, line = formation.men.filter(isOnLine).sort((a, b) => a.x - b.x));
   return line;
 }
-
-/** How far behind the ball the quarterback stands, in feet. */
-export const QUARTERBACK_DEPTH: Record<Formation['quarterback'], number> = { under: -3, gun: -15, pistol: -12 };

@@ -78,7 +78,7 @@ export const useWalkthrough = defineStore('walkthrough', () => {
   });
 
   /** The play in time; worked out when somebody looks at it. */
-  const run = computed<Run | null>(() => (resolution.value && formation.value && front.value ? runPlay(formation.value, front.value, resolution.value, { level: playbook.settings.levelOfPlay, movers: playbook.settings.movers }) : null));
+  const run = computed<Run | null>(() => (resolution.value && formation.value && front.value ? runPlay(formation.value, front.value, resolution.value, { level: playbook.settings.levelOfPlay, movers: playbook.settings.movers, depths: playbook.settings }) : null));
 
   /** When each man meets his, by the run in time. */
   const arrivals = computed(() => new Map(run.value && resolution.value ? arrivalsOf(run.value, resolution.value.assignments).map((a) => [a.man, a]) : []));

@@ -112,6 +112,13 @@ describe('a run', () => {
     expect(free.events.some((e) => e.kind === 'meets the ball' && e.who === 'T')).toBe(false);
   });
 
+  it('the quarterback takes the snap where the program has him stand', () => {
+    const at = (quarterback: string, depths?: RunOptions['depths']): number => place(playOf('inside-zone-z1', `LT LG C RG RT; B left; QB ${quarterback}`, OVER, { seconds: 0.1, depths }), 0, 'QB').y;
+    expect([at('gun'), at('pistol'), at('under')]).toEqual([-15, -12, -3]);
+    const deep = { gunDepth: 6, pistolDepth: 3 };
+    expect([at('gun', deep), at('pistol', deep), at('under', deep)]).toEqual([-18, -9, -3]);
+  });
+
   it('who comes unblocked is at the quarterback before the throw, unless he is picked up', () => {
     const line = 'LT LG C RG RT; B; QB pistol';
     const slow = playOf('pro-five-back', line, `${OVER}; S (13, 2) up lb; X (-13, 2) up lb`, { rushers: ['LE', 'N', 'T', 'RE', 'S', 'X'] });

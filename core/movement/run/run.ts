@@ -1,9 +1,10 @@
 import type { Point } from '../../geometry/vec';
 import { atLevel, CARRIER_SPEED, MOVERS, moverOf, TACKLE_REACH, type Mover } from '../../kinematics/speeds';
-import { QUARTERBACK_DEPTH, type Formation } from '../../model/formation';
+import { takesSnapAt } from '../../kinematics/passing';
+import type { Formation } from '../../model/formation';
 import type { Front } from '../../model/front';
 import type { Resolution } from '../../model/resolution';
-import type { Settings } from '../../model/settings';
+import { SHIPPED_SETTINGS, type Settings } from '../../model/settings';
 import { signOf } from '../../model/side';
 import { levelOf } from '../../identify/line';
 import { BLOCKS, type BlockId } from '../../vocabulary/index';
@@ -34,6 +35,8 @@ export interface RunOptions {
   readonly level?: Settings['levelOfPlay'];
   /** Movers of single men, as a team has measured them. */
   readonly movers?: Readonly<Record<string, Mover>>;
+  /** How deep the quarterback stands; without it, as shipped. */
+  readonly depths?: Pick<Settings, 'gunDepth' | 'pistolDepth'>;
   /** What men do that no rule asks: for filming a play, not for working it out. */
   readonly quirks?: Readonly<Record<string, Quirk>>;
   /** On a pass: who comes. Without it, everybody on the line and whom a movement sends. */
@@ -121,7 +124,7 @@ function setStage(formation: Formation, front: Front, resolution: Resolution, op
   const byId = new Map<string, Body>(defenders.map((d) => [d.id, d]));
   whoGoesOn(blockers, byId);
   const others = inOrder(formation.men.filter((m) => !blockers.some((b) => b.id === m.id) && m.kind !== 'quarterback').map((m) => bodyAt(m.id, 'offence', m, mover(m.id, MOVERS.back))));
-  const quarterback = bodyAt('QB', 'offence', { x: 0, y: QUARTERBACK_DEPTH[formation.quarterback] }, mover('QB', MOVERS.back));
+  const quarterback = bodyAt('QB', 'offence', { x: 0, y: -takesSnapAt(formation.quarterback, options.depths ?? SHIPPED_SETTINGS) }, mover('QB', MOVERS.back));
   const back = others.find((m) => m.id === 'B') ?? others.find((m) => m.id === 'F');
   const carrier = pass || !back ? quarterback : back;
   const hole: Point = pass ? resolution.passing!.spot : { x: resolution.attack.x, y: 0 };
