@@ -51,9 +51,11 @@ describe('what mends it', () => {
 
   it('only names changes that make it better, and each does what it says', () => {
     const front = 'LE 5 left; T 3 left; N 1 right; RE 5 right; W 10 left; M 30 right';
-    const found = mend('inside-zone-z2r', 'LT LG C RG RT', front, { side: 'right' });
-    expect(found.length).toBeGreaterThan(0);
-    for (const m of found.filter((x) => x.change.kind === 'school')) {
+    const front = 'LE 5 left; N 0; RE 5 right; W 50 left; M 00; S 50 right';
+    const found = mend('inside-zone-z5', 'LT LG C RG RT', front, { side: 'right' });
+    const others = found.filter((x) => x.change.kind === 'school');
+    expect(others.length).toBeGreaterThan(0);
+    for (const m of others) {
       const { formation, front: f } = lineup('LT LG C RG RT', front);
       expect(resolve(scheme((m.change as { scheme: string }).scheme), formation, f, { side: 'right' }).verdict).toBe(m.verdict);
     }
