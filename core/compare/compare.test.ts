@@ -50,7 +50,6 @@ describe('what mends it', () => {
   });
 
   it('only names changes that make it better, and each does what it says', () => {
-    const front = 'LE 5 left; T 3 left; N 1 right; RE 5 right; W 10 left; M 30 right';
     const front = 'LE 5 left; N 0; RE 5 right; W 50 left; M 00; S 50 right';
     const found = mend('inside-zone-z5', 'LT LG C RG RT', front, { side: 'right' });
     const others = found.filter((x) => x.change.kind === 'school');
