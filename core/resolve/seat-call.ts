@@ -45,6 +45,8 @@ export interface SeatedCall {
   readonly called: readonly (readonly number[])[];
   /** Who speaks when: play side to back side along the line, then whoever else has something to say as the play is called. */
   readonly order: readonly number[];
+  /** The same men from the play side to the back side, wherever they stand. */
+  readonly across: readonly number[];
   /** Men with rules who block: not those who stand for a read or for who is left. */
   readonly blockers: readonly number[];
   /** Men with rules who stand for a read or for who is left. */
@@ -56,8 +58,6 @@ export interface SeatedCall {
   readonly nobodyDone: readonly boolean[];
   readonly noRefusals: readonly ReadonlyMap<number, number>[];
   readonly noNext: readonly number[];
-  /** The same men from the play side to the back side, wherever they stand. */
-  readonly across: readonly number[];
 }
 
 const known = new WeakMap<CompiledScheme, WeakMap<Formation, Map<string, SeatedCall>>>();
