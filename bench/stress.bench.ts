@@ -1,3 +1,6 @@
+import { spawn } from 'node:child_process';
+import { readFile } from 'node:fs/promises';
+import { availableParallelism } from 'node:os';
 import { formationFrom, libraryIds, libraryText, schemeFrom, spaceFrom } from '#core/library/library';
 import { prepareCall } from '#core/resolve/resolve';
 import { openSpace } from '#core/stress/space';
@@ -34,3 +37,22 @@ for (let from = 0; from < 400_000; from += 4_000) {
   most = Math.max(most, process.memoryUsage().heapUsed - before);
 }
 console.log(`400,000 samples of "everything", inside zone z1: ${((performance.now() - start) / 1000).toFixed(1)} s on one core; heap never more than ${Math.round(most / 1e6)} MB above the start`);
+
+/** The command line on every core: seconds from start to end, and the most memory the process held (MB, as Linux tells it). */
+async function onEveryCore(limit: number): Promise<{ seconds: number; peak: number }> {
+  const begin = performance.now();
+  const child = spawn('bin/chalk', ['stress', '--scheme', 'inside-zone-z1', '--side', 'right', '--space', 'everything', '--limit', String(limit)], { stdio: ['ignore', 'ignore', 'inherit'] });
+  let peak = 0;
+  const look = setInterval(() => {
+    void readFile(`/proc/${child.pid}/status`, 'utf8').then((text) => { peak = Math.max(peak, Number(/VmHWM:\s+(\d+)/.exec(text)?.[1] ?? 0)); }, () => undefined);
+  }, 100);
+  const code = await new Promise((ended) => child.once('close', ended));
+  clearInterval(look);
+  if (code !== 0) throw new Error(`chalk stress ended with ${String(code)}`);
+  return { seconds: (performance.now() - begin) / 1000, peak: peak / 1024 };
+}
+
+for (const limit of [250_000, 1_000_000]) {
+  const { seconds, peak } = await onEveryCore(limit);
+  console.log(`chalk stress, ${limit.toLocaleString('en')} fronts on ${availableParallelism()} cores: ${seconds.toFixed(1)} s, at most ${peak.toFixed(0)} MB`);
+}
