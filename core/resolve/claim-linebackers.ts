@@ -39,6 +39,9 @@ class Handout {
   private readonly action: number[];
   private readonly taken: boolean[];
   private readonly free: Accept = (_scene, _man, d) => !this.taken[d];
+  /** Free, or left or read only as long as nobody else has him. */
+  private readonly spare: Accept = (_scene, _man, d) => !this.taken[d] || this.whoGiveWay().includes(d);
+  private givingWay: number[] | null = null;
 
   constructor(private readonly settled: Settled) {
     const { scene } = settled;
@@ -71,6 +74,7 @@ class Handout {
   private give({ man, mates, later }: Want, defender: number): void {
     if (defender === NOBODY) return;
     this.taken[defender] = true;
+    if (this.givingWay) this.givingWay = this.givingWay.filter((d) => d !== defender);
     const list = later ? this.next : this.target;
     list[man] = defender;
     for (const mate of mates) list[mate] = defender;
@@ -200,12 +204,23 @@ class Handout {
     }
   }
 
+  /** Whom only those who give way have named: left or read as long as nobody else has him. */
+  private whoGiveWay(): readonly number[] {
+    if (this.givingWay) return this.givingWay;
+    const found: number[] = [];
+    for (const man of this.settled.call.givingWay) {
+      const { target, all } = this.scene.proposals[man]!;
+      for (const d of target === NOBODY ? all : [target]) if (this.scene.owners[d] === 1) found.push(d);
+    }
+    return this.givingWay = found;
+  }
+
   /** The next action of a man's sentence that has somebody free, if his first one has nobody. */
   private elseAction(man: number): number {
     const proposal = this.scene.proposals[man]!;
     const actions = proposal.sentence < 0 || proposal.instead !== null ? [] : this.settled.sheets[man]![proposal.sentence]!.actions;
     for (let a = this.action[man]! + 1; a < actions.length; a++) {
-      const found = actions[a]!.target?.seek(this.scene, man, this.free) ?? NOBODY;
+      const found = actions[a]!.target?.seek(this.scene, man, this.spare) ?? NOBODY;
       if (found === NOBODY) continue;
       this.action[man] = a;
       return found;

@@ -31,18 +31,29 @@ function freeOnTheLine(judged: Case): void {
   }
 }
 
-/** A man of the line with nobody at all while somebody in the box whom he could get to is free. */
+/**
+ * A man of the line with nobody at all while somebody whom he could get to is free: a fault when that one is in the box, a note when he
+ * stands outside it, where men are taken by name only (on the back side told to the last man alone: the others are too far from him).
+ */
 function idleMen(judged: Case): void {
   const { outcome, scene } = judged;
   const idle = outcome.men.filter((m) => m.man < scene.lineCount && m.target === NOBODY && m.next === NOBODY);
   if (idle.length === 0) return;
-  const free = [...scene.first, ...scene.linebackers].filter((d) => outcome.defenders[d]!.status === 'free');
-  if (free.length === 0) return;
+  const isFree = (d: number): boolean => outcome.defenders[d]!.status === 'free';
+  const inBox = [...scene.first, ...scene.linebackers].filter(isFree);
+  const { playside, backside } = scene.edge;
+  const [outside, behind] = [playside.overhangs.filter(isFree), backside.overhangs.filter(isFree)];
   for (const { man } of idle) {
-    const near = free.filter((d) => !moreThan(Math.abs(scene.defenders[d]!.x - scene.men[man]!.x), LATERAL_REACH));
-    if (near.length) judged.find('idle', [man], near, () => `${judged.man(man)} has nobody to block while ${near.map((d) => judged.foe(d)).join(', ')} is free in the box.`);
+    const near = (who: readonly number[]): number[] => who.filter((d) => !moreThan(Math.abs(scene.defenders[d]!.x - scene.men[man]!.x), LATERAL_REACH));
+    const [box, out, back] = [near(inBox), near(outside), near(behind)];
+    if (box.length) judged.find('idle', [man], box, () => `${judged.man(man)} has nobody to block while ${box.map((d) => judged.foe(d)).join(', ')} is free in the box.`);
+    else if (out.length) judged.notes.push(byNameOnly(judged, man, out[0]!, ''));
+    else if (man === 0 && back.length) judged.notes.push(byNameOnly(judged, man, back[0]!, ' backside'));
   }
 }
+
+const byNameOnly = (judged: Case, man: number, overhang: number, side: '' | ' backside') => () =>
+  `${judged.man(man)} has nobody to block and ${judged.foe(overhang)}, outside the box, is free. Overhangs are taken by name: “climb to the first free overhang${side}” in his sentence would do it.`;
 
 /** A lone first-level block too far to the side; pulls and kicks are races, not reaches. */
 function farReach(judged: Case, m: ManOutcome): void {

@@ -51,6 +51,40 @@ describe('partners', () => {
   });
 });
 
+describe('a man left for whom nobody else has', () => {
+  const leave = (whom: string): string => `backside tackle\n  always: climb, else base the first man head-up or outside me\nleft by design\n  always: leave ${whom}\n`;
+  const end = 'every man head-up or outside the backside tackle';
+  const withBacker = `${OVER}; J 50 left @4`;
+
+  it('is taken by one whose sentence names him and who finds nobody else', () => {
+    const r = run(rules(leave(`${end} whom nobody else has`)), 'LE 5 left; N 1 left');
+    expect(man(r, 'LT')).toMatchObject({ block: 'base', target: 'LE' });
+    expect(r.defenders.find((d) => d.id === 'LE')!.status).toBe('single');
+  });
+
+  it('stays left while there is a linebacker to climb to', () => {
+    const r = run(rules(leave(`${end} whom nobody else has`)), withBacker);
+    expect(man(r, 'LT').block).toBe('climb');
+    expect(r.defenders.find((d) => d.id === 'LE')!.status).toBe('left');
+  });
+
+  it('stays left when he is left in any case', () => {
+    const r = run(rules(leave(end)), 'LE 5 left; N 1 left');
+    expect(man(r, 'LT').target).toBeNull();
+    expect(r.defenders.find((d) => d.id === 'LE')!.status).toBe('left');
+  });
+});
+
+describe('a lineman with nobody', () => {
+  const r = run(rules('playside tackle\n  always: climb\n'), 'S (12, 9)');
+
+  it('is told which overhang a sentence would give him, as a note and no fault', () => {
+    expect(r.notes).toEqual(['RT has nobody to block and S, outside the box, is free. Overhangs are taken by name: “climb to the first free overhang” in his sentence would do it.']);
+    expect(r.problems).toEqual([]);
+    expect(man(run(rules('playside tackle\n  always: climb, else climb to the first free overhang\n'), 'S (12, 9)'), 'RT').target).toBe('S');
+  });
+});
+
 describe('bumping over', () => {
   const body = 'playside guard\n  always: climb to L1\ncentre\n  always: base the nose\nbackside guard, backside tackle, playside tackle\n  always: climb\n';
 

@@ -51,6 +51,8 @@ export interface SeatedCall {
   readonly blockers: readonly number[];
   /** Men with rules who stand for a read or for who is left. */
   readonly standIns: readonly number[];
+  /** Those of them who only ever name a man nobody else has. */
+  readonly givingWay: readonly number[];
   /** For each man how many of his first sentences ask nothing of other men: once one of them stands, it stands for good. One more than he has when none does. */
   readonly steady: readonly number[];
   /** How settling begins: nobody has proposed anything, nobody is done, nobody was refused, nobody has a next man. */
@@ -84,6 +86,7 @@ function seat(scheme: CompiledScheme, formation: Formation, side: Side, tags: Re
   const sheets = everybody.map((man) => sheetOf(scheme, lineup, man));
   const withRules = (man: number): boolean => sheets[man]!.length > 0;
   const order = [...everybody.slice(0, lineCount).reverse(), ...everybody.slice(lineCount)].filter((man) => (man < lineCount ? withRules(man) : sheets[man]!.some((s) => s.called)));
+  const standIns = order.filter((man) => isStandIn(men[man]!));
   const boxes = tree.boxes.map((b) => testOf(b.when, anywhere));
   return {
     scheme, lineup,
@@ -99,7 +102,8 @@ function seat(scheme: CompiledScheme, formation: Formation, side: Side, tags: Re
     called: sheets.map((own) => [...own.keys()].filter((s) => own[s]!.called)),
     order,
     blockers: everybody.filter((man) => withRules(man) && !isStandIn(men[man]!)),
-    standIns: order.filter((man) => isStandIn(men[man]!)),
+    standIns,
+    givingWay: standIns.filter((man) => sheets[man]!.every((s) => !s.called || s.actions.every((a) => a.givesWay))),
     steady: sheets.map((own, man) => {
       const asks = own.findIndex((s) => s.called && s.asksOthers);
       // What is left by design is read off all of its sentences, so all of them have to be steady.

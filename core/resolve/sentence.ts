@@ -1,7 +1,7 @@
 import type { Action, Phrase, Sentence } from '../language/tree';
-import { BLOCKS, type BlockId } from '../vocabulary/index';
+import { BLOCKS, QUALIFIERS, type BlockId } from '../vocabulary/index';
 import { NOBODY, type Proposal } from '../vocabulary/scene';
-import type { BlockWord, ManFinder, TargetFinder, Test } from '../vocabulary/word';
+import type { BlockWord, ManFinder, QualifierWord, TargetFinder, Test } from '../vocabulary/word';
 import { compileCondition, compileMan, compileTarget, type Place } from './phrase';
 import { openProposal } from './proposals';
 
@@ -14,6 +14,8 @@ export interface CompiledAction {
   readonly other: ManFinder | null;
   /** Where he goes next: a climb with or without a named linebacker. */
   readonly then: { readonly id: BlockId; readonly target: TargetFinder } | null;
+  /** Said of a man nobody else has: whoever is left or read by it is another's who finds nobody else. */
+  readonly givesWay: boolean;
   /** What he proposes before anybody is found for it. */
   readonly open: Proposal;
 }
@@ -58,6 +60,7 @@ function compileAction({ block, then }: Action, sentence: number, action: number
     partner: partner ? compileMan(partner, place) : null,
     other: other ? compileMan(other, place) : null,
     then: then && { id: then.word as BlockId, target: next ? compileTarget(next, place) : MATCHED },
+    givesWay: whom?.qualifiers.some((q) => (QUALIFIERS as Record<string, QualifierWord>)[q.word]!.givesWay) ?? false,
     open: openProposal(sentence, action, id, word.pulls),
   };
 }

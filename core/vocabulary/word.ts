@@ -77,6 +77,8 @@ export interface TargetWord extends Saying {
 }
 
 export interface QualifierWord extends Saying {
+  /** Whoever is left or read under it gives way to a man whose sentence names him once that man finds nobody else. */
+  readonly givesWay?: boolean;
   readonly keep: (slots: Slots) => Accept;
 }
 
