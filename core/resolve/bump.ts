@@ -80,8 +80,16 @@ function hasHandFree({ scene, snapped }: Settled, man: number, desperate: boolea
 }
 
 /** What a man does instead of what his own sentence says. */
-export function change({ scene, lone }: Settled, man: number, target: number, instead: 'over' | 'on'): void {
+export function change({ scene, lone, own }: Settled, man: number, target: number, instead: 'over' | 'on'): void {
+  own[man] ??= scene.proposals[man]!;
   scene.propose(man, insteadOf(scene.proposals[man]!, target, instead === 'on' ? 'climb' : lone, instead));
+}
+
+/** Gives a man a defender to block alone: by his own sentence where that named him, else over to him. */
+export function takeOver(settled: Settled, man: number, defender: number): void {
+  const own = settled.own[man];
+  if (own?.target === defender) settled.scene.propose(man, own);
+  else change(settled, man, defender, 'over');
 }
 
 /** Whoever in the box nobody has within a man's reach, nearest to his nose; a man on the line before a linebacker. -1 for nobody. */

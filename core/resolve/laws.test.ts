@@ -64,6 +64,22 @@ describe.each(libraryIds('schemes'))('%s, on any front', (id) => {
     }), { numRuns: 2 * RUNS });
   });
 
+  it('never sends two neighbours across each other when one moved over for the other', () => {
+    const isOver = (a: Resolution['assignments'][number]): boolean => /^bump over/.test(a.because.sentence);
+    fc.assert(fc.property(aLineup, aSide, ({ formation, front }, side) => {
+      const r = resolve(scheme, formation, front, { side });
+      const x = (id: string): number => front.defenders.find((d) => d.id === id)!.x;
+      const line = r.assignments.filter((a) => formation.men.some((m) => m.id === a.blocker && (m.kind === 'line' || m.kind === 'tight-end')));
+      for (const [i, mate] of line.slice(1).entries()) {
+        const man = line[i]!;
+        if (!(isOver(man) || isOver(mate)) || !man.target || !mate.target || man.pull || mate.pull) continue;
+        const levels = [man, mate].map((a) => front.defenders.find((d) => d.id === a.target)!.y <= 4.5);
+        const alone = [man, mate].every((a) => r.defenders.find((d) => d.id === a.target)!.by.length === 1);
+        if (alone && levels[0] === levels[1]) expect(x(man.target)).toBeLessThanOrEqual(x(mate.target) + 1e-6);
+      }
+    }), { numRuns: RUNS });
+  });
+
   it('gives every choice its sentence and a reason for every sentence passed over', () => {
     fc.assert(fc.property(aLineup, aSide, ({ formation, front }, side) => {
       for (const a of resolve(scheme, formation, front, { side }).assignments) {

@@ -26,6 +26,8 @@ export interface Settled {
   readonly snapped: boolean;
   /** What a man does who takes somebody by himself whom his own sentence did not give him. */
   readonly lone: BlockId;
+  /** What men proposed by their own sentences who do something else now. */
+  readonly own: (Proposal | undefined)[];
   /** Men whose sentences chased each other. */
   readonly cycle: readonly number[];
 }
@@ -61,7 +63,7 @@ export function settleFirstLevel(call: SeatedCall, scene: OpenScene, bound: Boun
   for (const man of order) if (scene.proposals[man]!.sentence < 0 && man < scene.lineCount) fallbacks = [...fallbacks, man];
   const lone = scheme.head.throw ? 'man' : 'base';
   for (const man of fallbacks) scene.propose(man, nearestMan(scene, man, lone));
-  const settled = { scene, call, sheets, refusals, fallbacks, cycle, bumpLine: scheme.bumpLine, snapped: bound !== null, lone } as const;
+  const settled = { scene, call, sheets, refusals, fallbacks, cycle, bumpLine: scheme.bumpLine, snapped: bound !== null, lone, own: [] } as const;
   if (scheme.bumpLine > 0) bumpOver(settled);
   return settled;
 }

@@ -83,7 +83,7 @@ function note(causes: Map<string, { -readonly [K in keyof Cause]: Cause[K] }>, w
   for (const d of fault.defenders) key += ` ${scene.defenders[d]!.id}`;
   const known = causes.get(key);
   const weight = weightOf(choice, front.defenders.length);
-  if (known && known.smallest.weight <= weight) {
+  if (known && !isPlainer({ weight, choice }, known.smallest)) {
     known.count++;
     if (hole) known.holes++;
     return;
@@ -103,7 +103,7 @@ export function addTallies(a: Tally, b: Tally): Tally {
   const causes = new Map(a.causes.map((c) => [c.key, c]));
   for (const c of b.causes) {
     const other = causes.get(c.key);
-    causes.set(c.key, other ? { ...c, count: c.count + other.count, holes: c.holes + other.holes, smallest: smaller(c, other).smallest } : c);
+    causes.set(c.key, other ? { ...c, count: c.count + other.count, holes: c.holes + other.holes, smallest: isPlainer(c.smallest, other.smallest) ? c.smallest : other.smallest } : c);
   }
   return {
     fronts: a.fronts + b.fronts, skipped: a.skipped + b.skipped, sound: a.sound + b.sound, atRisk: a.atRisk + b.atRisk, broken: a.broken + b.broken,
@@ -112,8 +112,8 @@ export function addTallies(a: Tally, b: Tally): Tally {
 }
 
 /** Ties go to the lower choice, so that the sum does not depend on who counted what. */
-function smaller(a: Cause, b: Cause): Cause {
-  if (a.smallest.weight !== b.smallest.weight) return a.smallest.weight < b.smallest.weight ? a : b;
-  const at = a.smallest.choice.findIndex((c, i) => c !== b.smallest.choice[i]);
-  return at < 0 || a.smallest.choice[at]! < b.smallest.choice[at]! ? a : b;
+function isPlainer(a: Pick<Cause['smallest'], 'weight' | 'choice'>, b: Pick<Cause['smallest'], 'weight' | 'choice'>): boolean {
+  if (a.weight !== b.weight) return a.weight < b.weight;
+  const at = a.choice.findIndex((c, i) => c !== b.choice[i]);
+  return at >= 0 && a.choice[at]! < b.choice[at]!;
 }

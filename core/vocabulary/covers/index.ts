@@ -56,12 +56,18 @@ const playsideRegion = (ownsHeadUp: (man: SceneMan) => boolean): Cover => (line)
       while (man >= 0 && x < start[man]!) man--;
       if (man >= 0) men[man] = put(men[man]!, d, line[man]!, defenders);
     }
-    // Two men in one region: the nearer nose is mine, the others belong to the playside neighbour.
+    // Two men in one region: the nearer nose is mine, the others belong to the playside neighbour. He keeps the one farthest back side of
+    // those and his own, so that nobody’s man stands across the next man’s.
+    let handed = false;
     for (let i = 0; i < last; i++) {
       const his = men[i]!;
-      if (his.length < 2) continue;
-      for (let other = 1; other < his.length; other++) men[i + 1] = put(men[i + 1]!, his[other]!, line[i + 1]!, defenders);
-      men[i] = [his[0]!];
+      const shares = his.length > 1;
+      if (shares) {
+        const mine = handed ? his.reduce((a, b) => (defenders[b]!.x < defenders[a]!.x ? b : a)) : his[0]!;
+        for (const other of his) if (other !== mine) men[i + 1] = put(men[i + 1]!, other, line[i + 1]!, defenders);
+        men[i] = [mine];
+      }
+      handed = shares;
     }
     return { men, regions };
   };
