@@ -42,6 +42,12 @@ describe('dealing', () => {
     expect(dealtBy('deal all to all five linemen: the five nearest men on the line, the Mike, the most dangerous man', ODD)).toEqual({ LT: 'LE', LG: 'W', C: 'N', RG: 'M', RT: 'RE' });
   });
 
+  it('keeps men on the line near before a linebacker has the nearest man', () => {
+    // Given to the man nearest to him, the Mike would send the centre twelve feet out.
+    expect(dealtBy('deal all to all five linemen: the four nearest men on the line, the Mike', 'LE (-10.9, 2); N 0; RE (9.1, 2); S (12.2, 2); M (6, 12) lb mike'))
+      .toEqual({ LT: 'LE', LG: 'N', C: 'M', RG: 'RE', RT: 'S' });
+  });
+
   it('deals strictly from left to right when told so', () => {
     expect(dealtBy('deal all to all five linemen in order: the three nearest men on the line, the Mike', 'LE 5 left; N 3 left; RE 5 right; M 20 right @4.5')).toEqual({ LT: 'LE', LG: 'N', C: null, RG: 'M', RT: 'RE' });
   });

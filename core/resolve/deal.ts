@@ -1,4 +1,5 @@
 import { lessThan, moreThan } from '../geometry/compare';
+import { HAND_HELP } from '../geometry/tolerances';
 import { isHeadUp } from '../identify/line';
 import { NOBODY, type Scene } from '../vocabulary/scene';
 import type { Accept } from '../vocabulary/word';
@@ -13,7 +14,8 @@ interface Dealt { readonly defender: number; readonly man: number }
  *
  * In order: the leftmost defender to the leftmost man, and so on. Otherwise whoever stands head-up or shaded on a man (on the centre:
  * head-up) stays his, those off the line go to the nearest man left, the others on the line to the men left over, in order; and when that
- * would put somebody on the line or on the edge across a man who has his own, plain order holds for all. With fewer defenders than men those nearest have them.
+ * would put somebody on the line or on the edge across a man who has his own, plain order holds for all. Where men would have to go more than five
+ * feet along the line for somebody on it, those on the line come first if that shortens their way and nobody’s becomes the longest. With fewer defenders than men those nearest have them.
  */
 export function dealOut(deals: readonly CompiledDeal[], scene: Scene): number[] {
   const dealt = scene.men.map(() => NOBODY);
@@ -65,18 +67,29 @@ function shareOut(scene: Scene, rushers: readonly number[], men: readonly number
   const left = [...rushers];
   for (const { defender } of kept) left.splice(left.indexOf(defender), 1);
   const idle = men.filter((m) => !kept.some((k) => k.man === m));
+  const isRusher = (d: number): boolean => scene.defenders[d]!.level === 1 || !scene.linebackers.includes(d);
+  const share = (lineFirst: boolean): Dealt[] => {
+    const shared = shareRest(scene, left, idle, lineFirst);
+    return shared.some((s) => isRusher(s.defender) && kept.some((k) => isAcross(scene, s, k.man))) ? shareInOrder(scene, rushers, men) : [...kept, ...shared];
+  };
+  const dealt = share(false);
+  const far = tooFar(scene, dealt);
+  if (far === 0) return dealt;
+  const nearer = share(true);
+  return lessThan(tooFar(scene, nearer), far) && !moreThan(farthest(scene, nearer), farthest(scene, dealt)) ? nearer : dealt;
+}
+
+/** Those off the line to the nearest men, the others to the men left over, in order; or so that the men on the line are near first. */
+function shareRest(scene: Scene, left: readonly number[], idle: readonly number[], lineFirst: boolean): readonly Dealt[] {
   const backers = left.filter((d) => scene.defenders[d]!.level > 1);
   const upFront = left.filter((d) => scene.defenders[d]!.level === 1);
-  let best: { cost: number; rest: number; dealt: Dealt[] } | null = null;
+  let best: { costs: readonly number[]; dealt: readonly Dealt[] } | null = null;
   for (const taken of choose(idle, backers.length)) {
     const rest = shareInOrder(scene, upFront, idle.filter((m) => !taken.includes(m)));
-    const [cost, restCost] = [distanceOf(scene, zip(backers, taken)), distanceOf(scene, rest)];
-    if (!best || lessThan(cost, best.cost) || (!moreThan(cost, best.cost) && lessThan(restCost, best.rest))) best = { cost, rest: restCost, dealt: [...zip(backers, taken), ...rest] };
+    const costs = [lineFirst ? tooFar(scene, rest) : 0, distanceOf(scene, zip(backers, taken)), distanceOf(scene, rest)];
+    if (!best || isLess(costs, best.costs)) best = { costs, dealt: [...zip(backers, taken), ...rest] };
   }
-  const shared = best?.dealt ?? [];
-  const isRusher = (d: number): boolean => scene.defenders[d]!.level === 1 || !scene.linebackers.includes(d);
-  const crosses = shared.some((s) => isRusher(s.defender) && kept.some((k) => isAcross(scene, s, k.man)));
-  return crosses ? shareInOrder(scene, rushers, men) : [...kept, ...shared];
+  return best?.dealt ?? [];
 }
 
 /** Whoever stands on a man stays his; on the centre only when he is head-up. */
@@ -109,8 +122,24 @@ function shareInOrder(scene: Scene, rushers: readonly number[], men: readonly nu
 
 const zip = (rushers: readonly number[], men: readonly number[]): Dealt[] => men.map((man, i) => ({ man, defender: rushers[i]! }));
 
-const distanceOf = (scene: Scene, dealt: readonly Dealt[]): number =>
-  dealt.reduce((sum, { man, defender }) => sum + Math.abs(scene.men[man]!.x - scene.defenders[defender]!.x), 0);
+const distanceOf = (scene: Scene, dealt: readonly Dealt[]): number => dealt.reduce((sum, d) => sum + wayOf(scene, d), 0);
+
+/** By how much, in all, men have to go farther than a step or two along the line for somebody on it, feet. */
+const tooFar = (scene: Scene, dealt: readonly Dealt[]): number =>
+  dealt.reduce((sum, d) => (scene.defenders[d.defender]!.level > 1 ? sum : sum + Math.max(0, wayOf(scene, d) - HAND_HELP)), 0);
+
+const wayOf = (scene: Scene, { man, defender }: Dealt): number => Math.abs(scene.men[man]!.x - scene.defenders[defender]!.x);
+
+const farthest = (scene: Scene, dealt: readonly Dealt[]): number => Math.max(...dealt.map((d) => wayOf(scene, d)));
+
+/** The first cost that differs decides. */
+function isLess(a: readonly number[], b: readonly number[]): boolean {
+  for (const [i, cost] of a.entries()) {
+    if (lessThan(cost, b[i]!)) return true;
+    if (moreThan(cost, b[i]!)) return false;
+  }
+  return false;
+}
 
 /** Every choice of `n` out of a list, in the list's order; choices from its end come first. */
 function choose(list: readonly number[], n: number): number[][] {
