@@ -1,7 +1,7 @@
 import type { TargetWord } from '../word';
 
 export const force: TargetWord = {
-  says: ['the force'],
+  says: ['the force', 'a force'],
   help: 'The man who must turn the play back in on the play side.',
   find: () => ({
     claim: 'named', every: false,
