@@ -13,7 +13,7 @@ export interface Place {
   readonly me: number;
 }
 
-/** A test that leaves `scene.him` on the first defender a true condition named; plain true or false where the call alone decides it. */
+/** A test that leaves `scene.him` on the defender its last "there is" named, else on the first one a condition named; plain true or false where the call alone decides it. */
 export function compileCondition(condition: Condition, place: Place | null): Test | boolean {
   switch (condition.op) {
     case 'is': {

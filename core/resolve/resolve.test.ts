@@ -51,6 +51,17 @@ describe('partners', () => {
   });
 });
 
+describe('him', () => {
+  const takes = (condition: string): string | null => man(run(rules(`playside tackle\n  when ${condition}: base him\n`)), 'RT').target;
+
+  it('is the man the last "there is" names, else the first a condition names', () => {
+    expect(takes('the playside guard is covered')).toBe('T');
+    expect(takes('the playside guard is covered and there is a man outside me')).toBe('RE');
+    expect(takes('there is a man outside me and the playside guard is covered')).toBe('RE');
+    expect(takes('there is a nose and there is a man outside me and there is no man head-up on me')).toBe('RE');
+  });
+});
+
 describe('a man left for whom nobody else has', () => {
   const leave = (whom: string): string => `backside tackle\n  always: climb, else base the first man head-up or outside me\nleft by design\n  always: leave ${whom}\n`;
   const end = 'every man head-up or outside the backside tackle';

@@ -46,7 +46,7 @@ export interface Scene extends Lineup {
   readonly proposals: readonly Proposal[];
   /** How many of those proposals name each defender. */
   readonly owners: readonly number[];
-  /** The defender the sentence under way has named: "him". -1 before. */
+  /** The defender the sentence under way has named, "him": the last "there is" says whom, else the first condition that names somebody. -1 before. */
   him: number;
 }
 
