@@ -5,7 +5,8 @@ import type { Problem, Verdict } from '../model/resolution';
 import { otherSide, type Side } from '../model/side';
 import type { CompiledScheme } from '../resolve/compile';
 import { workPlay } from '../movement/play';
-import { prepareCall, tagsInForce, type Call } from '../resolve/resolve';
+import { prepareCall, type Call } from '../resolve/resolve';
+import { tagsInForce } from '../resolve/tags';
 
 /** One thing that could be changed about a call; exactly one of the fields is set. */
 export type Change =

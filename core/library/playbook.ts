@@ -6,13 +6,13 @@ import type { Formation } from '../model/formation';
 import type { Front } from '../model/front';
 import type { Settings } from '../model/settings';
 import type { CompiledScheme } from '../resolve/compile';
-import { formationFrom, frontFrom, libraryIds, libraryText, schemeFrom } from './library';
+import { formationFrom, frontFrom, libraryIds, libraryText, schemeFrom, spaceFrom } from './library';
 
 /** The shelves a program can put texts of its own on. */
-export const SHELVES = ['schemes', 'fronts', 'formations'] as const;
+export const SHELVES = ['schemes', 'fronts', 'formations', 'spaces'] as const;
 export type BookShelf = (typeof SHELVES)[number];
-/** What a text on a shelf begins with. */
-export const SHELF_KIND = { schemes: 'scheme', fronts: 'front', formations: 'formation' } as const satisfies Record<BookShelf, string>;
+/** What a text on a shelf is, and begins with where it is in the rule language; a space of fronts is JSON. */
+export const SHELF_KIND = { schemes: 'scheme', fronts: 'front', formations: 'formation', spaces: 'space' } as const satisfies Record<BookShelf, string>;
 
 export interface OwnText {
   readonly shelf: BookShelf;
@@ -39,14 +39,13 @@ export class Playbook {
   private readonly compiled = new Map<string, Result<CompiledScheme>>();
   private readonly listed = new Map<BookShelf, readonly Entry[]>();
 
-  constructor(own: readonly OwnText[] = [], hidden: readonly { shelf: BookShelf; id: string }[] = []) {
+  constructor(own: readonly OwnText[] = []) {
     const shelf = (name: BookShelf): Map<string, { text: string; own: boolean }> => {
       const texts = new Map(libraryIds(name).map((id) => [id, { text: libraryText(name, id)!, own: false }]));
       for (const o of own) if (o.shelf === name) texts.set(o.id, { text: o.text, own: true });
-      for (const h of hidden) if (h.shelf === name) texts.delete(h.id);
       return texts;
     };
-    this.texts = { schemes: shelf('schemes'), fronts: shelf('fronts'), formations: shelf('formations') };
+    this.texts = { schemes: shelf('schemes'), fronts: shelf('fronts'), formations: shelf('formations'), spaces: shelf('spaces') };
   }
 
   text(shelf: BookShelf, id: string): string | null {
@@ -55,7 +54,7 @@ export class Playbook {
 
   list(shelf: BookShelf): readonly Entry[] {
     let found = this.listed.get(shelf);
-    if (!found) this.listed.set(shelf, found = [...this.texts[shelf]].map(([id, { text, own }]) => entryOf(id, text, own)));
+    if (!found) this.listed.set(shelf, found = [...this.texts[shelf]].map(([id, { text, own }]) => (shelf === 'spaces' ? spaceEntry(id, text, own) : entryOf(id, text, own))));
     return found;
   }
 
@@ -107,6 +106,11 @@ function entryOf(id: string, text: string, own: boolean): Entry {
   const { tree } = readTree(text);
   const head = (key: string): string | null => (tree?.kind === 'scheme' ? tree.head.find((h) => h.key === key)?.value ?? null : null);
   return { id, name: tree?.name ?? id, family: head('family') ?? '', school: head('school'), from: head('from'), own };
+}
+
+function spaceEntry(id: string, text: string, own: boolean): Entry {
+  const space = spaceFrom(text);
+  return { id, name: space.ok ? space.value.name : id, family: '', school: null, from: null, own };
 }
 
 /** What ships and nothing else. */

@@ -20,21 +20,13 @@ import { lineCalls } from './line-calls';
 import { settleOutcome, type Outcome } from './outcome';
 import { setScene } from './set-scene';
 import { settleFirstLevel } from './settle';
+import { tagsInForce, type TagChoice } from './tags';
 
-export interface Call {
+export interface Call extends TagChoice {
   readonly side: Side;
-  /** Tags called; those a scheme has on by default count unless named in `without`. */
-  readonly tags?: readonly string[];
-  readonly without?: readonly string[];
   readonly settings?: Settings;
   readonly overrides?: Overrides;
   readonly words?: CallWords;
-}
-
-/** Tags in force: the scheme's defaults, then what was called. */
-export function tagsInForce(scheme: CompiledScheme, call: Pick<Call, 'tags' | 'without'>): ReadonlySet<string> {
-  const on = scheme.tags.filter((t) => t.on).map((t) => t.name).concat(call.tags ?? []);
-  return new Set(on.filter((t) => !(call.without ?? []).includes(t)));
 }
 
 /** A call made ready for any number of fronts. */

@@ -8,7 +8,7 @@ import { NOBODY } from '../vocabulary/scene';
 import type { Test } from '../vocabulary/word';
 import type { CompiledScheme } from './compile';
 import { testOf } from './phrase';
-import { tagsInForce } from './resolve';
+import { tagsInForce } from './tags';
 import { seatCall, type SeatedCall } from './seat-call';
 import { setScene } from './set-scene';
 import { settleFirstLevel } from './settle';

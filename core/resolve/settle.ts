@@ -63,7 +63,7 @@ export function settleFirstLevel(call: SeatedCall, scene: OpenScene, bound: Boun
   for (const man of order) if (scene.proposals[man]!.sentence < 0 && man < scene.lineCount) fallbacks = [...fallbacks, man];
   const lone = scheme.head.throw ? 'man' : 'base';
   for (const man of fallbacks) scene.propose(man, nearestMan(scene, man, lone));
-  const settled = { scene, call, sheets, refusals, fallbacks, cycle, bumpLine: scheme.bumpLine, snapped: bound !== null, lone, own: [] } as const;
+  const settled: Settled = { scene, call, sheets, refusals, fallbacks, cycle, bumpLine: scheme.bumpLine, snapped: bound !== null, lone, own: [] };
   if (scheme.bumpLine > 0) bumpOver(settled);
   return settled;
 }

@@ -4,9 +4,10 @@ import { DocumentRow, DocumentVersionRow, UserRow } from '../db/models';
 import { database } from '../db/database';
 import type { Member } from '../session/member';
 import { hasErrors } from '#core/diagnostics/diagnostic';
-import { formatDiagnostic } from '#core/diagnostics/wording';
+import { formatDiagnostic, wordDiagnostic } from '#core/diagnostics/wording';
 import { checkText } from '#core/language/check';
 import { readTree } from '#core/language/read';
+import { spaceFrom } from '#core/library/library';
 import { Playbook, SHELF_KIND, type BookShelf } from '#core/library/playbook';
 
 export interface DocumentView {
@@ -45,7 +46,7 @@ const inForce = (views: readonly DocumentView[]): DocumentView[] => views.filter
 
 export interface NewText { shelf: BookShelf; text: string; opponent?: string | null }
 
-/** Puts new texts on the shelves, all or none. An id that is there already is refused unless `overwrite`, which makes a new version of it. */
+/** Puts new texts on the shelves, all or none. An id that is there already is refused unless `overwrite`, which makes a new version of it and takes it back from retirement. */
 export async function addDocuments(member: Member, texts: readonly NewText[], overwrite: boolean): Promise<{ ids: number[] }> {
   const read = texts.map((t, i) => ({ ...t, slug: slugOf(t.shelf, t.text, texts.length > 1 ? `text ${i + 1}: ` : '', false) }));
   const twice = read.find((t, i) => read.findIndex((o) => o.slug === t.slug && o.shelf === t.shelf) < i);
@@ -57,6 +58,7 @@ export async function addDocuments(member: Member, texts: readonly NewText[], ov
       const where = { programId: member.programId, shelf: t.shelf, slug: t.slug };
       const known = await DocumentRow.findOne({ where, transaction, lock: transaction.LOCK.UPDATE });
       if (known && !overwrite) throw createError({ statusCode: 409, message: `Your playbook has "${t.slug}" already. Nothing was changed.` });
+      if (known?.retired) await known.update({ retired: false }, { transaction });
       const row = known ?? await DocumentRow.create({ ...where, opponent: t.opponent ?? null }, { transaction });
       await addVersion(member, row.id, t.text, false, transaction);
       ids.push(row.id);
@@ -88,8 +90,13 @@ async function addVersion(member: Member, documentId: number, text: string, draf
   return number;
 }
 
-/** The id in a text's first line. A text that counts must read without errors; a draft only needs that line. */
+/** The id a text gives itself. A text that counts must read without errors; a draft of rules only needs its first line. */
 function slugOf(shelf: BookShelf, text: string, where: string, draft: boolean): string {
+  if (shelf === 'spaces') {
+    const space = spaceFrom(text);
+    if (space.ok) return space.value.id;
+    throw createError({ statusCode: 400, message: `${where}${space.diagnostics.slice(0, 5).map(wordDiagnostic).join('; ')} Nothing was changed.` });
+  }
   const { tree } = readTree(text);
   const wrong = draft ? [] : checkText(text).filter((d) => d.severity === 'error');
   if (!tree || hasErrors(wrong)) {

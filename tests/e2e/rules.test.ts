@@ -49,6 +49,32 @@ test('sentences are built without typing, and the text follows', async ({ page }
   await expect(page.getByText('reads well')).toBeVisible();
 });
 
+test('a tag changes what a play does to every front, its proof, and the board behind a front', async ({ page }) => {
+  await enter(page, 'coach', '/rules/inside-zone-z4');
+  const strip = page.getByRole('region', { name: 'What it does to every front' });
+  const heading = strip.getByRole('heading');
+  const usual = await heading.textContent();
+  await page.getByRole('group', { name: 'Tags' }).getByRole('button', { name: 'read' }).click();
+  await expect(heading).not.toHaveText(usual!);
+  await strip.getByRole('link', { name: /^Over(?!,)/ }).first().click();
+  await expect(page).toHaveURL(/without=read/);
+  await expect(page.getByRole('group', { name: 'Tags' }).getByRole('button', { name: 'read' })).toHaveAttribute('aria-pressed', 'false');
+  await expect(page.getByRole('heading', { name: 'What is wrong' })).toBeVisible();
+});
+
+test('a play kept in place of a shipped one gives way to it again when it is retired, and can be brought back', async ({ page }) => {
+  await enter(page, 'coach', '/rules/iso');
+  await page.getByRole('button', { name: 'Rename' }).click();
+  await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Iso, ours');
+  await page.getByRole('button', { name: 'Call it that' }).click();
+  await page.getByRole('button', { name: /Save/ }).first().click();
+  await expect(page.getByRole('status').filter({ hasText: 'your own now' })).toBeVisible();
+  await page.getByRole('button', { name: 'Retire' }).click();
+  await expect(page.getByRole('link', { name: /^Iso(?!, ours)/ })).toBeVisible();
+  await page.getByRole('listitem').filter({ hasText: 'iso' }).getByRole('button', { name: 'bring it back' }).click();
+  await expect(page.getByRole('link', { name: /^Iso, ours/ })).toBeVisible();
+});
+
 test('a proof runs in workers with its progress, and its plainest front opens on the board', async ({ page }) => {
   await enter(page, 'coach', '/rules/inside-zone-z1');
   await page.getByRole('combobox', { name: 'Space of fronts' }).selectOption({ label: 'Bear and heavy fronts' });
@@ -72,12 +98,12 @@ test('a proof runs around one front with all it can do, and over a space of the 
   await expect(page.getByRole('alert')).toContainText('Nothing was taken');
   const own = { id: 'two-looks', name: 'Two looks on Friday', men: [['LE 5 left'], ['N 0', 'N 1 left'], ['RE 5 right'], ['W 20 left'], ['M 20 right']] };
   await file.setInputFiles({ name: 'own.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(own)) });
-  await expect(spaces).toHaveValue('own two-looks');
+  await expect(spaces).toHaveValue('book two-looks');
   await page.getByRole('button', { name: 'Prove it' }).click();
   await expect(page.getByText('2 of 2 fronts')).toBeVisible();
   await page.reload();
   await spaces.selectOption({ label: 'Two looks on Friday' });
-  await page.getByRole('button', { name: 'Forget it' }).click();
+  await page.getByRole('button', { name: 'Retire it' }).click();
   await expect(page.getByRole('option', { name: 'Two looks on Friday' })).toHaveCount(0);
 });
 

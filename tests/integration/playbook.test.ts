@@ -77,6 +77,28 @@ describe('texts of the program’s own', () => {
     expect((await playbookOf(coach())).text('schemes', 'old')).toBeNull();
   });
 
+  it('retired and put in again count again; a shipped one comes back when the own in its place is retired', async () => {
+    const shipped = (await playbookOf(coach())).text('schemes', 'power');
+    const { ids: [id] } = await addDocuments(coach(), [{ shelf: 'schemes', text: own('power') }], false);
+    expect((await playbookOf(coach())).name('schemes', 'power')).toBe('Ours');
+    await shelveDocument(coach(), id!, { retired: true });
+    expect((await playbookOf(coach())).text('schemes', 'power')).toBe(shipped);
+    await addDocuments(coach(), [{ shelf: 'schemes', text: own('power', 'Ours again') }], true);
+    expect((await playbookOf(coach())).name('schemes', 'power')).toBe('Ours again');
+    await shelveDocument(coach(), id!, { retired: true });
+  });
+
+  it('a space of fronts is kept like any other text, and one that is none is refused with what and where', async () => {
+    const space = { id: 'two-looks', name: 'Two looks', men: [['LE 5 left'], ['N 0', 'N 1 left']] };
+    await expect(addDocuments(coach(), [{ shelf: 'spaces', text: '{"id": "two' }], false)).rejects.toMatchObject({ statusCode: 400, message: expect.stringContaining('Nothing was changed') });
+    await expect(addDocuments(coach(), [{ shelf: 'spaces', text: JSON.stringify({ ...space, men: 'all' }) }], false)).rejects.toMatchObject({ statusCode: 400, message: expect.stringContaining('men') });
+    const { ids: [id] } = await addDocuments(coach(), [{ shelf: 'spaces', text: JSON.stringify(space) }], false);
+    expect((await playbookOf(coach())).list('spaces').find((s) => s.own)).toMatchObject({ id: 'two-looks', name: 'Two looks' });
+    await saveDocument(coach(), id!, JSON.stringify({ ...space, name: 'Two looks, Friday' }), 1, false);
+    expect((await playbookOf(coach())).name('spaces', 'two-looks')).toBe('Two looks, Friday');
+    expect((await playbookOf(terns.members.coach)).list('spaces').some((s) => s.own)).toBe(false);
+  });
+
   it('belong to one program', async () => {
     const [mine] = await listDocuments(coach());
     expect(await listDocuments(terns.members.coach)).toEqual([]);

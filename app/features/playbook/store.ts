@@ -33,10 +33,7 @@ export const usePlaybook = defineStore('playbook', () => {
     knownFor.value = programId;
   }
 
-  const book = computed(() => new Playbook(
-    documents.value.filter((d) => d.text !== null && !d.retired).map((d) => ({ shelf: d.shelf, id: d.slug, text: d.text! })),
-    documents.value.filter((d) => d.retired).map((d) => ({ shelf: d.shelf, id: d.slug })),
-  ));
+  const book = computed(() => new Playbook(documents.value.filter((d) => d.text !== null && !d.retired).map((d) => ({ shelf: d.shelf, id: d.slug, text: d.text! }))));
   const settings = computed<Settings>(() => program.value.settings ?? SHIPPED_SETTINGS);
   const words = computed<CallWords>(() => program.value.callWords?.sets[program.value.callWords.active] ?? SHIPPED_CALL_WORDS);
 

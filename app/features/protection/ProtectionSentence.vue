@@ -36,9 +36,7 @@ const WORDS = { broken: 'Short', 'at risk': 'Late', sound: 'Holds' } as const;
       <Select class="word" :model-value="p.call.front" :options="fronts" option-label="name" option-value="id" aria-label="Front" filter @hide="releaseFocus" @update:model-value="set({ front: $event as string, mike: '' })" />
       <span>with the Mike</span>
       <Select class="word" :model-value="p.call.mike" :options="mikes" option-label="name" option-value="id" :placeholder="p.proof?.mike ?? 'nobody'" aria-label="Declared Mike" @hide="releaseFocus" @update:model-value="set({ mike: ($event as string) ?? '' })" />
-      <span v-if="p.tags.length" class="tags" role="group" aria-label="Tags">
-        <button v-for="tag in p.tags" :key="tag.name" class="plain tag" type="button" :aria-pressed="tag.active" :title="tag.says" @click="p.toggleTag(tag.name)">{{ tag.name }}</button>
-      </span>
+      <TagToggles v-if="p.tags.length" class="tags" :tags="p.tags" @toggle="p.switchTag($event)" />
     </div>
     <p v-if="verdict" class="verdict" :class="verdict.word.replace(' ', '-')"><VerdictShape :verdict="verdict.word" /><span><b>{{ WORDS[verdict.word] }}:</b> {{ verdict.says }}</span></p>
   </header>
@@ -49,7 +47,5 @@ const WORDS = { broken: 'Short', 'at risk': 'Late', sound: 'Holds' } as const;
 .words { display: flex; flex-wrap: wrap; gap: 4px 7px; align-items: center; font-size: 17px; }
 .verdict { display: flex; gap: 8px; max-width: 270px; font-size: 13.5px; align-items: start; }
 .broken b { color: var(--broken); } .at-risk b { color: var(--risk); } .sound b { color: var(--sound); }
-.tags { display: flex; gap: 6px; margin-left: 6px; }
-.tag { border: 1px solid var(--soft); border-radius: 3px; padding: 1px 7px; font-size: 12.5px; color: var(--soft); }
-.tag[aria-pressed='true'] { border-color: var(--violet); color: var(--violet); font-weight: 650; background: var(--wash); }
+.tags { margin-left: 6px; }
 </style>

@@ -11,6 +11,7 @@ import type { Resolution } from '#core/model/resolution';
 import { mendProtection, type ProtectionMend } from '#core/protect/mend-protection';
 import { provePressures, tryPressure } from '#core/protect/prove';
 import { prepareCall, resolve, type Prepared } from '#core/resolve/resolve';
+import { toggleTag } from '#core/resolve/tags';
 import { usePlaybook } from '~/features/playbook/store';
 
 /** A protection called against a front. */
@@ -82,19 +83,15 @@ export const useProtection = defineStore('protection', () => {
     choose(comes ? now.rushers.filter((r) => r !== id) : [...now.rushers, id], now.twist?.includes(id) ? null : now.twist);
   }
 
-  function toggleTag(name: string): void {
-    const tag = tags.value.find((t) => t.name === name);
-    if (!tag) return;
-    const without = call.value.without.filter((t) => t !== name);
-    const on = call.value.tags.filter((t) => t !== name);
-    setUp(tag.active ? { ...call.value, tags: on, without: tag.on ? [...without, name] : without } : { ...call.value, tags: tag.on ? on : [...on, name], without });
+  function switchTag(name: string): void {
+    if (prepared.value) setUp({ ...call.value, ...toggleTag(prepared.value.scheme, call.value, name) });
   }
 
   function make({ change }: ProtectionMend): void {
     if (change.kind === 'side') setUp({ ...call.value, side: call.value.side === 'left' ? 'right' : 'left' });
     else if (change.kind === 'mike') setUp({ ...call.value, mike: change.id });
-    else toggleTag(change.tag);
+    else switchTag(change.tag);
   }
 
-  return { call, front, formation, problems, selected, chosen, protections, prepared, resolution, proof, mends, tags, pressure, overrides, setUp, choose, toggleRusher, toggleTag, make };
+  return { call, front, formation, problems, selected, chosen, protections, prepared, resolution, proof, mends, tags, pressure, overrides, setUp, choose, toggleRusher, switchTag, make };
 });

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue';
 import type { Look } from './store';
 
-const props = defineProps<{ looks: readonly Look[]; scheme: string; side: string; formation: string }>();
+const props = defineProps<{ looks: readonly Look[]; address: Record<string, string> }>();
 const changed = computed(() => props.looks.filter((l) => l.before !== null && l.before !== l.verdict));
 const sound = computed(() => props.looks.filter((l) => l.verdict === 'sound').length);
 const pointed = ref<Look | null>(null);
@@ -15,7 +15,7 @@ const effect = (l: Look): string => (l.before === null || l.before === l.verdict
     <h2>{{ sound }} of {{ looks.length }} fronts sound<span v-if="changed.length" class="changed">, {{ changed.length }} changed by this edit</span></h2>
     <ul>
       <li v-for="l in looks" :key="l.id" :class="{ moved: effect(l) }">
-        <NuxtLink :to="{ path: '/walkthrough', query: { play: scheme, side, formation, front: l.id } }" @mouseenter="pointed = l" @focus="pointed = l">
+        <NuxtLink :to="{ path: '/walkthrough', query: { ...address, front: l.id } }" @mouseenter="pointed = l" @focus="pointed = l">
           <VerdictShape :verdict="l.verdict" /> <b>{{ l.name }}</b><span v-if="effect(l)" class="effect" :class="effect(l).replace(' ', '-')">{{ effect(l) }}</span>
           <span class="visually-hidden">{{ l.verdict }}. {{ l.sentence }}</span>
         </NuxtLink>

@@ -14,7 +14,8 @@ const rules = useRules();
 const playbook = usePlaybook();
 const proof = useProof();
 const spaces = useSpaces(() => rules.formationId);
-const space = ref('shipped even');
+const FIRST = 'book even';
+const space = ref(FIRST);
 const picker = ref<HTMLInputElement | null>(null);
 const limit = ref(100_000);
 const LIMITS = [20_000, 100_000, 1_000_000];
@@ -31,9 +32,8 @@ function save(): void {
   if (text) download(`${space.value.replaceAll(' ', '-')}.json`, text);
 }
 
-function forget(): void {
-  spaces.forget(space.value);
-  space.value = 'shipped even';
+async function retire(): Promise<void> {
+  if (await spaces.retire(space.value)) space.value = FIRST;
 }
 
 function start(): void {
@@ -41,7 +41,7 @@ function start(): void {
   if (!text) return;
   const job: StressJob = {
     scheme: rules.text, formation: { text: playbook.book.text('formations', rules.formationId)!, inline: false }, space: text,
-    side: rules.side, tags: [], without: [], settings: playbook.settings,
+    side: rules.side, ...rules.tagChoice, settings: playbook.settings,
   };
   proof.start(job, limit.value, 1);
 }
@@ -83,7 +83,7 @@ function addSentence(cause: Cause): void {
     <p class="acts">
       <button class="plain link" type="button" @click="save">Save this space as a file</button>
       <button class="plain link" type="button" @click="picker?.click()">Take one of your own</button>
-      <button v-if="space.startsWith('own ')" class="plain link" type="button" @click="forget">Forget it</button>
+      <button v-if="spaces.ownOf(space)" class="plain link" type="button" @click="retire">Retire it</button>
       <input ref="picker" class="visually-hidden" type="file" accept=".json,application/json" tabindex="-1" aria-label="Space of fronts to take" @change="take">
     </p>
     <p v-if="spaces.problem.value || proof.problem.value" class="broken" role="alert">{{ spaces.problem.value || proof.problem.value }}</p>
@@ -99,7 +99,7 @@ function addSentence(cause: Cause): void {
         <div>
           <p>{{ c.smallest.message }} <span class="soft">{{ count(c.count) }} fronts</span></p>
           <p class="acts">
-            <NuxtLink :to="{ path: '/walkthrough', query: { play: rules.id, side: rules.side, formation: rules.formationId, front: proof.frontOf(c) } }">plainest front</NuxtLink>
+            <NuxtLink :to="{ path: '/walkthrough', query: { ...rules.address, front: proof.frontOf(c) } }">plainest front</NuxtLink>
             <button v-if="c.smallest.lines.length" class="plain link" type="button" @click="emit('goTo', c.smallest.lines[0]!)">line {{ c.smallest.lines[0] }}</button>
             <button v-if="manOf(c)" class="plain link" type="button" @click="addSentence(c)">add a sentence for the {{ manOf(c) }}</button>
           </p>

@@ -105,7 +105,8 @@ onKeyStroke('s', (event) => {
       </section>
       <aside>
         <label class="side">Called to the <select :value="rules.side" @change="rules.side = ($event.target as HTMLSelectElement).value as Side"><option>right</option><option>left</option></select> from {{ playbook.book.name('formations', rules.formationId) }}</label>
-        <FrontStrip :looks="rules.looks" :scheme="rules.id ?? ''" :side="rules.side" :formation="rules.formationId" />
+        <TagToggles v-if="rules.tags.length" :tags="rules.tags" @toggle="rules.switchTag($event)" />
+        <FrontStrip :looks="rules.looks" :address="rules.address" />
         <p v-for="c in cautions" :key="c.id" class="care"><b>Care: {{ c.who.join(', ') }}.</b> {{ c.says }}</p>
         <ProofPanel @go-to="goTo" />
         <VersionPanel v-if="rules.versions.length" :versions="rules.versions" :text="rules.text" @restore="rules.text = $event" />

@@ -12,6 +12,7 @@ import type { Side } from '#core/model/side';
 import { compileScheme, type CompiledScheme } from '#core/resolve/compile';
 import { workPlay } from '#core/movement/play';
 import { prepareCall } from '#core/resolve/resolve';
+import { tagsInForce, toggleTag } from '#core/resolve/tags';
 import { usePlaybook, type OwnDocument, type Version } from '~/features/playbook/store';
 import { RequestProblem } from '~/features/session/request';
 
@@ -26,6 +27,7 @@ export const useRules = defineStore('rules', () => {
   const saved = ref('');
   const base = ref(0);
   const side = ref<Side>('right');
+  const tagChoice = shallowRef<{ tags: string[]; without: string[] }>({ tags: [], without: [] });
   const problem = ref('');
   const notice = ref('');
   const versions = shallowRef<readonly Version[]>([]);
@@ -45,7 +47,7 @@ export const useRules = defineStore('rules', () => {
   const looksOf = (scheme: CompiledScheme | null): Map<string, { verdict: Verdict; sentence: string }> => {
     const formation = playbook.book.formation(formationId.value);
     if (!scheme || !formation.ok) return new Map();
-    const prepared = prepareCall(scheme, formation.value, { side: side.value, settings: playbook.settings });
+    const prepared = prepareCall(scheme, formation.value, { side: side.value, ...tagChoice.value, settings: playbook.settings });
     return new Map(playbook.fronts.flatMap((f) => {
       const front = playbook.book.front(f.id, formation.value, playbook.settings);
       if (!front.ok) return [];
@@ -53,6 +55,21 @@ export const useRules = defineStore('rules', () => {
       return [[f.id, { verdict: judgement.verdict, sentence: judgement.faults.map((x) => explainFault(outcome, x).message).join(' ') }]];
     }));
   };
+  /** The play's tags, and whether each is called. */
+  const tags = computed(() => {
+    const scheme = compiled.value ?? before.value;
+    const inForce = scheme ? tagsInForce(scheme, tagChoice.value) : new Set<string>();
+    return (scheme?.tags ?? []).map(({ name, says }) => ({ name, says, active: inForce.has(name) }));
+  });
+  function switchTag(name: string): void {
+    const scheme = compiled.value ?? before.value;
+    if (scheme) tagChoice.value = toggleTag(scheme, tagChoice.value, name);
+  }
+  /** Where the Walkthrough shows the play as it is called here. */
+  const address = computed<Record<string, string>>(() => {
+    const { tags: on, without } = tagChoice.value;
+    return { play: id.value ?? '', side: side.value, formation: formationId.value, ...(on.length ? { tags: on.join(',') } : {}), ...(without.length ? { without: without.join(',') } : {}) };
+  });
   const was = computed(() => looksOf(before.value));
   const is = computed(() => looksOf(compiled.value));
   /** Every front with its verdict now and before the change; while the text cannot be read, what it was. */
@@ -65,6 +82,7 @@ export const useRules = defineStore('rules', () => {
     const own = playbook.own('schemes', next);
     const found = own?.draft?.text ?? own?.text ?? playbook.book.text('schemes', next);
     id.value = next;
+    tagChoice.value = { tags: [], without: [] };
     text.value = found ?? '';
     saved.value = own?.text ?? found ?? '';
     base.value = own?.version ?? 0;
@@ -112,7 +130,7 @@ export const useRules = defineStore('rules', () => {
   /** Puts an edited tree in place of the text. */
   const put = (next: SchemeTree): void => { text.value = printTree(next); };
 
-  return { id, text, saved, side, problem, notice, versions, document, shipped, dirty, diagnostics, tree, compiled, formationId, looks, open, save, copy, loadVersions, format, put, attempt };
+  return { id, text, saved, side, tagChoice, tags, switchTag, address, problem, notice, versions, document, shipped, dirty, diagnostics, tree, compiled, formationId, looks, open, save, copy, loadVersions, format, put, attempt };
 });
 
 function valueOf(text: string): CompiledScheme | null {

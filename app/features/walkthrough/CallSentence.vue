@@ -68,9 +68,7 @@ const sentence = computed(() => (board.resolution ? verdictSentence(board.resolu
       <Select class="word" :model-value="board.frontText" :options="fronts" option-label="name" option-value="id" aria-label="Front" filter @hide="releaseFocus" @update:model-value="set({ front: $event as string })" />
       <span>{{ ownMoves.length ? `(${ownMoves.join(', ')}) ` : '' }}who</span>
       <Select class="word" :model-value="chosen" :options="moves" option-label="name" option-value="id" option-group-label="name" option-group-children="items" :placeholder="board.call.moves.join('; ')" aria-label="After the snap" filter @hide="releaseFocus" @update:model-value="board.setMoves($event === STILL ? [] : [$event as string])" />
-      <span v-if="board.tags.length" class="tags" role="group" aria-label="Tags">
-        <button v-for="tag in board.tags" :key="tag.name" class="plain tag" type="button" :aria-pressed="tag.active" :title="tag.says" @click="board.toggleTag(tag.name)">{{ tag.name }}</button>
-      </span>
+      <TagToggles v-if="board.tags.length" class="tags" :tags="board.tags" @toggle="board.switchTag($event)" />
     </div>
     <form class="named" @submit.prevent="sayCall">
       <input v-model="called" :placeholder="name || 'no name for this'" aria-label="Call it by its name" :aria-describedby="callProblem ? 'call-problem' : undefined" @keydown.stop @input="callProblem = ''">
@@ -88,8 +86,6 @@ const sentence = computed(() => (board.resolution ? verdictSentence(board.resolu
 .named input::placeholder { color: var(--violet); opacity: 1; font-weight: 600; }
 .named p { position: absolute; top: 100%; right: 0; z-index: 5; width: 280px; background: var(--sheet); border: 1px solid var(--broken); color: var(--broken); padding: 4px 8px; font-size: 12.5px; }
 .verdict { max-width: 290px; font-size: 13.5px; }
-.tags { display: flex; gap: 6px; margin-left: 6px; }
-.tag { border: 1px solid var(--soft); border-radius: 3px; padding: 1px 7px; font-size: 12.5px; color: var(--soft); }
-.tag[aria-pressed='true'] { border-color: var(--violet); color: var(--violet); font-weight: 650; background: var(--wash); }
+.tags { margin-left: 6px; }
 @media (max-width: 900px) { .call { flex-direction: column; align-items: flex-start; } }
 </style>

@@ -19,6 +19,7 @@ import { arrivalsOf } from '#core/movement/run/arrivals';
 import { runPlay, type Run } from '#core/movement/run/run';
 import { provePressures } from '#core/protect/prove';
 import { prepareCall } from '#core/resolve/resolve';
+import { toggleTag } from '#core/resolve/tags';
 import { usePlaybook } from '~/features/playbook/store';
 
 /** What is on the board: ids of what ships, or a front of the coach's own in notation. */
@@ -145,12 +146,9 @@ export const useWalkthrough = defineStore('walkthrough', () => {
     done.value = [...done.value, step];
   }
 
-  function toggleTag(name: string): void {
-    const tag = tags.value.find((t) => t.name === name);
-    if (!tag) return;
-    const without = call.value.without.filter((t) => t !== name);
-    const on = call.value.tags.filter((t) => t !== name);
-    call.value = tag.active ? { ...call.value, tags: on, without: tag.on ? [...without, name] : without } : { ...call.value, tags: tag.on ? on : [...on, name], without };
+  function switchTag(name: string): void {
+    const scheme = playbook.book.scheme(call.value.scheme);
+    if (scheme.ok) call.value = { ...call.value, ...toggleTag(scheme.value, call.value, name) };
   }
 
   /** What would make this call better on this front: a tag, another school, the other side, one man's split. */
@@ -190,7 +188,7 @@ export const useWalkthrough = defineStore('walkthrough', () => {
 
   function make(change: Change): void {
     const keep = { ...call.value, front: frontText.value };
-    if (change.kind === 'tag') toggleTag(change.tag);
+    if (change.kind === 'tag') switchTag(change.tag);
     else if (change.kind === 'school') setUp({ ...keep, scheme: change.scheme, tags: [], without: [] });
     else if (change.kind === 'side') setUp({ ...keep, side: change.side });
     else setUp({ ...keep, formation: `${playbook.book.clauses('formations', call.value.formation)}; split ${change.man} ${change.inches}in` });
@@ -201,5 +199,5 @@ export const useWalkthrough = defineStore('walkthrough', () => {
     problems.value = [...problems.value, { code: 'text.expected', severity: 'error', span: TOP, params: { expected: 'left or right as the side', found: `"${found}"` } }];
   };
 
-  return { call, formation, front, moving, resolution, run, arrivals, underMovement, beatenBy, pressureShown, pressure, setMoves, tags, selected, problems, done, undone, frontText, overrides, mendings, otherSchool, comparison, otherLineup, lineups, motions, make, setUp, move, nudge, undo, redo, toggleTag, refuse };
+  return { call, formation, front, moving, resolution, run, arrivals, underMovement, beatenBy, pressureShown, pressure, setMoves, tags, selected, problems, done, undone, frontText, overrides, mendings, otherSchool, comparison, otherLineup, lineups, motions, make, setUp, move, nudge, undo, redo, switchTag, refuse };
 });

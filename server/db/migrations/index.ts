@@ -1,5 +1,6 @@
 import * as firstTables from './0001-first-tables';
 import * as playbook from './0002-playbook';
+import * as spaces from './0003-spaces';
 
 /** In the order they run. Append only: a migration that has been on main is never changed. */
-export const MIGRATIONS = [firstTables, playbook] as const;
+export const MIGRATIONS = [firstTables, playbook, spaces] as const;
