@@ -41,4 +41,8 @@ export default defineNuxtConfig({
   nitro: { esbuild: { options: { target: 'node20' } } },
   typescript: { strict: true },
   vite: { optimizeDeps: { include: ['zod', 'fastest-levenshtein'] } },
+  $development: {
+    // The development server asks for the entry of a server build even where nothing is rendered on the server.
+    vite: { environments: { ssr: { build: { rollupOptions: { input: { server: 'nuxt/dist/app/entry' } } } } } },
+  },
 });
