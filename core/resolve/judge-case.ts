@@ -4,7 +4,7 @@ import type { ProblemCode, Verdict } from '../model/resolution';
 import type { Settings } from '../model/settings';
 import { NOBODY, type Scene } from '../vocabulary/scene';
 import type { CompiledScheme } from './compile';
-import type { Outcome } from './outcome';
+import { onlyTouches, type Outcome } from './outcome';
 
 /** A fault found: who is involved, in scene indices, and its sentence when somebody asks for it. */
 export interface Fault {
@@ -55,7 +55,7 @@ export function sharedUnasked(judged: Case): void {
   const { men } = judged.outcome;
   for (let d = 0; d < judged.scene.defenders.length; d++) {
     if (judged.outcome.defenders[d]!.by.length < 2) continue;
-    const on = men.filter((m) => m.target === d);
+    const on = men.filter((m) => m.target === d && !onlyTouches(m));
     if (on.length < 2 || on.every((m) => m.partners.length > 0)) continue;
     judged.find('two-on-one', on.map((m) => m.man), [d], () => `${on.map((m) => judged.man(m.man)).join(' and ')} both block ${judged.foe(d)}, and neither asked for help.`);
   }

@@ -76,6 +76,9 @@ function partnersOf({ scene: { proposals }, call: { blockers } }: Settled, targe
 
 const joined = (men: readonly number[] | null, man: number): readonly number[] => (men ? [...men, man] : [man]);
 
+/** He gives his man a blow in passing and does not have him. */
+export const onlyTouches = ({ action, target }: ManOutcome): boolean => target !== NOBODY && action?.block.role === 'touch';
+
 const FREE: DefenderOutcome = { status: 'free', by: ALONE, rule: NOBODY };
 
 function statuses({ scene, call }: Settled, men: readonly ManOutcome[], targets: readonly number[], on: readonly number[]): DefenderOutcome[] {
@@ -87,10 +90,12 @@ function statuses({ scene, call }: Settled, men: readonly ManOutcome[], targets:
     for (const d of scene.proposals[man]!.all) if (out[d] === FREE) out[d] = { status, by: ALONE, rule: man };
   }
   const by: (readonly number[] | null)[] = scene.defenders.map(() => null);
-  for (const { man, target, next } of men) {
-    if (target !== NOBODY) by[target] = joined(by[target]!, man);
+  for (const m of men) {
+    const { man, target, next } = m;
+    if (target !== NOBODY && !onlyTouches(m)) by[target] = joined(by[target]!, man);
     if (next !== NOBODY && next !== target) by[next] = joined(by[next]!, man);
   }
+  for (const m of men) if (onlyTouches(m) && by[m.target]) by[m.target] = joined(by[m.target]!, m.man);
   for (let d = 0; d < by.length; d++) {
     const who = by[d];
     if (who) out[d] = { status: on[d]! >= 3 ? 'triple' : on[d] === 2 ? 'double' : 'single', by: who, rule: NOBODY };

@@ -62,6 +62,23 @@ describe('him', () => {
   });
 });
 
+describe('a chip', () => {
+  const chips = (end: string): Resolution => run(rules(`backside tackle\n  always: ${end}\nthe back\n  always: chip the end man on the line backside\n`), 'LE 5 left; N 1 left', 'LT LG C RG RT B');
+
+  it('beside the man who has him is no second man unasked', () => {
+    const r = chips('base the man on me');
+    expect(r.defenders.find((d) => d.id === 'LE')).toMatchObject({ status: 'double', by: ['LT', 'B'] });
+    expect(r.problems.map((p) => p.code)).not.toContain('two-on-one');
+  });
+
+  it('alone leaves him free', () => {
+    const r = chips('climb');
+    expect(man(r, 'B').target).toBe('LE');
+    expect(r.defenders.find((d) => d.id === 'LE')).toMatchObject({ status: 'free', by: [] });
+    expect(r.problems.map((p) => p.code)).toContain('free-on-line');
+  });
+});
+
 describe('a man left for whom nobody else has', () => {
   const leave = (whom: string): string => `backside tackle\n  always: climb, else base the first man head-up or outside me\nleft by design\n  always: leave ${whom}\n`;
   const end = 'every man head-up or outside the backside tackle';

@@ -108,8 +108,8 @@ export interface BlockWord extends Saying {
   /** What a coach calls it, as the column heading says it. */
   readonly name: string;
   readonly pulls: boolean;
-  /** A pair needs its partner; `read` and `leave` block nobody on purpose. */
-  readonly role: 'block' | 'pair' | 'read' | 'leave';
+  /** A pair needs its partner; whoever is only touched in passing still needs somebody who has him; `read` and `leave` block nobody on purpose. */
+  readonly role: 'block' | 'pair' | 'touch' | 'read' | 'leave';
   /** How the path runs on the board. */
   readonly course: 'straight' | 'flat-then-up' | 'behind-the-line' | 'climb' | 'none' | 'retreat';
   readonly technique: BlockTechnique;

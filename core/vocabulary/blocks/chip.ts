@@ -5,7 +5,7 @@ export const chip: BlockWord = {
   says: ['chip {whom:target}'],
   help: 'One blow on the way out, on the side his partner does not have.',
   pulls: false,
-  role: 'block',
+  role: 'touch',
   course: 'straight',
   technique: { step: 'lead', foot: 'near', aim: 'near shoulder', eyes: 'the rusher’s near shoulder' },
   call: null,
