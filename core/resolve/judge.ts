@@ -28,6 +28,14 @@ export function judge(scheme: CompiledScheme, outcome: Outcome, aim: Aim, settin
   return { faults, notes, verdict: faults.some((f) => SEVERITY[f.code] === 'broken') ? 'broken' : faults.length ? 'at risk' : 'sound' };
 }
 
+/** What makes two faults the same one: its kind and everybody involved, by name. */
+export function faultKey({ settled: { scene } }: Outcome, { code, men, defenders }: Fault): string {
+  let key: string = code;
+  for (const m of men) key += ` ${scene.men[m]!.id}`;
+  for (const d of defenders) key += ` ${scene.defenders[d]!.id}`;
+  return key;
+}
+
 /** A fault as a problem of the resolution: names, lines and its sentence. */
 export function explainFault(outcome: Outcome, fault: Fault): Problem {
   const { scene, sheets } = outcome.settled;

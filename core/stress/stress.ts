@@ -1,6 +1,6 @@
 import type { Problem, ProblemCode } from '../model/resolution';
 import type { Front } from '../model/front';
-import { explainFault, isBreaking } from '../resolve/judge';
+import { explainFault, faultKey, isBreaking } from '../resolve/judge';
 import type { Fault } from '../resolve/judge-case';
 import { workPlay } from '../movement/play';
 import type { Prepared, Worked } from '../resolve/resolve';
@@ -77,10 +77,7 @@ export function stress(prepared: Prepared, space: OpenSpace, plan: StressPlan): 
 }
 
 function note(causes: Map<string, { -readonly [K in keyof Cause]: Cause[K] }>, worked: Worked, fault: Fault, hole: boolean, choice: Choice, front: Front): void {
-  const { scene } = worked.outcome.settled;
-  let key: string = fault.code;
-  for (const m of fault.men) key += ` ${scene.men[m]!.id}`;
-  for (const d of fault.defenders) key += ` ${scene.defenders[d]!.id}`;
+  const key = faultKey(worked.outcome, fault);
   const known = causes.get(key);
   const weight = weightOf(choice, front.defenders.length);
   if (known && !isPlainer({ weight, choice }, known.smallest)) {

@@ -18,7 +18,8 @@ import { resolvePlay, workPlay } from '#core/movement/play';
 import { arrivalsOf } from '#core/movement/run/arrivals';
 import { runPlay, type Run } from '#core/movement/run/run';
 import { provePressures } from '#core/protect/prove';
-import { prepareCall } from '#core/resolve/resolve';
+import { faultKey } from '#core/resolve/judge';
+import { prepareCall, type Worked } from '#core/resolve/resolve';
 import { toggleTag } from '#core/resolve/tags';
 import { usePlaybook } from '~/features/playbook/store';
 
@@ -84,14 +85,21 @@ export const useWalkthrough = defineStore('walkthrough', () => {
   /** When each man meets his, by the run in time. */
   const arrivals = computed(() => new Map(run.value && resolution.value ? arrivalsOf(run.value, resolution.value.assignments).map((a) => [a.man, a]) : []));
 
-  /** The verdict under every movement this front can make. */
+  /** The call against every movement this front can make, and whether something goes wrong that is right as they stand. */
   const underMovement = computed(() => {
     const scheme = playbook.book.scheme(call.value.scheme);
-    if (!scheme.ok || !formation.value || !front.value) return [];
+    if (!scheme.ok || !formation.value || !front.value) return null;
     const prepared = prepareCall(scheme.value, formation.value, callOf());
-    return movementMenu(front.value, formation.value).map((g) => ({
-      name: g.name, moves: g.moves.map((m) => ({ said: sayMovement(m), name: describeMovement(m), verdict: workPlay(prepared, { ...front.value!, movements: [m] }).judgement.verdict })),
+    const faultsOf = ({ outcome, judgement }: Worked): string[] => judgement.faults.map((fault) => faultKey(outcome, fault));
+    const still = workPlay(prepared, { ...front.value, movements: [] });
+    const known = faultsOf(still);
+    const groups = movementMenu(front.value, formation.value).map((g) => ({
+      name: g.name, moves: g.moves.map((m) => {
+        const moved = workPlay(prepared, { ...front.value!, movements: [m] });
+        return { said: sayMovement(m), name: describeMovement(m), verdict: moved.judgement.verdict, adds: faultsOf(moved).some((f) => !known.includes(f)) };
+      }),
     }));
+    return { still: still.judgement.verdict, groups };
   });
 
   /** Which pressures beat a protection, with the plainest of each way; nothing for a run. */
