@@ -62,6 +62,16 @@ describe('him', () => {
   });
 });
 
+describe('the numbers', () => {
+  it('name as one too many whom the rules leave free in the box', () => {
+    const read = shippedScheme('inside-zone-z1');
+    if (!read.ok) throw new Error('z1');
+    const r = run(read.value, `${OVER}; S (9, 12)`);
+    expect(r.defenders.filter((d) => d.status === 'free').map((d) => d.id)).toEqual(['S']);
+    expect(r.identification.numbers).toMatchObject({ count: 6, plusOne: 'S' });
+  });
+});
+
 describe('a chip', () => {
   const chips = (end: string): Resolution => run(rules(`backside tackle\n  always: ${end}\nthe back\n  always: chip the end man on the line backside\n`), 'LE 5 left; N 1 left', 'LT LG C RG RT B');
 

@@ -118,6 +118,7 @@ function numbersOf(outcome: Outcome, formation: Formation, attack: number) {
   }
   return {
     blockers, spare: [...spare], attack,
+    free: scene.defenders.filter((d) => outcome.defenders[d.index]!.status === 'free').map((d) => d.id),
     reads: outcome.defenders.filter((d) => d.status === 'read' || d.status === 'left').length,
   };
 }

@@ -12,6 +12,8 @@ export interface SchemeNumbers {
   readonly reads: number;
   /** Skill men in this formation who could still be added. */
   readonly spare: readonly ('wrapper' | 'insert' | 'receiver')[];
+  /** Defenders its rules leave to nobody against this front. */
+  readonly free: readonly string[];
   /** Where the ball is to cross the line, feet, play side positive. */
   readonly attack: number;
 }
@@ -28,7 +30,7 @@ export function findNumbers(picture: Picture, boxIds: readonly string[], side: S
   }
   const surplus = offence[side] - defence[side];
   const count = scheme.blockers.length + scheme.reads;
-  const plusOne = findPlusOne(picture, boxIds, side, scheme.attack, count);
+  const plusOne = findPlusOne(picture, boxIds, side, scheme, count);
   const short = box.length - count;
   return {
     ...base, surplus, count, plusOne,
@@ -38,10 +40,12 @@ export function findNumbers(picture: Picture, boxIds: readonly string[], side: S
   };
 }
 
-/** Walks the defence from the point of attack out, line first: the first man beyond the count. */
-function findPlusOne(picture: Picture, boxIds: readonly string[], side: Side, attack: number, count: number): string | null {
+/** Whoever of the box the rules leave to nobody, the nearest to the point of attack; else, walking the defence from there out, line first, the first man beyond the count. */
+function findPlusOne(picture: Picture, boxIds: readonly string[], side: Side, { attack, free }: SchemeNumbers, count: number): string | null {
   const sign = signOf(side);
   const reach = (d: Picture['defenders'][number]): number => Math.hypot(d.x * sign - attack, d.y);
+  const [left] = picture.defenders.filter((d) => boxIds.includes(d.id) && free.includes(d.id)).sort((a, b) => reach(a) - reach(b) || (a.id < b.id ? -1 : 1));
+  if (left) return left.id;
   const order = [...picture.defenders].sort((a, b) =>
     rank(a, boxIds) - rank(b, boxIds) || reach(a) - reach(b) || (a.id < b.id ? -1 : 1));
   return order[count]?.id ?? null;
