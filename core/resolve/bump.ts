@@ -85,13 +85,6 @@ export function change({ scene, lone, own }: Settled, man: number, target: numbe
   scene.propose(man, insteadOf(scene.proposals[man]!, target, instead === 'on' ? 'climb' : lone, instead));
 }
 
-/** Gives a man a defender to block alone: by his own sentence where that named him, else over to him. */
-export function takeOver(settled: Settled, man: number, defender: number): void {
-  const own = settled.own[man];
-  if (own?.target === defender) settled.scene.propose(man, own);
-  else change(settled, man, defender, 'over');
-}
-
 /** Whoever in the box nobody has within a man's reach, nearest to his nose; a man on the line before a linebacker. -1 for nobody. */
 export function nearestFreeMan(scene: Scene, man: number, free: Accept): number {
   for (const level of [scene.first, scene.linebackers]) {

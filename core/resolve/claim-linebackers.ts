@@ -1,12 +1,12 @@
-import { moreThan } from '../geometry/compare';
 import { always } from '../vocabulary/finding';
 import { NOBODY, type Proposal, type Scene } from '../vocabulary/scene';
 import type { Accept, Claim, TargetFinder } from '../vocabulary/word';
-import { change, nearestFreeMan, takeOver } from './bump';
+import { change, nearestFreeMan } from './bump';
 import type { CompiledAction } from './sentence';
 import { matchWithoutCrossing, type FixedPair } from './match-climbers';
 import { NO_DEFENDERS } from './proposals';
 import type { Settled } from './settle';
+import { uncross } from './uncross';
 
 /** Whom everybody blocks first and next, those on the line included; -1 for nobody. */
 export interface Claims {
@@ -70,7 +70,7 @@ class Handout {
     }
     if (this.settled.bumpLine > 0) {
       this.nobodyIdle();
-      this.uncross();
+      uncross(this.settled, this.target);
     }
     return { target: this.target, next: this.next, action: this.action };
   }
@@ -206,33 +206,6 @@ class Handout {
       change(this.settled, man, NOBODY, 'over');
       this.give({ man, mates: ALONE, finder: ANYBODY, later: false }, found);
     }
-  }
-
-  /** Neighbours of whom one moved over trade when each is alone with a man of one level and their men stand the other way round. */
-  private uncross(): void {
-    const { scene, target } = this;
-    if (!scene.proposals.some((p) => p.instead === 'over')) return;
-    for (let round = 1; round < scene.lineCount; round++) {
-      for (let man = 0; man + 1 < scene.lineCount; man++) {
-        if (!this.areCrossed(man, man + 1)) continue;
-        const [his, mates] = [target[man]!, target[man + 1]!];
-        for (const [who, defender] of [[man, mates], [man + 1, his]] as const) {
-          takeOver(this.settled, who, defender);
-          target[who] = defender;
-        }
-      }
-    }
-  }
-
-  private areCrossed(man: number, mate: number): boolean {
-    const { scene: { proposals, defenders }, target } = this;
-    const [his, mates] = [target[man]!, target[mate]!];
-    if (his === NOBODY || mates === NOBODY || defenders[his]!.level !== defenders[mates]!.level || !moreThan(defenders[his]!.x, defenders[mates]!.x)) return false;
-    const isAlone = (who: number, defender: number): boolean => {
-      const { instead, pulls } = proposals[who]!;
-      return (instead === null || instead === 'over') && !pulls && target.indexOf(defender) === target.lastIndexOf(defender);
-    };
-    return (proposals[man]!.instead === 'over' || proposals[mate]!.instead === 'over') && isAlone(man, his) && isAlone(mate, mates);
   }
 
   /** Whom only those who give way have named: left or read as long as nobody else has him. */
