@@ -28,8 +28,9 @@ const ALONE: readonly number[] = [];
 const ANYBODY: TargetFinder = { claim: 'matched', every: false, seek: () => NOBODY };
 
 /**
- * Hands out linebackers (and others by name) after the first level is settled: named ones, then "the next free", then climbers
- * matched without crossing, then whoever scans. Within each, a man who goes at once chooses before the next of a pair, the play side before the back side.
+ * Hands out linebackers (and others by name) after the first level is settled: named ones, those of pairs included; then, of the men who
+ * go at once, "the next free" and the climbers, matched without crossing; then the same for the next of pairs; last whoever scans. The play side
+ * chooses before the back side.
  */
 export const claimLinebackers = (settled: Settled): Claims => new Handout(settled).run();
 
@@ -62,11 +63,13 @@ class Handout {
     if (wants.length > 0) {
       this.claimNamed(wants, false);
       this.claimNamed(wants, true);
-      this.claimFree(wants, 'free');
+      this.claimFree(wants, 'free', false);
       const fixed: FixedPair[] = [];
       this.matchClimbers(wants, false, fixed);
+      this.claimFree(wants, 'free', true);
       this.matchClimbers(wants, true, fixed);
-      this.claimFree(wants, 'last');
+      this.claimFree(wants, 'last', false);
+      this.claimFree(wants, 'last', true);
     }
     if (this.settled.bumpLine > 0) {
       this.nobodyIdle();
@@ -160,13 +163,8 @@ class Handout {
     return linebackers.slice(after + 1).find(isFree) ?? linebackers.find(isFree) ?? NOBODY;
   }
 
-  /** Whoever takes the next one nobody has: at once before later, the play side before the back side. */
-  private claimFree(wants: readonly Want[], claim: 'free' | 'last'): void {
-    this.claimFreeOf(wants, claim, false);
-    this.claimFreeOf(wants, claim, true);
-  }
-
-  private claimFreeOf(wants: readonly Want[], claim: 'free' | 'last', later: boolean): void {
+  /** Whoever takes the next one nobody has: the play side before the back side. */
+  private claimFree(wants: readonly Want[], claim: 'free' | 'last', later: boolean): void {
     for (const want of wants) {
       if (!is(want, claim, later)) continue;
       const found = want.finder.seek(this.scene, want.man, this.free);

@@ -50,7 +50,8 @@ export type Seek = (scene: Scene, me: number, accept: Accept) => number;
 
 /**
  * When a target is handed out: at once (first level and by name), or with the linebackers, after the first level is settled:
- * those named outright first, then "the next free" ones, then climbers matched without crossing, and last whoever scans for what is left.
+ * those named outright first, then "the next free" ones, then climbers matched without crossing (men who go at once before the next of
+ * pairs), and last whoever scans for what is left.
  */
 export type Claim = 'named' | 'free' | 'matched' | 'last';
 
