@@ -107,6 +107,19 @@ test('a proof runs around one front with all it can do, and over a space of the 
   await expect(page.getByRole('option', { name: 'Two looks on Friday' })).toHaveCount(0);
 });
 
+test('an assistant proves over a space he takes for the sitting; only the coach keeps one', async ({ page }) => {
+  await enter(page, 'assistant', '/rules/power');
+  const spaces = page.getByRole('combobox', { name: 'Space of fronts' });
+  const own = { id: 'one-look', name: 'One look for now', men: [['LE 5 left'], ['N 0'], ['RE 5 right']] };
+  await page.getByLabel('Space of fronts to take').setInputFiles({ name: 'own.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(own)) });
+  await expect(spaces).toHaveValue('sitting one-look');
+  await expect(page.getByRole('button', { name: 'Retire it' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Prove it' }).click();
+  await expect(page.getByText('1 of 1 fronts')).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('option', { name: 'One look for now' })).toHaveCount(0);
+});
+
 test('a large proof can be stopped and keeps what it found', async ({ page }) => {
   await enter(page, 'coach', '/rules/power');
   await page.getByRole('combobox', { name: 'Space of fronts' }).selectOption({ label: 'Everything they can line up in' });
