@@ -15,7 +15,10 @@ export function judgeRun(judged: Case): void {
     if (m.pull) {
       lateKick(judged, m);
       vacatedGap(judged, m);
-    } else farReach(judged, m);
+    } else {
+      farReach(judged, m);
+      farClimb(judged, m);
+    }
   }
   freeLinebackers(judged);
 }
@@ -64,6 +67,15 @@ function farReach(judged: Case, m: ManOutcome): void {
   const limit = zone && away > 0 ? settings.zoneReachLimit : settings.reachLimit;
   if (!moreThan(Math.abs(away), limit)) return;
   judged.find('reach-too-far', [m.man], [m.target], () => `${judged.man(m.man)} blocks ${judged.foe(m.target)} alone from ${feet(Math.abs(away))} to the side; more than ${feet(limit)} is too far.`);
+}
+
+/** A lineman who climbs across half the line. */
+function farClimb(judged: Case, { man, target, next }: ManOutcome): void {
+  const { scene } = judged;
+  const to = next === NOBODY ? target : next;
+  if (to === NOBODY || man >= scene.lineCount || scene.defenders[to]!.level === 1) return;
+  const away = Math.abs(scene.defenders[to]!.x - scene.men[man]!.x);
+  if (moreThan(away, LATERAL_REACH)) judged.notes.push(() => `${judged.man(man)} has ${feet(away)} to the side to ${judged.foe(to)}: far for a climb.`);
 }
 
 /** A pulling block on the line that loses the race to where it should meet its man. */
