@@ -5,6 +5,8 @@ import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 
 const root = new URL('..', import.meta.url).pathname;
+// One of them runs the command line, which has to be this code's.
+await import('./build-cli.mjs');
 const wanted = process.argv.slice(2);
 // Below the project, so that packages left out of the bundle are found.
 mkdirSync(join(root, 'node_modules/.cache'), { recursive: true });

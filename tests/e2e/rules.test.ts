@@ -54,8 +54,17 @@ test('a tag changes what a play does to every front, its proof, and the board be
   const strip = page.getByRole('region', { name: 'What it does to every front' });
   const heading = strip.getByRole('heading');
   const usual = await heading.textContent();
-  await page.getByRole('group', { name: 'Tags' }).getByRole('button', { name: 'read' }).click();
+  const prove = async (): Promise<string> => {
+    await page.getByRole('button', { name: 'Prove it' }).click();
+    await expect(page.getByText(/^([\d,]+) of \1 fronts$/)).toBeVisible({ timeout: 60_000 });
+    return (await page.getByRole('region', { name: 'Proof over fronts' }).getByRole('listitem').first().textContent())!;
+  };
+  const proved = await prove();
+  await page.getByRole('group', { name: 'Tags' }).getByRole('button', { name: 'read' }).focus();
+  await page.keyboard.press('Enter');
   await expect(heading).not.toHaveText(usual!);
+  await expect(page.getByText(/of [\d,]+ fronts$/)).toHaveCount(0);
+  expect(await prove()).not.toBe(proved);
   await strip.getByRole('link', { name: /^Over(?!,)/ }).first().click();
   await expect(page).toHaveURL(/without=read/);
   await expect(page.getByRole('group', { name: 'Tags' }).getByRole('button', { name: 'read' })).toHaveAttribute('aria-pressed', 'false');
@@ -154,8 +163,10 @@ test('a front is drawn, kept under an opponent and found in the Matrix', async (
 test('what mends a call is offered and done, and two schools stand side by side', async ({ page }) => {
   await enter(page, 'coach', '/walkthrough?play=inside-zone-z1&formation=h-back&front=LE%205%20left;%20N%201%20left;%20T%203%20right;%20RE%205%20right;%20W%2030%20left;%20M%2010%20right;%20S%20(9,%2012)');
   await expect(page.getByRole('status').first()).toContainText('At risk');
+  await expect(page.getByText(/^At risk as they stand; \d+ of \d+ movements add to it\./)).toBeVisible();
   await page.getByRole('button', { name: 'Call insert' }).click();
   await expect(page.getByRole('status').first()).toContainText('Sound');
+  await expect(page.getByText(/ movements put it at risk or break it\.|^Sound under all/)).toBeVisible();
   await page.getByRole('combobox', { name: 'Compare with' }).selectOption({ label: 'Inside zone, help play side' });
   await expect(page.getByRole('row', { name: /^Other school/ })).toContainText('Help, one hand T, then M');
 });

@@ -1,6 +1,6 @@
 import { watch } from 'vue';
 import { SideSchema } from '#core/model/side';
-import { listOf, textOf } from '~/features/board/address';
+import { listOf, sayLists, textOf } from '~/features/board/address';
 import { START, useProtection } from './store';
 
 /** Keeps the protection and the address bar in step. */
@@ -20,7 +20,7 @@ export function useProtectionAddress(): void {
   }
   watch([() => p.call, () => p.chosen], () => {
     const { scheme, side, formation, front, tags, without, mike } = p.call;
-    const some = { tags: tags.join(','), without: without.join(','), mike, rush: p.chosen?.rushers.join(',') ?? '', twist: p.chosen?.twist?.join(',') ?? '' };
-    void router.replace({ query: { play: scheme, side, formation, front, ...Object.fromEntries(Object.entries(some).filter(([, v]) => v)) } });
+    const lists = { tags, without, mike: mike ? [mike] : [], rush: p.chosen?.rushers ?? [], twist: p.chosen?.twist ?? [] };
+    void router.replace({ query: { play: scheme, side, formation, front, ...sayLists(lists) } });
   });
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { postOf, suggestSentence } from '#core/compare/suggest';
 import type { StressJob } from '#core/library/stress-job';
 import type { Cause } from '#core/stress/stress';
@@ -18,6 +18,7 @@ const FIRST = 'book even';
 const space = ref(FIRST);
 const picker = ref<HTMLInputElement | null>(null);
 const limit = ref(100_000);
+watch([() => rules.id, () => rules.side, () => rules.tagChoice], proof.clear);
 const LIMITS = [20_000, 100_000, 1_000_000];
 
 async function take(event: Event): Promise<void> {

@@ -26,13 +26,22 @@ export function useProof() {
     running.value = false;
   }
 
-  function start(job: StressJob, limit: number, seed: number): void {
+  /** Forgets what was found: it was about another call. */
+  function clear(): void {
     stop();
     tally.value = NO_TALLY;
+    total.value = 0;
     done.value = 0;
+    problem.value = '';
+  }
+
+  function start(job: StressJob, limit: number, seed: number): void {
+    clear();
     const opened = openJob(job);
-    problem.value = opened.ok ? '' : opened.diagnostics.map(wordDiagnostic).join('; ');
-    if (!opened.ok) return;
+    if (!opened.ok) {
+      problem.value = opened.diagnostics.map(wordDiagnostic).join('; ');
+      return;
+    }
     const { space, formation } = opened.value;
     say = (cause) => { const front = space.frontAt(cause.smallest.choice); return front ? sayFront(front, formation) : ''; };
     blocker = (cause) => { const front = space.frontAt(cause.smallest.choice); return front ? blockerOf(cause.who, formation, front) : null; };
@@ -61,5 +70,5 @@ export function useProof() {
   }
 
   onScopeDispose(stop);
-  return { tally, total, done, running, problem, start, stop, frontOf: (cause: Cause) => say(cause), blockerOf: (cause: Cause) => blocker(cause), share: computed(() => (total.value ? done.value / total.value : 0)) };
+  return { tally, total, done, running, problem, start, stop, clear, frontOf: (cause: Cause) => say(cause), blockerOf: (cause: Cause) => blocker(cause), share: computed(() => (total.value ? done.value / total.value : 0)) };
 }

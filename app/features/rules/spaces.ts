@@ -33,8 +33,11 @@ export function useSpaces(formationId: () => string) {
   function textOf(key: string): string {
     problem.value = '';
     const [kind, id] = [key.slice(0, key.indexOf(' ')), key.slice(key.indexOf(' ') + 1)];
-    if (kind === 'book') return playbook.book.text('spaces', id) ?? '';
-    if (kind === 'sitting') return sitting.value.find((s) => s.id === id)?.text ?? '';
+    if (kind === 'book' || kind === 'sitting') {
+      const text = kind === 'book' ? playbook.book.text('spaces', id) : sitting.value.find((s) => s.id === id)?.text;
+      if (!text) problem.value = `The space “${id}” is no longer there. Choose another one.`;
+      return text ?? '';
+    }
     const formation = playbook.book.formation(formationId());
     const front = formation.ok ? playbook.book.front(id, formation.value, playbook.settings) : formation;
     if (!formation.ok || !front.ok) {

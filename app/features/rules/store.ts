@@ -13,6 +13,7 @@ import { compileScheme, type CompiledScheme } from '#core/resolve/compile';
 import { workPlay } from '#core/movement/play';
 import { prepareCall } from '#core/resolve/resolve';
 import { tagsInForce, toggleTag } from '#core/resolve/tags';
+import { sayLists } from '~/features/board/address';
 import { usePlaybook, type OwnDocument, type Version } from '~/features/playbook/store';
 import { RequestProblem } from '~/features/session/request';
 
@@ -43,6 +44,9 @@ export const useRules = defineStore('rules', () => {
   const compiled = computed<CompiledScheme | null>(() => (tree.value && !hasErrors(diagnostics.value) ? compileScheme(tree.value) : null));
   const before = computed<CompiledScheme | null>(() => valueOf(saved.value));
 
+  /** What the text says, or said before it could not be read. */
+  const readable = computed(() => compiled.value ?? before.value);
+
   const formationId = computed(() => tree.value?.head.find((h) => h.key === 'from')?.value ?? 'five-man');
   const looksOf = (scheme: CompiledScheme | null): Map<string, { verdict: Verdict; sentence: string }> => {
     const formation = playbook.book.formation(formationId.value);
@@ -57,19 +61,16 @@ export const useRules = defineStore('rules', () => {
   };
   /** The play's tags, and whether each is called. */
   const tags = computed(() => {
-    const scheme = compiled.value ?? before.value;
-    const inForce = scheme ? tagsInForce(scheme, tagChoice.value) : new Set<string>();
-    return (scheme?.tags ?? []).map(({ name, says }) => ({ name, says, active: inForce.has(name) }));
+    const scheme = readable.value;
+    if (!scheme) return [];
+    const inForce = tagsInForce(scheme, tagChoice.value);
+    return scheme.tags.map(({ name, says }) => ({ name, says, active: inForce.has(name) }));
   });
   function switchTag(name: string): void {
-    const scheme = compiled.value ?? before.value;
-    if (scheme) tagChoice.value = toggleTag(scheme, tagChoice.value, name);
+    if (readable.value) tagChoice.value = toggleTag(readable.value, tagChoice.value, name);
   }
   /** Where the Walkthrough shows the play as it is called here. */
-  const address = computed<Record<string, string>>(() => {
-    const { tags: on, without } = tagChoice.value;
-    return { play: id.value ?? '', side: side.value, formation: formationId.value, ...(on.length ? { tags: on.join(',') } : {}), ...(without.length ? { without: without.join(',') } : {}) };
-  });
+  const address = computed<Record<string, string>>(() => ({ play: id.value ?? '', side: side.value, formation: formationId.value, ...sayLists(tagChoice.value) }));
   const was = computed(() => looksOf(before.value));
   const is = computed(() => looksOf(compiled.value));
   /** Every front with its verdict now and before the change; while the text cannot be read, what it was. */

@@ -1,6 +1,6 @@
 import { watch } from 'vue';
 import { SideSchema } from '#core/model/side';
-import { listOf, textOf } from '~/features/board/address';
+import { listOf, sayLists, textOf } from '~/features/board/address';
 import { START, useWalkthrough, type BoardCall } from './store';
 
 /** Keeps the board and the address bar in step, so that a board can be sent to somebody. */
@@ -21,8 +21,6 @@ export function useBoardAddress(): void {
   }
   watch([() => board.call, () => board.frontText], () => {
     const { scheme, side, formation, tags, without, moves } = board.call;
-    void router.replace({ query: {
-      play: scheme, side, formation, front: board.frontText, ...(tags.length ? { tags: tags.join(',') } : {}), ...(without.length ? { without: without.join(',') } : {}), ...(moves.length ? { moves: moves.join(',') } : {}),
-    } });
+    void router.replace({ query: { play: scheme, side, formation, front: board.frontText, ...sayLists({ tags, without, moves }) } });
   });
 }

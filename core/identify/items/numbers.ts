@@ -44,11 +44,9 @@ export function findNumbers(picture: Picture, boxIds: readonly string[], side: S
 function findPlusOne(picture: Picture, boxIds: readonly string[], side: Side, { attack, free }: SchemeNumbers, count: number): string | null {
   const sign = signOf(side);
   const reach = (d: Picture['defenders'][number]): number => Math.hypot(d.x * sign - attack, d.y);
-  const [left] = picture.defenders.filter((d) => boxIds.includes(d.id) && free.includes(d.id)).sort((a, b) => reach(a) - reach(b) || (a.id < b.id ? -1 : 1));
-  if (left) return left.id;
-  const order = [...picture.defenders].sort((a, b) =>
-    rank(a, boxIds) - rank(b, boxIds) || reach(a) - reach(b) || (a.id < b.id ? -1 : 1));
-  return order[count]?.id ?? null;
+  const near = [...picture.defenders].sort((a, b) => reach(a) - reach(b) || (a.id < b.id ? -1 : 1));
+  const left = near.find((d) => boxIds.includes(d.id) && free.includes(d.id));
+  return (left ?? near.sort((a, b) => rank(a, boxIds) - rank(b, boxIds))[count])?.id ?? null;
 }
 
 const rank = (d: Picture['defenders'][number], boxIds: readonly string[]): number =>

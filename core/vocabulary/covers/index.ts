@@ -56,18 +56,14 @@ const playsideRegion = (ownsHeadUp: (man: SceneMan) => boolean): Cover => (line)
       while (man >= 0 && x < start[man]!) man--;
       if (man >= 0) men[man] = put(men[man]!, d, line[man]!, defenders);
     }
-    // Two men in one region: the nearer nose is mine, the others belong to the playside neighbour. He keeps the one farthest back side of
-    // those and his own, so that nobody’s man stands across the next man’s.
-    let handed = false;
+    // Two men in one region: the one farthest back side is mine (a body’s width apart, that is the nearer nose), the others belong to the
+    // playside neighbour, who does the same with them and his own: nobody’s man stands across the next man’s.
     for (let i = 0; i < last; i++) {
       const his = men[i]!;
-      const shares = his.length > 1;
-      if (shares) {
-        const mine = handed ? his.reduce((a, b) => (defenders[b]!.x < defenders[a]!.x ? b : a)) : his[0]!;
-        for (const other of his) if (other !== mine) men[i + 1] = put(men[i + 1]!, other, line[i + 1]!, defenders);
-        men[i] = [mine];
-      }
-      handed = shares;
+      if (his.length < 2) continue;
+      const mine = his.reduce((a, b) => (defenders[b]!.x < defenders[a]!.x ? b : a));
+      for (const other of his) if (other !== mine) men[i + 1] = put(men[i + 1]!, other, line[i + 1]!, defenders);
+      men[i] = [mine];
     }
     return { men, regions };
   };
