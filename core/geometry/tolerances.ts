@@ -39,6 +39,9 @@ export const OVERHANG_REACH = 20;
 /** A lineman with nobody cannot be asked to get to somebody farther to the side than this. */
 export const LATERAL_REACH = 12;
 
+/** A lineman who climbs alone farther than this to the side is told so, feet: five yards. */
+export const FAR_CLIMB = 15;
+
 /** Two men cannot stand with their noses closer than this. */
 export const BODY = 1;
 

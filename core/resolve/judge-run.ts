@@ -1,5 +1,5 @@
 import { moreThan } from '../geometry/compare';
-import { LATERAL_REACH } from '../geometry/tolerances';
+import { FAR_CLIMB, LATERAL_REACH } from '../geometry/tolerances';
 import { feet, seconds, YARD, yards } from '../geometry/units';
 import { lateness, meetsBall } from '../kinematics/races';
 import { BALL_AT_LINE, MOVERS } from '../kinematics/speeds';
@@ -69,13 +69,12 @@ function farReach(judged: Case, m: ManOutcome): void {
   judged.find('reach-too-far', [m.man], [m.target], () => `${judged.man(m.man)} blocks ${judged.foe(m.target)} alone from ${feet(Math.abs(away))} to the side; more than ${feet(limit)} is too far.`);
 }
 
-/** A lineman who climbs across half the line. */
-function farClimb(judged: Case, { man, target, next }: ManOutcome): void {
+/** A lineman who goes at once, across more than half the line. */
+function farClimb(judged: Case, { man, target }: ManOutcome): void {
   const { scene } = judged;
-  const to = next === NOBODY ? target : next;
-  if (to === NOBODY || man >= scene.lineCount || scene.defenders[to]!.level === 1) return;
-  const away = Math.abs(scene.defenders[to]!.x - scene.men[man]!.x);
-  if (moreThan(away, LATERAL_REACH)) judged.notes.push(() => `${judged.man(man)} has ${feet(away)} to the side to ${judged.foe(to)}: far for a climb.`);
+  if (target === NOBODY || man >= scene.lineCount || scene.defenders[target]!.level === 1) return;
+  const away = Math.abs(scene.defenders[target]!.x - scene.men[man]!.x);
+  if (moreThan(away, FAR_CLIMB)) judged.notes.push(() => `${judged.man(man)} has ${feet(away)} to the side to ${judged.foe(target)}: far for a climb.`);
 }
 
 /** A pulling block on the line that loses the race to where it should meet its man. */

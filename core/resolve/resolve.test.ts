@@ -115,7 +115,7 @@ describe('a man left for whom nobody else has', () => {
 
 describe('a climb', () => {
   it('across half the line is told in feet, as a note', () => {
-    const far = run(rules('playside tackle\n  always: climb to L1\n'), 'W (-8, 12)');
+    const far = run(rules('playside tackle\n  always: climb to L1\n'), 'W (-10, 12)');
     expect(man(far, 'RT').target).toBe('W');
     expect(far.notes).toEqual([expect.stringMatching(/^RT has 1\d(\.\d)? ft to the side to W: far for a climb\.$/)]);
     expect(run(rules('playside tackle\n  always: climb to L1\n'), 'W (2, 12)').notes).toEqual([]);

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { onKeyStroke, useElementSize } from '@vueuse/core';
+import { BLOCKS, type BlockId } from '#core/vocabulary/index';
 import { computed, onMounted, ref } from 'vue';
 import { wordDiagnostic } from '#core/diagnostics/wording';
 import { boardScale, columnsUnder, PASS_DEPTH } from '~/features/board/scale';
@@ -41,7 +42,8 @@ function cell(row: string, man: string): string {
   if (row === 'set') return set ? upperFirst(set.set) : blockName(a);
   if (row === 'help') return set?.help.map((h) => `${h.side} from ${h.from}`).join(', ') ?? '';
   const takes = p.pressure?.pickedUp.filter((x) => x.by.includes(man)).map((x) => x.rusher) ?? [];
-  return takes.length ? takes.join(', ') : 'nobody comes';
+  if (takes.length) return takes.join(', ');
+  return BLOCKS[a.block as BlockId].role === 'touch' && a.target !== null && p.pressure?.rushers.includes(a.target) ? `${a.target}, in passing` : 'nobody comes';
 }
 
 const rushable = computed(() => p.front?.defenders.filter((d) => Math.abs(d.x) < 24 && d.y < 31).slice().sort((a, b) => a.x - b.x) ?? []);
