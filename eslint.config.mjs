@@ -1,9 +1,16 @@
+import prettier from 'eslint-config-prettier';
 import withNuxt from './.nuxt/eslint.config.mjs';
 
 const notInCore = [
-  { selector: "MemberExpression[object.name='Date'][property.name='now']", message: 'The clock is a parameter in core.' },
+  {
+    selector: "MemberExpression[object.name='Date'][property.name='now']",
+    message: 'The clock is a parameter in core.',
+  },
   { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'The clock is a parameter in core.' },
-  { selector: "MemberExpression[object.name='Math'][property.name='random']", message: 'Chance is a parameter in core.' },
+  {
+    selector: "MemberExpression[object.name='Math'][property.name='random']",
+    message: 'Chance is a parameter in core.',
+  },
 ];
 
 export default withNuxt(
@@ -11,11 +18,13 @@ export default withNuxt(
   {
     rules: {
       'no-console': 'off',
-      'vue/html-self-closing': 'off', 'vue/max-attributes-per-line': 'off', 'vue/singleline-html-element-content-newline': 'off',
-      'vue/multi-word-component-names': 'off', 'vue/first-attribute-linebreak': 'off', 'vue/html-closing-bracket-newline': 'off',
-      'vue/require-default-prop': 'off', 'vue/html-indent': 'off', 'vue/multiline-html-element-content-newline': 'off',
-      '@typescript-eslint/no-explicit-any': 'error', '@typescript-eslint/unified-signatures': 'off', '@typescript-eslint/no-dynamic-delete': 'off',
+      'vue/multi-word-component-names': 'off',
+      'vue/require-default-prop': 'off',
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/unified-signatures': 'off',
+      '@typescript-eslint/no-dynamic-delete': 'off',
     },
   },
   { files: ['core/**/*.ts'], ignores: ['**/*.test.ts'], rules: { 'no-restricted-syntax': ['error', ...notInCore] } },
+  prettier,
 );

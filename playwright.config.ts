@@ -1,10 +1,16 @@
 import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
-  testDir: 'tests/e2e', timeout: 60_000, expect: { timeout: 15_000 }, retries: 0, workers: 1, forbidOnly: true,
+  testDir: 'tests/e2e',
+  timeout: 60_000,
+  expect: { timeout: 15_000 },
+  retries: 0,
+  workers: 1,
+  forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: '.test/e2e.json' }]],
   use: {
-    baseURL: process.env.E2E_URL ?? 'http://localhost:4170', viewport: { width: 1280, height: 800 },
+    baseURL: process.env.E2E_URL ?? 'http://localhost:4170',
+    viewport: { width: 1280, height: 800 },
     launchOptions: { executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-dev-shm-usage'] },
   },
 });

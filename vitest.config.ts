@@ -8,9 +8,30 @@ const alias = { '#core': at('./core'), '#demo': at('./demo'), '~': at('./app') }
 export default defineConfig({
   test: {
     projects: [
-      { plugins: [vue()], resolve: { alias }, test: { name: 'unit', testTimeout: 60_000, setupFiles: ['core/testing/seed.ts'], include: ['core/**/*.test.ts', 'cli/**/*.test.ts', 'demo/**/*.test.ts', 'app/**/*.test.ts'] } },
-      { resolve: { alias }, test: { name: 'fuzz', setupFiles: ['core/testing/seed.ts'], include: ['core/**/*.fuzz.ts'] } },
-      { resolve: { alias }, test: { name: 'integration', include: ['tests/integration/**/*.test.ts'], fileParallelism: false, testTimeout: 30_000, hookTimeout: 60_000 } },
+      {
+        plugins: [vue()],
+        resolve: { alias },
+        test: {
+          name: 'unit',
+          testTimeout: 60_000,
+          setupFiles: ['core/testing/seed.ts'],
+          include: ['core/**/*.test.ts', 'cli/**/*.test.ts', 'demo/**/*.test.ts', 'app/**/*.test.ts'],
+        },
+      },
+      {
+        resolve: { alias },
+        test: { name: 'fuzz', setupFiles: ['core/testing/seed.ts'], include: ['core/**/*.fuzz.ts'] },
+      },
+      {
+        resolve: { alias },
+        test: {
+          name: 'integration',
+          include: ['tests/integration/**/*.test.ts'],
+          fileParallelism: false,
+          testTimeout: 30_000,
+          hookTimeout: 60_000,
+        },
+      },
     ],
   },
 });

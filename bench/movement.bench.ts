@@ -27,6 +27,12 @@ for (const id of ['inside-zone-z1', 'outside-zone', 'power', 'long-trap', 'pro-f
   const slants = { ...front, movements: [{ kind: 'slant', who: null, side: 'right' } as const] };
   const prepared = prepareCall(scheme, formation, { side: 'right' });
   const resolution = resolvePlay(scheme, formation, slants, { side: 'right' });
-  const [run, still, moving] = [timed(() => runPlay(formation, front, resolution)), timed(() => workOut(prepared, front)), timed(() => workPlay(prepared, slants))];
-  console.log(`${id.padEnd(18)}run in time ${run.toFixed(2)} ms (goal 5 ms)   verdict ${(still * 1000).toFixed(0)} µs standing still, ${(moving * 1000).toFixed(0)} µs when they slant: ${(moving / still).toFixed(1)} times`);
+  const [run, still, moving] = [
+    timed(() => runPlay(formation, front, resolution)),
+    timed(() => workOut(prepared, front)),
+    timed(() => workPlay(prepared, slants)),
+  ];
+  console.log(
+    `${id.padEnd(18)}run in time ${run.toFixed(2)} ms (goal 5 ms)   verdict ${(still * 1000).toFixed(0)} µs standing still, ${(moving * 1000).toFixed(0)} µs when they slant: ${(moving / still).toFixed(1)} times`,
+  );
 }

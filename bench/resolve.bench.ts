@@ -32,10 +32,18 @@ async function measure(id: string): Promise<Rates> {
   const rates: Record<(typeof TASKS)[number], number[]> = { picture: [], outcome: [], verdict: [], reasons: [] };
   for (let round = 0; round < ROUNDS; round++) {
     const bench = new Bench({ time: TIME, warmup: round === 0 });
-    bench.add('picture', () => { for (const front of fronts) new Facts(formation.value, front, call).backers(); });
-    bench.add('outcome', () => { for (const front of fronts) decide(prepared, front); });
-    bench.add('verdict', () => { for (const front of fronts) workOut(prepared, front); });
-    bench.add('reasons', () => { for (const front of fronts) resolve(scheme.value, formation.value, front, call); });
+    bench.add('picture', () => {
+      for (const front of fronts) new Facts(formation.value, front, call).backers();
+    });
+    bench.add('outcome', () => {
+      for (const front of fronts) decide(prepared, front);
+    });
+    bench.add('verdict', () => {
+      for (const front of fronts) workOut(prepared, front);
+    });
+    bench.add('reasons', () => {
+      for (const front of fronts) resolve(scheme.value, formation.value, front, call);
+    });
     await bench.run();
     for (const name of TASKS) {
       const { result } = bench.getTask(name)!;
@@ -50,14 +58,18 @@ const middle = (list: readonly number[]): number => [...list].sort((a, b) => a -
 const said = (rate: number): string => Math.round(rate).toLocaleString('en').padStart(11);
 
 if (isMainThread) {
-  console.log(`${'a second, one core'.padEnd(22)}${['outcome', 'best round', 'verdict', 'best round', 'reasons'].map((s) => s.padStart(11)).join('')}   a picture's time`);
+  console.log(
+    `${'a second, one core'.padEnd(22)}${['outcome', 'best round', 'verdict', 'best round', 'reasons'].map((s) => s.padStart(11)).join('')}   a picture's time`,
+  );
   for (const id of libraryIds('schemes')) {
     const rates = await new Promise<Rates>((done, failed) => {
       new Worker(new URL(import.meta.url), { workerData: id }).once('message', done).once('error', failed);
     });
     const { outcome, verdict, reasons, picture } = rates;
     const times = middle(outcome.map((rate, i) => picture[i]! / rate));
-    console.log(`${id.padEnd(22)}${said(middle(outcome))}${said(Math.max(...outcome))}${said(middle(verdict))}${said(Math.max(...verdict))}${said(middle(reasons))}   × ${times.toFixed(1)}`);
+    console.log(
+      `${id.padEnd(22)}${said(middle(outcome))}${said(Math.max(...outcome))}${said(middle(verdict))}${said(Math.max(...verdict))}${said(middle(reasons))}   × ${times.toFixed(1)}`,
+    );
   }
 } else {
   parentPort!.postMessage(await measure(workerData as string));

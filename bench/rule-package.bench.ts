@@ -8,8 +8,26 @@ import { prepareCall, workOut } from '#core/resolve/resolve';
  */
 const rules: RuleProperties[] = [
   { priority: 3, conditions: { all: [{ fact: 'covered', operator: 'equal', value: true }] }, event: { type: 'drive' } },
-  { priority: 2, conditions: { all: [{ fact: 'covered', operator: 'equal', value: false }, { fact: 'backsideCovered', operator: 'equal', value: true }] }, event: { type: 'help' } },
-  { priority: 1, conditions: { all: [{ fact: 'covered', operator: 'equal', value: false }, { fact: 'backsideCovered', operator: 'equal', value: false }] }, event: { type: 'climb' } },
+  {
+    priority: 2,
+    conditions: {
+      all: [
+        { fact: 'covered', operator: 'equal', value: false },
+        { fact: 'backsideCovered', operator: 'equal', value: true },
+      ],
+    },
+    event: { type: 'help' },
+  },
+  {
+    priority: 1,
+    conditions: {
+      all: [
+        { fact: 'covered', operator: 'equal', value: false },
+        { fact: 'backsideCovered', operator: 'equal', value: false },
+      ],
+    },
+    event: { type: 'climb' },
+  },
 ];
 
 const formation = formationFrom(libraryText('formations', 'five-man')!);
@@ -22,7 +40,9 @@ const fronts = libraryIds('fronts').map((id) => {
 });
 const prepared = prepareCall(scheme.value, formation.value, { side: 'right' });
 const engine = new Engine(rules);
-const covers = fronts.map((front) => workOut(prepared, front).outcome.settled.scene.cover.men.map((his) => his.length > 0));
+const covers = fronts.map((front) =>
+  workOut(prepared, front).outcome.settled.scene.cover.men.map((his) => his.length > 0),
+);
 
 const rate = async (run: () => Promise<void> | void): Promise<number> => {
   await run();
@@ -35,8 +55,13 @@ const rate = async (run: () => Promise<void> | void): Promise<number> => {
   return (rounds * fronts.length * 1000) / (performance.now() - start);
 };
 const theirs = await rate(async () => {
-  for (const line of covers) for (let i = 0; i < line.length; i++) await engine.run({ covered: line[i], backsideCovered: i > 0 && line[i - 1] });
+  for (const line of covers)
+    for (let i = 0; i < line.length; i++) await engine.run({ covered: line[i], backsideCovered: i > 0 && line[i - 1] });
 });
-const ours = await rate(() => { for (const front of fronts) workOut(prepared, front); });
+const ours = await rate(() => {
+  for (const front of fronts) workOut(prepared, front);
+});
 console.log(`general rule package, sentences only:  ${Math.round(theirs).toLocaleString('en')} fronts a second`);
-console.log(`this engine, all of it with verdict:   ${Math.round(ours).toLocaleString('en')} fronts a second, ${(ours / theirs).toFixed(0)} times as many`);
+console.log(
+  `this engine, all of it with verdict:   ${Math.round(ours).toLocaleString('en')} fronts a second, ${(ours / theirs).toFixed(0)} times as many`,
+);

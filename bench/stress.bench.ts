@@ -24,7 +24,13 @@ for (const id of libraryIds('schemes')) {
   const start = performance.now();
   const tally = stress(prepared, space, plan);
   const seconds = (performance.now() - start) / 1000;
-  console.log(`${id.padEnd(22)}${Math.round(tally.fronts / seconds).toLocaleString('en').padStart(10)} fronts a second   sound ${((100 * tally.sound) / tally.fronts).toFixed(1)} %, holes ${tally.holes}`);
+  console.log(
+    `${id.padEnd(22)}${Math.round(tally.fronts / seconds)
+      .toLocaleString('en')
+      .padStart(
+        10,
+      )} fronts a second   sound ${((100 * tally.sound) / tally.fronts).toFixed(1)} %, holes ${tally.holes}`,
+  );
 }
 const formation = need(formationFrom(libraryText('formations', 'five-man')!));
 const zone = prepareCall(need(schemeFrom(libraryText('schemes', 'inside-zone-z1')!)), formation, { side: 'right' });
@@ -36,15 +42,26 @@ for (let from = 0; from < 400_000; from += 4_000) {
   stress(zone, everything, { kind: 'sample', seed: 1, from, to: from + 4_000 });
   most = Math.max(most, process.memoryUsage().heapUsed - before);
 }
-console.log(`400,000 samples of "everything", inside zone z1: ${((performance.now() - start) / 1000).toFixed(1)} s on one core; heap never more than ${Math.round(most / 1e6)} MB above the start`);
+console.log(
+  `400,000 samples of "everything", inside zone z1: ${((performance.now() - start) / 1000).toFixed(1)} s on one core; heap never more than ${Math.round(most / 1e6)} MB above the start`,
+);
 
 /** The command line on every core: seconds from start to end, and the most memory the process held (MB, as Linux tells it). */
 async function onEveryCore(limit: number): Promise<{ seconds: number; peak: number }> {
   const begin = performance.now();
-  const child = spawn('bin/chalk', ['stress', '--scheme', 'inside-zone-z1', '--side', 'right', '--space', 'everything', '--limit', String(limit)], { stdio: ['ignore', 'ignore', 'inherit'] });
+  const child = spawn(
+    'bin/chalk',
+    ['stress', '--scheme', 'inside-zone-z1', '--side', 'right', '--space', 'everything', '--limit', String(limit)],
+    { stdio: ['ignore', 'ignore', 'inherit'] },
+  );
   let peak = 0;
   const look = setInterval(() => {
-    void readFile(`/proc/${child.pid}/status`, 'utf8').then((text) => { peak = Math.max(peak, Number(/VmHWM:\s+(\d+)/.exec(text)?.[1] ?? 0)); }, () => undefined);
+    void readFile(`/proc/${child.pid}/status`, 'utf8').then(
+      (text) => {
+        peak = Math.max(peak, Number(/VmHWM:\s+(\d+)/.exec(text)?.[1] ?? 0));
+      },
+      () => undefined,
+    );
   }, 100);
   const code = await new Promise((ended) => child.once('close', ended));
   clearInterval(look);
@@ -54,5 +71,7 @@ async function onEveryCore(limit: number): Promise<{ seconds: number; peak: numb
 
 for (const limit of [250_000, 1_000_000]) {
   const { seconds, peak } = await onEveryCore(limit);
-  console.log(`chalk stress, ${limit.toLocaleString('en')} fronts on ${availableParallelism()} cores: ${seconds.toFixed(1)} s, at most ${peak.toFixed(0)} MB`);
+  console.log(
+    `chalk stress, ${limit.toLocaleString('en')} fronts on ${availableParallelism()} cores: ${seconds.toFixed(1)} s, at most ${peak.toFixed(0)} MB`,
+  );
 }

@@ -18,7 +18,20 @@ import { FEWEST_RUSHERS, MOST_RUSHERS } from '../core/protect/pressures';
 import { provePressures } from '../core/protect/prove';
 import { prepareCall, resolve } from '../core/resolve/resolve';
 import { BLOCKS, CONDITIONS, TARGETS } from '../core/vocabulary/index';
-import { formationText, loadFormation, loadFront, loadScheme, loadSettings, loadSide, loadSpaceText, need, readFile, schemeText, Usage, WrongMaterial } from './material';
+import {
+  formationText,
+  loadFormation,
+  loadFront,
+  loadScheme,
+  loadSettings,
+  loadSide,
+  loadSpaceText,
+  need,
+  readFile,
+  schemeText,
+  Usage,
+  WrongMaterial,
+} from './material';
 import { isStressThread, runStressThread, showTally, stressOnThreads } from './stress';
 import { showIdentification, showProof, showResolution } from './show';
 
@@ -27,59 +40,107 @@ const many = (value: string, all: string[] = []): string[] => [...all, value];
 const print = (text: string): void => void process.stdout.write(`${text}\n`);
 
 interface Options {
-  front: string; formation?: string; scheme?: string; side?: string; set?: string[]; tag?: string[]; without?: string[]; move?: string[]; json?: boolean; write?: boolean; space?: string; limit?: string; seed?: string;
+  front: string;
+  formation?: string;
+  scheme?: string;
+  side?: string;
+  set?: string[];
+  tag?: string[];
+  without?: string[];
+  move?: string[];
+  json?: boolean;
+  write?: boolean;
+  space?: string;
+  limit?: string;
+  seed?: string;
 }
 
 function checkTags(scheme: CompiledScheme, o: Pick<Options, 'tag' | 'without'>): void {
   const known = scheme.tags.map((t) => t.name);
   for (const tag of [...(o.tag ?? []), ...(o.without ?? [])]) {
-    if (!known.includes(tag)) throw new Usage(`${scheme.tree.id} has no tag "${tag}"; it has ${known.join(', ') || 'none'}`);
+    if (!known.includes(tag))
+      throw new Usage(`${scheme.tree.id} has no tag "${tag}"; it has ${known.join(', ') || 'none'}`);
   }
 }
 
 function wholeNumber(text: string, option: string): number {
-  if (!/^\d{1,9}$/.test(text) || Number(text) < 1) throw new Usage(`${option} takes a whole number from 1; found "${text}"`);
+  if (!/^\d{1,9}$/.test(text) || Number(text) < 1)
+    throw new Usage(`${option} takes a whole number from 1; found "${text}"`);
   return Number(text);
 }
 
 function howMany(text: string): { fewest: number; most: number } {
   const n = wholeNumber(text, '--rushers');
-  if (n < FEWEST_RUSHERS || n > MOST_RUSHERS) throw new Usage(`--rushers takes ${FEWEST_RUSHERS} to ${MOST_RUSHERS}; found "${text}"`);
+  if (n < FEWEST_RUSHERS || n > MOST_RUSHERS)
+    throw new Usage(`--rushers takes ${FEWEST_RUSHERS} to ${MOST_RUSHERS}; found "${text}"`);
   return { fewest: n, most: n };
 }
 
-const program = new Command('chalk').description('Blocking rules against fronts, from the command line').exitOverride().configureOutput({ writeErr: (t) => process.stderr.write(t) });
+const program = new Command('chalk')
+  .description('Blocking rules against fronts, from the command line')
+  .exitOverride()
+  .configureOutput({ writeErr: (t) => process.stderr.write(t) });
 
-program.command('identify').description('all the line must be told before the snap')
-  .requiredOption('--front <front>').option('--formation <formation>').option('--side <side>').option('--scheme <scheme>')
-  .option('--set <name=value>', 'a school or limit', many).option('--json')
+program
+  .command('identify')
+  .description('all the line must be told before the snap')
+  .requiredOption('--front <front>')
+  .option('--formation <formation>')
+  .option('--side <side>')
+  .option('--scheme <scheme>')
+  .option('--set <name=value>', 'a school or limit', many)
+  .option('--json')
   .action((o: Options) => {
     const formation = loadFormation(o.formation ?? DEFAULT_FORMATION);
     const settings = loadSettings(o.set ?? []);
     const front = loadFront(o.front, formation, settings);
     const side = o.side === undefined ? null : loadSide(o.side);
-    const found = o.scheme === undefined ? identify(formation, front, { side, settings })
-      : resolve(loadScheme(o.scheme), formation, front, { side: side ?? 'right', settings }).identification;
+    const found =
+      o.scheme === undefined
+        ? identify(formation, front, { side, settings })
+        : resolve(loadScheme(o.scheme), formation, front, { side: side ?? 'right', settings }).identification;
     print(o.json ? JSON.stringify(found, null, 1) : showIdentification(found));
   });
 
-program.command('resolve').description('every man’s assignment against a front')
-  .requiredOption('--scheme <scheme>').requiredOption('--side <side>').requiredOption('--front <front>').option('--formation <formation>')
-  .option('--tag <tag>', 'a tag of the scheme', many).option('--without <tag>', 'a tag that is usually on', many)
-  .option('--move <move>', 'a movement after the snap', many).option('--set <name=value>', 'a school or limit', many).option('--json')
+program
+  .command('resolve')
+  .description('every man’s assignment against a front')
+  .requiredOption('--scheme <scheme>')
+  .requiredOption('--side <side>')
+  .requiredOption('--front <front>')
+  .option('--formation <formation>')
+  .option('--tag <tag>', 'a tag of the scheme', many)
+  .option('--without <tag>', 'a tag that is usually on', many)
+  .option('--move <move>', 'a movement after the snap', many)
+  .option('--set <name=value>', 'a school or limit', many)
+  .option('--json')
   .action((o: Options) => {
     const scheme = loadScheme(o.scheme!);
     checkTags(scheme, o);
     const settings = loadSettings(o.set ?? []);
     const formation = loadFormation(o.formation ?? DEFAULT_FORMATION);
     const front = loadFront(o.front, formation, settings, o.move);
-    const found = resolvePlay(scheme, formation, front, { side: loadSide(o.side!), tags: o.tag, without: o.without, settings });
+    const found = resolvePlay(scheme, formation, front, {
+      side: loadSide(o.side!),
+      tags: o.tag,
+      without: o.without,
+      settings,
+    });
     print(o.json ? JSON.stringify(found, null, 1) : showResolution(found));
   });
 
-program.command('protect').description('a protection against every pressure of a front: who is free, where and how soon, and what mends it')
-  .requiredOption('--scheme <scheme>').requiredOption('--front <front>').option('--formation <formation>', 'the one the scheme names, unless told otherwise').option('--side <side>', 'right or left', 'right')
-  .option('--rushers <n>', 'only pressures of so many, 4 to 7').option('--tag <tag>', 'a tag of the scheme', many).option('--without <tag>', 'a tag that is usually on', many).option('--set <name=value>', 'a school or limit', many).option('--json')
+program
+  .command('protect')
+  .description('a protection against every pressure of a front: who is free, where and how soon, and what mends it')
+  .requiredOption('--scheme <scheme>')
+  .requiredOption('--front <front>')
+  .option('--formation <formation>', 'the one the scheme names, unless told otherwise')
+  .option('--side <side>', 'right or left', 'right')
+  .option('--rushers <n>', 'only pressures of so many, 4 to 7')
+  .option('--tag <tag>', 'a tag of the scheme', many)
+  .option('--without <tag>', 'a tag that is usually on', many)
+  .option('--set <name=value>', 'a school or limit', many)
+  .option('--json')
   .action((o: Options & { rushers?: string }) => {
     const scheme = loadScheme(o.scheme!);
     checkTags(scheme, o);
@@ -87,36 +148,78 @@ program.command('protect').description('a protection against every pressure of a
     const settings = loadSettings(o.set ?? []);
     const formation = loadFormation(o.formation ?? scheme.head.from ?? DEFAULT_FORMATION);
     const rushers = o.rushers === undefined ? {} : howMany(o.rushers);
-    const prepared = prepareCall(scheme, formation, { side: loadSide(o.side!), tags: o.tag, without: o.without, settings });
+    const prepared = prepareCall(scheme, formation, {
+      side: loadSide(o.side!),
+      tags: o.tag,
+      without: o.without,
+      settings,
+    });
     const front = loadFront(o.front, formation, settings);
     const proof = provePressures(prepared, front, rushers);
     const mends = mendProtection(prepared, front, proof, rushers);
     print(o.json ? JSON.stringify({ ...proof, mends }, null, 1) : showProof(proof, mends));
   });
 
-program.command('stress').description('a scheme against every front of a space: how much is sound, and what breaks the rest')
-  .requiredOption('--scheme <scheme>').requiredOption('--side <side>').requiredOption('--space <space>', `${libraryIds('spaces').join(', ')}, a front to look around, or a .json file`)
-  .option('--formation <formation>').option('--limit <n>', 'fronts at most; a larger space is sampled', '100000').option('--seed <n>', 'of the samples', '1')
-  .option('--tag <tag>', 'a tag of the scheme', many).option('--without <tag>', 'a tag that is usually on', many).option('--set <name=value>', 'a school or limit', many).option('--json')
+program
+  .command('stress')
+  .description('a scheme against every front of a space: how much is sound, and what breaks the rest')
+  .requiredOption('--scheme <scheme>')
+  .requiredOption('--side <side>')
+  .requiredOption('--space <space>', `${libraryIds('spaces').join(', ')}, a front to look around, or a .json file`)
+  .option('--formation <formation>')
+  .option('--limit <n>', 'fronts at most; a larger space is sampled', '100000')
+  .option('--seed <n>', 'of the samples', '1')
+  .option('--tag <tag>', 'a tag of the scheme', many)
+  .option('--without <tag>', 'a tag that is usually on', many)
+  .option('--set <name=value>', 'a school or limit', many)
+  .option('--json')
   .action(async (o: Options) => {
     const settings = loadSettings(o.set ?? []);
     const word = o.formation ?? DEFAULT_FORMATION;
     const formation = loadFormation(word);
     const job: StressJob = {
-      scheme: schemeText(o.scheme!), formation: formationText(word), space: loadSpaceText(o.space!, formation, settings),
-      side: loadSide(o.side!), tags: o.tag ?? [], without: o.without ?? [], settings,
+      scheme: schemeText(o.scheme!),
+      formation: formationText(word),
+      space: loadSpaceText(o.space!, formation, settings),
+      side: loadSide(o.side!),
+      tags: o.tag ?? [],
+      without: o.without ?? [],
+      settings,
     };
     const { space, prepared } = need(openJob(job), o.scheme!);
     checkTags(prepared.scheme, o);
     const plan = planFor(space, wholeNumber(o.limit!, '--limit'), wholeNumber(o.seed!, '--seed'));
-    const tally = await stressOnThreads(job, plan, (done) => { if (process.stderr.isTTY) process.stderr.write(`\r${done.toLocaleString('en')} of ${(plan.to - plan.from).toLocaleString('en')} fronts`); });
+    const tally = await stressOnThreads(job, plan, (done) => {
+      if (process.stderr.isTTY)
+        process.stderr.write(`\r${done.toLocaleString('en')} of ${(plan.to - plan.from).toLocaleString('en')} fronts`);
+    });
     if (process.stderr.isTTY) process.stderr.write('\r\x1b[K');
-    const describe = (choice: readonly number[]): string => { const front = space.frontAt(choice); return front ? sayFront(front, formation) : ''; };
-    if (o.json) print(JSON.stringify({ scheme: prepared.scheme.tree.id, side: job.side, space: space.space.id, plan, ...tally, causes: tally.causes.map((c) => ({ ...c, front: describe(c.smallest.choice) })) }, null, 1));
+    const describe = (choice: readonly number[]): string => {
+      const front = space.frontAt(choice);
+      return front ? sayFront(front, formation) : '';
+    };
+    if (o.json)
+      print(
+        JSON.stringify(
+          {
+            scheme: prepared.scheme.tree.id,
+            side: job.side,
+            space: space.space.id,
+            plan,
+            ...tally,
+            causes: tally.causes.map((c) => ({ ...c, front: describe(c.smallest.choice) })),
+          },
+          null,
+          1,
+        ),
+      );
     else print(showTally(tally, describe));
   });
 
-program.command('check').description('what is wrong with .chalk texts').argument('<file...>')
+program
+  .command('check')
+  .description('what is wrong with .chalk texts')
+  .argument('<file...>')
   .action((files: string[]) => {
     let failed = false;
     for (const file of files) {
@@ -127,31 +230,54 @@ program.command('check').description('what is wrong with .chalk texts').argument
     if (failed) process.exitCode = 1;
   });
 
-program.command('format').description('.chalk texts in their canonical form').argument('<file...>').option('--write', 'write the files back')
+program
+  .command('format')
+  .description('.chalk texts in their canonical form')
+  .argument('<file...>')
+  .option('--write', 'write the files back')
   .action((files: string[], o: Options) => {
     for (const file of files) {
       const { tree, diagnostics } = readTree(readFile(file));
-      if (!tree || hasErrors(diagnostics)) throw new WrongMaterial(diagnostics.map((d) => formatDiagnostic(file, d)).join('\n'));
+      if (!tree || hasErrors(diagnostics))
+        throw new WrongMaterial(diagnostics.map((d) => formatDiagnostic(file, d)).join('\n'));
       if (o.write) writeFileSync(file, printTree(tree));
       else process.stdout.write(printTree(tree));
     }
   });
 
 const LISTS: Record<string, () => Record<string, string>> = {
-  ...Object.fromEntries((['schemes', 'fronts', 'formations', 'spaces'] satisfies Shelf[]).map((shelf) => [shelf, () => Object.fromEntries(libraryIds(shelf).map((id) => [id, '']))])),
+  ...Object.fromEntries(
+    (['schemes', 'fronts', 'formations', 'spaces'] satisfies Shelf[]).map((shelf) => [
+      shelf,
+      () => Object.fromEntries(libraryIds(shelf).map((id) => [id, ''])),
+    ]),
+  ),
   blocks: () => Object.fromEntries(Object.entries(BLOCKS).map(([id, b]) => [id, b.help])),
   conditions: () => Object.fromEntries(Object.entries(CONDITIONS).map(([id, c]) => [id, c.says[0]!])),
   targets: () => Object.fromEntries(Object.entries(TARGETS).map(([id, t]) => [id, t.says[0]!])),
 };
 
-program.command('list').description(`what there is: ${Object.keys(LISTS).join(', ')}`).argument('<what>').option('--json')
+program
+  .command('list')
+  .description(`what there is: ${Object.keys(LISTS).join(', ')}`)
+  .argument('<what>')
+  .option('--json')
   .action((what: string, o: Options) => {
     const list = LISTS[what]?.();
     if (!list) throw new Usage(`there is no list of "${what}"; there are ${Object.keys(LISTS).join(', ')}`);
-    print(o.json ? JSON.stringify(Object.keys(list)) : Object.entries(list).map(([id, text]) => (text ? `${id.padEnd(26)}${text}` : id)).join('\n'));
+    print(
+      o.json
+        ? JSON.stringify(Object.keys(list))
+        : Object.entries(list)
+            .map(([id, text]) => (text ? `${id.padEnd(26)}${text}` : id))
+            .join('\n'),
+    );
   });
 
-program.command('golden').description('runs a table of worked cases').argument('<file>')
+program
+  .command('golden')
+  .description('runs a table of worked cases')
+  .argument('<file>')
   .action((file: string) => {
     let rows: unknown;
     try {
@@ -161,7 +287,8 @@ program.command('golden').description('runs a table of worked cases').argument('
       throw new WrongMaterial(`${file}: this is not JSON: ${(problem as Error).message}`);
     }
     const cases = GoldenCaseSchema.array().safeParse(rows);
-    if (!cases.success) throw new WrongMaterial(cases.error.issues.map((i) => `${file}: ${i.path.join('.')}: ${i.message}`).join('\n'));
+    if (!cases.success)
+      throw new WrongMaterial(cases.error.issues.map((i) => `${file}: ${i.path.join('.')}: ${i.message}`).join('\n'));
     const counts = { passed: 0, failed: 0, skipped: 0 };
     for (const c of cases.data) {
       const differ = runGoldenCase(c);

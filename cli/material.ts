@@ -26,7 +26,9 @@ export function readFile(path: string): string {
   try {
     return readFileSync(path === '-' ? 0 : path, 'utf8');
   } catch (problem) {
-    throw new WrongMaterial(`${path}: ${(problem as NodeJS.ErrnoException).code === 'ENOENT' ? 'there is no such file, and nothing ships under this name' : (problem as Error).message}`);
+    throw new WrongMaterial(
+      `${path}: ${(problem as NodeJS.ErrnoException).code === 'ENOENT' ? 'there is no such file, and nothing ships under this name' : (problem as Error).message}`,
+    );
   }
 }
 
@@ -44,7 +46,15 @@ function findText(shelf: Shelf, word: string): { text: string; source: string; i
   return { text: word, source: shelf.slice(0, -1), inline: true };
 }
 
-const fromJson = <T>(schema: { safeParse(v: unknown): { success: true; data: T } | { success: false; error: { issues: { path: PropertyKey[]; message: string }[] } } }, text: string, source: string): T => {
+const fromJson = <T>(
+  schema: {
+    safeParse(
+      v: unknown,
+    ): { success: true; data: T } | { success: false; error: { issues: { path: PropertyKey[]; message: string }[] } };
+  },
+  text: string,
+  source: string,
+): T => {
   let value: unknown;
   try {
     value = JSON.parse(text);
@@ -83,10 +93,18 @@ export function loadFormation(word: string): Formation {
   return need(inline ? readFormation(text) : formationFrom(text), source);
 }
 
-export function loadFront(word: string, formation: Formation, settings: Settings, moves: readonly string[] = []): Front {
+export function loadFront(
+  word: string,
+  formation: Formation,
+  settings: Settings,
+  moves: readonly string[] = [],
+): Front {
   const { text, source, inline } = findText('fronts', word);
   if (source.endsWith('.json')) return fromJson(FrontSchema, text, source);
-  const front = need(inline ? readFront(text, formation, 'inline', 'Front', settings) : frontFrom(text, formation, settings), source);
+  const front = need(
+    inline ? readFront(text, formation, 'inline', 'Front', settings) : frontFrom(text, formation, settings),
+    source,
+  );
   if (moves.length === 0) return front;
   return { ...front, movements: [...front.movements, ...need(readMoves(moves, front), 'move')] };
 }
@@ -97,7 +115,8 @@ export function loadSettings(pairs: readonly string[]): Settings {
     const at = pair.indexOf('=');
     if (at < 1) throw new Usage(`--set takes NAME=VALUE; found "${pair}"`);
     const name = pair.slice(0, at);
-    if (!(name in SettingsSchema.shape)) throw new Usage(`there is no setting "${name}"; there are ${Object.keys(SettingsSchema.shape).join(', ')}`);
+    if (!(name in SettingsSchema.shape))
+      throw new Usage(`there is no setting "${name}"; there are ${Object.keys(SettingsSchema.shape).join(', ')}`);
     return [name, pair.slice(at + 1)];
   });
   const parsed = SettingsSchema.safeParse(Object.fromEntries(values));

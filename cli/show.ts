@@ -12,7 +12,10 @@ export function showIdentification(i: Identification): string {
   return [
     row('Techniques', i.techniques.map((t) => `${t.id} ${t.label}`).join(', ')),
     row('Strength', `${i.strength.side}${mark(i.strength.overruled)}: ${i.strength.because}`),
-    row('Family', `${[i.family.name, ...i.family.subNames].join(', ')}${mark(i.family.overruled)}: ${i.family.because}`),
+    row(
+      'Family',
+      `${[i.family.name, ...i.family.subNames].join(', ')}${mark(i.family.overruled)}: ${i.family.because}`,
+    ),
     row('Left', `${i.sideCall.left.call}: ${i.sideCall.left.because}`),
     row('Right', `${i.sideCall.right.call}: ${i.sideCall.right.because}`),
     row('Box', `${i.box.size}, "${i.box.spoken}": ${i.box.because}`),
@@ -34,7 +37,12 @@ const showPassing = ({ passing }: Resolution): string[] => [
 
 const showMovement = ({ movement }: Resolution): string[] => [
   `Movement    ${movement!.said.join('; ')}: ${movement!.before.verdict} before the snap`,
-  ...movement!.before.assignments.filter((a) => movement!.changed.includes(a.blocker)).map((a) => `            ${a.blocker} was to ${BLOCKS[a.block as keyof typeof BLOCKS].name.toLowerCase()} ${a.target ?? 'nobody'}${a.next ? `, then ${a.next}` : ''}`),
+  ...movement!.before.assignments
+    .filter((a) => movement!.changed.includes(a.blocker))
+    .map(
+      (a) =>
+        `            ${a.blocker} was to ${BLOCKS[a.block as keyof typeof BLOCKS].name.toLowerCase()} ${a.target ?? 'nobody'}${a.next ? `, then ${a.next}` : ''}`,
+    ),
 ];
 
 export function showResolution(r: Resolution): string {
@@ -44,7 +52,10 @@ export function showResolution(r: Resolution): string {
     return `${a.blocker.padEnd(4)}${BLOCKS[a.block as keyof typeof BLOCKS].name.padEnd(16)}${(on + mates).padEnd(26)}${a.because.line ? `line ${a.because.line}: ` : ''}${a.because.sentence}`;
   });
   return [
-    `${r.scheme} ${r.side}: ${r.verdict}`, '', ...men, '',
+    `${r.scheme} ${r.side}: ${r.verdict}`,
+    '',
+    ...men,
+    '',
     `Defenders   ${r.defenders.map((d) => `${d.id} ${d.status}`).join(', ')}`,
     `Said        ${r.calls.map((c) => `${c.from} to ${c.to}: "${c.word}"`).join('; ')}`,
     ...r.problems.map((p) => `${p.severity === 'broken' ? 'Broken' : 'At risk'}      ${p.message}`),
@@ -54,17 +65,27 @@ export function showResolution(r: Resolution): string {
   ].join('\n');
 }
 
-const sayPressure = ({ rushers, twist }: PressureReport): string => rushers.join(' ') + (twist ? `, ${twist[0]} first and ${twist[1]} behind him` : '');
+const sayPressure = ({ rushers, twist }: PressureReport): string =>
+  rushers.join(' ') + (twist ? `, ${twist[0]} first and ${twist[1]} behind him` : '');
 
 /** A proof as lines of text: how often it holds, who comes free, and what mends it. */
 export function showProof(proof: PressureProof, mends: readonly ProtectionMend[]): string {
   const { counts } = proof;
   return [
     `${proof.scheme} ${proof.side}: ${counts.all} pressures, held ${counts.held}, late ${counts.late}, short ${counts.short}; the ball is out after ${proof.time.toFixed(1)} s${proof.mike ? `, ${proof.mike} is declared` : ''}`,
-    ...proof.byNumber.map((n) => `${String(n.rushers).padStart(3)} come   held ${n.counts.held}, late ${n.counts.late}, short ${n.counts.short}`), '',
-    ...proof.ways.flatMap((w) => [`Short ${String(w.count).padStart(4)}  ${w.id} through the ${w.gap}, at the spot after ${w.soonest.toFixed(1)} s`, `${' '.repeat(12)}${sayPressure(w.smallest)}`]),
+    ...proof.byNumber.map(
+      (n) =>
+        `${String(n.rushers).padStart(3)} come   held ${n.counts.held}, late ${n.counts.late}, short ${n.counts.short}`,
+    ),
+    '',
+    ...proof.ways.flatMap((w) => [
+      `Short ${String(w.count).padStart(4)}  ${w.id} through the ${w.gap}, at the spot after ${w.soonest.toFixed(1)} s`,
+      `${' '.repeat(12)}${sayPressure(w.smallest)}`,
+    ]),
     `Alone       ${proof.alone.map((a) => `${a.blocker} on ${a.on}`).join(', ') || 'nobody'}`,
     `Two on one  ${proof.doubles.map((d) => `${d.by.join(' and ')} on ${d.on}`).join(', ') || 'nobody'}`,
-    ...(mends.length ? mends.map((m) => `Mends       ${m.what}: short ${m.short}`) : ['Mends       nothing that was tried']),
+    ...(mends.length
+      ? mends.map((m) => `Mends       ${m.what}: short ${m.short}`)
+      : ['Mends       nothing that was tried']),
   ].join('\n');
 }

@@ -8,14 +8,19 @@ import { need } from './material';
 export async function stressOnThreads(job: StressJob, plan: StressPlan, told: (done: number) => void): Promise<Tally> {
   let done = 0;
   const parts = sharePlan(plan, Math.min(availableParallelism(), Math.ceil((plan.to - plan.from) / STRESS_CHUNK)));
-  const tallies = await Promise.all(parts.map((part) => new Promise<Tally>((answer, fail) => {
-    const worker = new Worker(__filename, { workerData: { job, part } });
-    worker.on('message', (message: { done: number } | { tally: Tally }) => {
-      if ('tally' in message) answer(message.tally);
-      else told(done += message.done);
-    });
-    worker.on('error', fail);
-  })));
+  const tallies = await Promise.all(
+    parts.map(
+      (part) =>
+        new Promise<Tally>((answer, fail) => {
+          const worker = new Worker(__filename, { workerData: { job, part } });
+          worker.on('message', (message: { done: number } | { tally: Tally }) => {
+            if ('tally' in message) answer(message.tally);
+            else told((done += message.done));
+          });
+          worker.on('error', fail);
+        }),
+    ),
+  );
   return tallies.reduce(addTallies, NO_TALLY);
 }
 
@@ -34,15 +39,22 @@ export function runStressThread(): void {
 
 export const isStressThread = (): boolean => !isMainThread;
 
-const share = (part: number, whole: number): string => `${part.toLocaleString('en')} (${whole ? ((100 * part) / whole).toFixed(1) : '0'} %)`;
+const share = (part: number, whole: number): string =>
+  `${part.toLocaleString('en')} (${whole ? ((100 * part) / whole).toFixed(1) : '0'} %)`;
 
 /** A tally as lines of text: shares, then causes with the plainest front of each. */
 export function showTally(tally: Tally, describe: (choice: readonly number[]) => string): string {
   return [
     `${tally.fronts.toLocaleString('en')} fronts: sound ${share(tally.sound, tally.fronts)}, at risk ${share(tally.atRisk, tally.fronts)}, broken ${share(tally.broken, tally.fronts)}`,
     ...(tally.skipped ? [`${tally.skipped.toLocaleString('en')} more would have put two men on one spot`] : []),
-    `holes in the rules: ${tally.holes.toLocaleString('en')}`, '',
-    ...tally.causes.slice(0, 12).flatMap((c) => [`${c.severity === 'broken' ? 'Broken ' : 'At risk'} ${String(c.count).padStart(8)}  ${c.smallest.message}`, `${' '.repeat(18)}${describe(c.smallest.choice)}`]),
+    `holes in the rules: ${tally.holes.toLocaleString('en')}`,
+    '',
+    ...tally.causes
+      .slice(0, 12)
+      .flatMap((c) => [
+        `${c.severity === 'broken' ? 'Broken ' : 'At risk'} ${String(c.count).padStart(8)}  ${c.smallest.message}`,
+        `${' '.repeat(18)}${describe(c.smallest.choice)}`,
+      ]),
     ...(tally.causes.length > 12 ? [`... and ${tally.causes.length - 12} more causes (--json has them all)`] : []),
   ].join('\n');
 }

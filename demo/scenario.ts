@@ -5,39 +5,82 @@ import type { Side } from '#core/model/side';
 import film from './film/film.json';
 
 /** The made-up program, its people and its accounts. Nobody here exists. */
-export const DEMO_PROGRAM = { name: 'Larkhollow Lanterns', season: 'Nine Bridges League 2026', opponent: 'Fennick Otters', week: 5 } as const;
+export const DEMO_PROGRAM = {
+  name: 'Larkhollow Lanterns',
+  season: 'Nine Bridges League 2026',
+  opponent: 'Fennick Otters',
+  week: 5,
+} as const;
 
 export const DEMO_ROSTER = [
-  { name: 'Osric Tallow', number: 72, seat: 'LT' }, { name: 'Bram Wicken', number: 64, seat: 'LG' }, { name: 'Jory Pell', number: 55, seat: 'C' },
-  { name: 'Anselm Rook', number: 61, seat: 'RG' }, { name: 'Dov Harrow', number: 77, seat: 'RT' }, { name: 'Kit Merriman', number: 84, seat: 'Y' },
-  { name: 'Tobin Ash', number: 40, seat: 'H' }, { name: 'Lyle Venn', number: 28, seat: 'B' }, { name: 'Perrin Oakes', number: 36, seat: 'F' }, { name: 'Cass Holloway', number: 9, seat: 'QB' },
+  { name: 'Osric Tallow', number: 72, seat: 'LT' },
+  { name: 'Bram Wicken', number: 64, seat: 'LG' },
+  { name: 'Jory Pell', number: 55, seat: 'C' },
+  { name: 'Anselm Rook', number: 61, seat: 'RG' },
+  { name: 'Dov Harrow', number: 77, seat: 'RT' },
+  { name: 'Kit Merriman', number: 84, seat: 'Y' },
+  { name: 'Tobin Ash', number: 40, seat: 'H' },
+  { name: 'Lyle Venn', number: 28, seat: 'B' },
+  { name: 'Perrin Oakes', number: 36, seat: 'F' },
+  { name: 'Cass Holloway', number: 9, seat: 'QB' },
 ] as const;
 
 export const DEMO_ACCOUNTS = [
   { email: 'coach@lanterns.example', password: 'lantern-coach', name: 'Maren Quill', role: 'coach', number: null },
-  { email: 'assistant@lanterns.example', password: 'lantern-assistant', name: 'Theo Brandt', role: 'assistant', number: null },
+  {
+    email: 'assistant@lanterns.example',
+    password: 'lantern-assistant',
+    name: 'Theo Brandt',
+    role: 'assistant',
+    number: null,
+  },
   { email: 'player@lanterns.example', password: 'lantern-player', name: 'Jory Pell', role: 'player', number: 55 },
 ] as const;
 
 /** Fronts seen on the opponents' film, and one rule sheet the coach has made his own. */
 export const DEMO_FRONTS = [
-  { opponent: 'Fennick Otters', text: 'front otters-wide-over "Otters, wide over"\nLE 9 left\nN 1 left\nT 3 right\nRE 9 right\nW 30 left @5\nM 10 right @4\nS (15, 11)\n' },
-  { opponent: 'Fennick Otters', text: 'front otters-mugged "Otters, mugged A gap"\nLE 5 left\nT 3 left\nM A right @1 up lb\nN 3 right\nRE 5 right\nW 20 left\n' },
-  { opponent: 'Quillport Terns', text: 'front terns-tite "Terns, tite with a hammer"\nLE 4i left\nN 0\nRE 4i right\nW 10 left @4\nM 10 right @4\nJ (-12, 9)\nS 9 right up lb\n' },
-  { opponent: 'Graymoor Millers', text: 'front millers-heavy-under "Millers, heavy under"\nJ 9 left up\nLE 5 left\nT 3 left\nN 1 right\nRE 5 right\nW 10 left\nM 30 right\n' },
-  { opponent: 'Saltmarsh Union', text: 'front union-stack "Union, stack"\nLE 5 left\nN 0\nRE 5 right\nW 50 left @4\nM 00 @4\nS 50 right @4\n' },
+  {
+    opponent: 'Fennick Otters',
+    text: 'front otters-wide-over "Otters, wide over"\nLE 9 left\nN 1 left\nT 3 right\nRE 9 right\nW 30 left @5\nM 10 right @4\nS (15, 11)\n',
+  },
+  {
+    opponent: 'Fennick Otters',
+    text: 'front otters-mugged "Otters, mugged A gap"\nLE 5 left\nT 3 left\nM A right @1 up lb\nN 3 right\nRE 5 right\nW 20 left\n',
+  },
+  {
+    opponent: 'Quillport Terns',
+    text: 'front terns-tite "Terns, tite with a hammer"\nLE 4i left\nN 0\nRE 4i right\nW 10 left @4\nM 10 right @4\nJ (-12, 9)\nS 9 right up lb\n',
+  },
+  {
+    opponent: 'Graymoor Millers',
+    text: 'front millers-heavy-under "Millers, heavy under"\nJ 9 left up\nLE 5 left\nT 3 left\nN 1 right\nRE 5 right\nW 10 left\nM 30 right\n',
+  },
+  {
+    opponent: 'Saltmarsh Union',
+    text: 'front union-stack "Union, stack"\nLE 5 left\nN 0\nRE 5 right\nW 50 left @4\nM 00 @4\nS 50 right @4\n',
+  },
 ] as const;
 
 /** The power the Lanterns run: as shipped, but the tackle closes the B gap before he doubles. */
 export function demoPower(shipped: string): string {
-  const rule = '  when the playside guard is covered head-up or outside: double him with the playside guard, then climb to L2\n';
+  const rule =
+    '  when the playside guard is covered head-up or outside: double him with the playside guard, then climb to L2\n';
   const gap = '  when my inside gap is filled: down on him\n';
-  return shipped.replace('scheme power "Power"', 'scheme power-lantern "Power, Lantern way"').replace(rule + gap, `  when there is a man in my inside gap who is not the man on the playside guard: down on him\n${rule}${gap}`);
+  return shipped
+    .replace('scheme power "Power"', 'scheme power-lantern "Power, Lantern way"')
+    .replace(
+      rule + gap,
+      `  when there is a man in my inside gap who is not the man on the playside guard: down on him\n${rule}${gap}`,
+    );
 }
 
 const FORMATIONS = {
-  'Five-man': 'LT LG C RG RT; B left', 'H right': 'LT LG C RG RT; H right; B left', 'H left': 'LT LG C RG RT; H left; B right',
-  'Tight end right': 'LT LG C RG RT Y right; B left', 'Tight end and H right': 'LT LG C RG RT Y right; H right; B left', 'One back behind': 'LT LG C RG RT; B; QB pistol',
+  'Five-man': 'LT LG C RG RT; B left',
+  'H right': 'LT LG C RG RT; H right; B left',
+  'H left': 'LT LG C RG RT; H left; B right',
+  'Tight end right': 'LT LG C RG RT Y right; B left',
+  'Tight end and H right': 'LT LG C RG RT Y right; H right; B left',
+  'One back behind': 'LT LG C RG RT; B; QB pistol',
 } as const;
 
 const FRONTS = {
@@ -64,12 +107,27 @@ export interface DemoSnap {
 }
 
 function snap(
-  scheme: string, side: Side, formation: keyof typeof FORMATIONS, front: keyof typeof FRONTS,
-  [quarter, down, distance, hash, gain]: [number, number, number, Situation['hash'], number], faults: FilmFault[] = [], tags: string[] = [],
+  scheme: string,
+  side: Side,
+  formation: keyof typeof FORMATIONS,
+  front: keyof typeof FRONTS,
+  [quarter, down, distance, hash, gain]: [number, number, number, Situation['hash'], number],
+  faults: FilmFault[] = [],
+  tags: string[] = [],
 ): DemoSnap {
   return {
-    call: { scheme, side, tags, formation: FORMATIONS[formation], formationName: formation, front: FRONTS[front], frontName: front, overrides: {} },
-    situation: { quarter, down, distance, hash, gain }, faults,
+    call: {
+      scheme,
+      side,
+      tags,
+      formation: FORMATIONS[formation],
+      formationName: formation,
+      front: FRONTS[front],
+      frontName: front,
+      overrides: {},
+    },
+    situation: { quarter, down, distance, hash, gain },
+    faults,
   };
 }
 
@@ -78,17 +136,51 @@ export const DEMO_SNAPS: readonly DemoSnap[] = [
   snap('inside-zone-z1', 'right', 'Five-man', 'Over', [1, 1, 10, 'left', 5]),
   snap('inside-zone-z1', 'left', 'Five-man', 'Over', [1, 2, 5, 'left', 2], [{ man: 'LG', fault: 'left-late' }]),
   snap('power', 'right', 'H right', 'Over', [1, 3, 3, 'middle', 6]),
-  snap('inside-zone-z2', 'right', 'Tight end right', 'Under', [1, 1, 10, 'right', 4], [{ man: 'C', fault: 'high-pads' }]),
-  snap('power', 'left', 'H left', 'Odd', [1, 2, 6, 'right', -1], [{ man: 'RG', fault: 'too-deep' }, { man: 'H', fault: 'missed' }]),
+  snap(
+    'inside-zone-z2',
+    'right',
+    'Tight end right',
+    'Under',
+    [1, 1, 10, 'right', 4],
+    [{ man: 'C', fault: 'high-pads' }],
+  ),
+  snap(
+    'power',
+    'left',
+    'H left',
+    'Odd',
+    [1, 2, 6, 'right', -1],
+    [
+      { man: 'RG', fault: 'too-deep' },
+      { man: 'H', fault: 'missed' },
+    ],
+  ),
   snap('inside-zone-z1', 'right', 'Five-man', 'Tite', [1, 3, 7, 'right', 3], [{ man: 'RT', fault: 'left-early' }]),
   snap('inside-zone-z2', 'left', 'Five-man', 'Over', [2, 1, 10, 'middle', 7]),
-  snap('power', 'right', 'Tight end and H right', 'Over, walked up', [2, 2, 3, 'left', 4], [{ man: 'RG', fault: 'false-step' }]),
+  snap(
+    'power',
+    'right',
+    'Tight end and H right',
+    'Over, walked up',
+    [2, 2, 3, 'left', 4],
+    [{ man: 'RG', fault: 'false-step' }],
+  ),
   snap('inside-zone-z1', 'right', 'H right', 'Odd', [2, 1, 10, 'left', 1], [{ man: 'LT', fault: 'missed' }], ['split']),
   snap('power', 'right', 'H right', 'Under', [2, 2, 9, 'left', 8]),
   snap('inside-zone-z2', 'right', 'Five-man', 'Bear', [2, 3, 1, 'middle', 2], [{ man: 'LG', fault: 'false-step' }]),
   snap('power', 'left', 'H left', 'Over', [2, 1, 10, 'middle', 3], [{ man: 'RT', fault: 'falls' }]),
   snap('inside-zone-z1', 'left', 'Tight end right', 'Under', [2, 2, 7, 'right', 12]),
-  snap('power', 'right', 'H right', 'Bear', [2, 1, 10, 'right', 2], [{ man: 'C', fault: 'high-pads' }, { man: 'RG', fault: 'wrong-track' }]),
+  snap(
+    'power',
+    'right',
+    'H right',
+    'Bear',
+    [2, 1, 10, 'right', 2],
+    [
+      { man: 'C', fault: 'high-pads' },
+      { man: 'RG', fault: 'wrong-track' },
+    ],
+  ),
   snap('power', 'right', 'H right', 'Over, tackle slants in', [2, 2, 8, 'right', 3]),
   snap('pro-five-back', 'right', 'One back behind', 'Over, end loops', [2, 3, 5, 'middle', 0]),
 ];
@@ -106,12 +198,19 @@ export const DEMO_GRADES: Readonly<Record<number, { blocker: string; grade: Grad
   2: graded(LINE, { LG: minus('left-late', 'Stayed on the nose until W was past him.') }),
   3: graded([...LINE, 'H']),
   4: graded([...LINE, 'Y'], { C: minus('high-pads') }),
-  5: graded([...LINE, 'H'], { RG: minus('too-deep'), H: { assignment: 'right', technique: 'minus', fault: 'missed', note: 'Head down, never saw him.' } }),
-  6: graded(LINE, { RT: minus('left-early'), C: { assignment: 'cannot tell', technique: 'plus', fault: null, note: 'Ask him: did he hear the call?' } }),
+  5: graded([...LINE, 'H'], {
+    RG: minus('too-deep'),
+    H: { assignment: 'right', technique: 'minus', fault: 'missed', note: 'Head down, never saw him.' },
+  }),
+  6: graded(LINE, {
+    RT: minus('left-early'),
+    C: { assignment: 'cannot tell', technique: 'plus', fault: null, note: 'Ask him: did he hear the call?' },
+  }),
   7: graded(LINE, { LT: wrong('wrong-man') }),
 };
 
-export const demoClipFile = (number: number, angle: Angle): string => `snap-${String(number).padStart(2, '0')}-${angle.replace(' ', '-')}.webm`;
+export const demoClipFile = (number: number, angle: Angle): string =>
+  `snap-${String(number).padStart(2, '0')}-${angle.replace(' ', '-')}.webm`;
 
 /** Frames of a clip as the cameras wrote them down. */
 export function demoClip(number: number): ClipBody {

@@ -12,10 +12,22 @@ const wanted = process.argv.slice(2);
 mkdirSync(join(root, 'node_modules/.cache'), { recursive: true });
 const out = mkdtempSync(join(root, 'node_modules/.cache/bench-'));
 try {
-  for (const file of readdirSync(join(root, 'bench')).filter((f) => f.endsWith('.bench.ts') && (wanted.length === 0 || wanted.some((w) => f.startsWith(w))))) {
+  for (const file of readdirSync(join(root, 'bench')).filter(
+    (f) => f.endsWith('.bench.ts') && (wanted.length === 0 || wanted.some((w) => f.startsWith(w))),
+  )) {
     const outfile = join(out, file.replace('.ts', '.mjs'));
-    await build({ entryPoints: [join(root, 'bench', file)], bundle: true, platform: 'node', format: 'esm', target: 'node20', outfile, external: ['@playwright/test'], alias: { '#core': join(root, 'core') }, logLevel: 'error',
-      banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" } });
+    await build({
+      entryPoints: [join(root, 'bench', file)],
+      bundle: true,
+      platform: 'node',
+      format: 'esm',
+      target: 'node20',
+      outfile,
+      external: ['@playwright/test'],
+      alias: { '#core': join(root, 'core') },
+      logLevel: 'error',
+      banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
+    });
     console.log(`\n== ${file.replace('.bench.ts', '')}`);
     await import(pathToFileURL(outfile).href);
   }

@@ -4,6 +4,12 @@ import { fileURLToPath } from 'node:url';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 await build({
-  entryPoints: [`${root}cli/main.ts`], outfile: `${root}bin/chalk.cjs`, bundle: true, platform: 'node', format: 'cjs', target: 'node20',
-  minify: true, logLevel: 'warning',
+  entryPoints: [`${root}cli/main.ts`],
+  outfile: `${root}bin/chalk.cjs`,
+  bundle: true,
+  platform: 'node',
+  format: 'cjs',
+  target: 'node20',
+  minify: true,
+  logLevel: 'warning',
 });

@@ -4,7 +4,18 @@ import { readFileSync, writeFileSync } from 'node:fs';
 
 const path = new URL('../package-lock.json', import.meta.url);
 const lock = JSON.parse(readFileSync(path, 'utf8'));
-const systems = { darwin: 'darwin', linux: 'linux', win32: 'win32', freebsd: 'freebsd', android: 'android', openharmony: 'openharmony', sunos: 'sunos', netbsd: 'netbsd', openbsd: 'openbsd', aix: 'aix' };
+const systems = {
+  darwin: 'darwin',
+  linux: 'linux',
+  win32: 'win32',
+  freebsd: 'freebsd',
+  android: 'android',
+  openharmony: 'openharmony',
+  sunos: 'sunos',
+  netbsd: 'netbsd',
+  openbsd: 'openbsd',
+  aix: 'aix',
+};
 const cpus = ['x64', 'arm64', 'arm', 'ia32', 'riscv64', 'ppc64', 's390x', 'loong64', 'mips64el', 'wasm32'];
 
 function platformOf(name) {
@@ -16,8 +27,17 @@ function platformOf(name) {
   };
 }
 
-const isForeign = (entry) => entry.optional && ((entry.os && !entry.os.includes('linux')) || (entry.cpu && !entry.cpu.includes('x64')) || entry.libc?.includes('musl'));
-const exact = new Set(Object.values(lock.packages).flatMap((e) => Object.entries(e.optionalDependencies ?? {})).filter(([, v]) => /^\d/.test(v)).map(([name]) => name));
+const isForeign = (entry) =>
+  entry.optional &&
+  ((entry.os && !entry.os.includes('linux')) ||
+    (entry.cpu && !entry.cpu.includes('x64')) ||
+    entry.libc?.includes('musl'));
+const exact = new Set(
+  Object.values(lock.packages)
+    .flatMap((e) => Object.entries(e.optionalDependencies ?? {}))
+    .filter(([, v]) => /^\d/.test(v))
+    .map(([name]) => name),
+);
 for (const [path, entry] of Object.entries(lock.packages)) {
   if (isForeign(entry) && exact.has(path.slice(path.lastIndexOf('node_modules/') + 13))) delete lock.packages[path];
 }

@@ -2,7 +2,8 @@
 import { readFileSync } from 'node:fs';
 
 const report = JSON.parse(readFileSync(process.argv[2], 'utf8'));
-const [passed, failed] = 'stats' in report
-  ? [report.stats.expected, report.stats.unexpected + report.stats.flaky + report.stats.skipped]
-  : [report.numPassedTests, report.numFailedTests + report.numPendingTests + report.numTodoTests];
+const [passed, failed] =
+  'stats' in report
+    ? [report.stats.expected, report.stats.unexpected + report.stats.flaky + report.stats.skipped]
+    : [report.numPassedTests, report.numFailedTests + report.numPendingTests + report.numTodoTests];
 console.log(`${passed} ${failed}`);

@@ -7,8 +7,13 @@ const shelves = { schemes: '.chalk', fronts: '.chalk', formations: '.chalk', spa
 
 export function embeddedLibrary() {
   const parts = Object.entries(shelves).map(([shelf, ending]) => {
-    const files = readdirSync(root + shelf).filter((f) => f.endsWith(ending)).sort();
-    const rows = files.map((f) => `    ${JSON.stringify(f.replace(ending, ''))}: ${JSON.stringify(readFileSync(`${root}${shelf}/${f}`, 'utf8'))},`);
+    const files = readdirSync(root + shelf)
+      .filter((f) => f.endsWith(ending))
+      .sort();
+    const rows = files.map(
+      (f) =>
+        `    ${JSON.stringify(f.replace(ending, ''))}: ${JSON.stringify(readFileSync(`${root}${shelf}/${f}`, 'utf8'))},`,
+    );
     return `  ${shelf}: {\n${rows.join('\n')}\n  },`;
   });
   return `// Made by scripts/embed-library.mjs from the files beside it; do not edit.\nexport const LIBRARY = {\n${parts.join('\n')}\n} as const;\n`;

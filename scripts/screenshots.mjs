@@ -9,35 +9,75 @@ const folder = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
 const SHOTS = [
   ['walkthrough-paper', '/walkthrough?play=power&formation=h-back', 'paper', async (page) => page.keyboard.press('4')],
   ['walkthrough-board', '/walkthrough?play=inside-zone-z1&front=tite', 'board'],
-  ['film-board', '/film', 'board', async (page) => {
-    for (let i = 0; i < 52; i++) await page.keyboard.press('ArrowRight');
-    await page.keyboard.press('4');
-  }],
+  [
+    'film-board',
+    '/film',
+    'board',
+    async (page) => {
+      for (let i = 0; i < 52; i++) await page.keyboard.press('ArrowRight');
+      await page.keyboard.press('4');
+    },
+  ],
   ['book-paper', '/book', 'paper', async (page) => page.getByRole('button', { name: /LG 64 .*Technique/ }).click()],
   ['rules-paper', '/rules', 'paper'],
-  ['rule-sheet-paper', '/rules/power', 'paper', async (page) => {
-    await page.getByText('when the playside guard is covered head-up or outside').first().click();
-    await page.getByRole('button', { name: 'Prove it' }).click();
-    await page.waitForTimeout(4000);
-  }],
-  ['rule-sentences-board', '/rules/inside-zone-z2', 'board', async (page) => page.getByRole('tab', { name: 'Sentences' }).click()],
-  ['fronts-board', '/fronts', 'board', async (page) => {
-    await page.getByRole('button', { name: 'Otters, wide over' }).click();
-    await page.getByRole('button', { name: /^M, 10/ }).focus();
-  }],
+  [
+    'rule-sheet-paper',
+    '/rules/power',
+    'paper',
+    async (page) => {
+      await page.getByText('when the playside guard is covered head-up or outside').first().click();
+      await page.getByRole('button', { name: 'Prove it' }).click();
+      await page.waitForTimeout(4000);
+    },
+  ],
+  [
+    'rule-sentences-board',
+    '/rules/inside-zone-z2',
+    'board',
+    async (page) => page.getByRole('tab', { name: 'Sentences' }).click(),
+  ],
+  [
+    'fronts-board',
+    '/fronts',
+    'board',
+    async (page) => {
+      await page.getByRole('button', { name: 'Otters, wide over' }).click();
+      await page.getByRole('button', { name: /^M, 10/ }).focus();
+    },
+  ],
   ['matrix-paper', '/matrix', 'paper'],
-  ['protection-paper', '/protection?play=pro-five-back&front=over-two-high', 'paper', async (page) => page.waitForTimeout(1500)],
-  ['movement-board', '/walkthrough?play=power&formation=h-back&moves=T%20slant%20left', 'board', async (page) => page.getByRole('slider').fill('70')],
+  [
+    'protection-paper',
+    '/protection?play=pro-five-back&front=over-two-high',
+    'paper',
+    async (page) => page.waitForTimeout(1500),
+  ],
+  [
+    'movement-board',
+    '/walkthrough?play=power&formation=h-back&moves=T%20slant%20left',
+    'board',
+    async (page) => page.getByRole('slider').fill('70'),
+  ],
   ['team-paper', '/team', 'paper'],
-  ['mending-paper', '/walkthrough?play=inside-zone-z1&formation=h-back&front=LE%205%20left;%20N%201%20left;%20T%203%20right;%20RE%205%20right;%20W%2030%20left;%20M%2010%20right;%20S%20(9,%2012)', 'paper', async (page) => page.getByRole('combobox', { name: 'Compare with' }).selectOption({ label: 'Inside zone, pairs' })],
+  [
+    'mending-paper',
+    '/walkthrough?play=inside-zone-z1&formation=h-back&front=LE%205%20left;%20N%201%20left;%20T%203%20right;%20RE%205%20right;%20W%2030%20left;%20M%2010%20right;%20S%20(9,%2012)',
+    'paper',
+    async (page) => page.getByRole('combobox', { name: 'Compare with' }).selectOption({ label: 'Inside zone, pairs' }),
+  ],
 ];
 
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-dev-shm-usage'] });
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-dev-shm-usage'],
+});
 for (const [name, path, theme, before] of SHOTS) {
   if (only.length && !only.includes(name)) continue;
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.addInitScript((t) => localStorage.setItem('violet-chalk-theme', t), theme);
-  const answer = await page.request.post(`${url}/api/session`, { data: { email: 'coach@lanterns.example', password: 'lantern-coach' } });
+  const answer = await page.request.post(`${url}/api/session`, {
+    data: { email: 'coach@lanterns.example', password: 'lantern-coach' },
+  });
   if (!answer.ok()) throw new Error(`the demo log-in was refused (${answer.status()}); start with ./start --fresh`);
   await page.goto(url + path);
   await page.waitForLoadState('networkidle');

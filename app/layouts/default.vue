@@ -32,18 +32,27 @@ async function leave(): Promise<void> {
   <div class="bench">
     <a class="visually-hidden" href="#place">To the work</a>
     <nav class="no-print" aria-label="Places">
-      <p class="brand">Violet<br>Chalk</p>
+      <p class="brand">Violet<br />Chalk</p>
       <ul>
         <li v-for="place in places.filter((p) => session.staff || !p.staff)" :key="place.to">
           <NuxtLink :to="place.to">{{ place.name }}</NuxtLink>
         </li>
       </ul>
       <div class="foot">
-        <p v-if="session.member">{{ session.member.programName }}<br><span class="soft">{{ session.member.userName }}</span></p>
-        <select v-if="session.programs.length > 1" aria-label="Program" :value="session.member?.programId" @change="changeTo(Number(($event.target as HTMLSelectElement).value))">
+        <p v-if="session.member">
+          {{ session.member.programName }}<br /><span class="soft">{{ session.member.userName }}</span>
+        </p>
+        <select
+          v-if="session.programs.length > 1"
+          aria-label="Program"
+          :value="session.member?.programId"
+          @change="changeTo(Number(($event.target as HTMLSelectElement).value))"
+        >
           <option v-for="p in session.programs" :key="p.id" :value="p.id">{{ p.name }}</option>
         </select>
-        <button class="plain" type="button" @click="theme = theme === 'paper' ? 'board' : 'paper'">{{ theme === 'paper' ? 'Dark board' : 'Light paper' }}</button>
+        <button class="plain" type="button" @click="theme = theme === 'paper' ? 'board' : 'paper'">
+          {{ theme === 'paper' ? 'Dark board' : 'Light paper' }}
+        </button>
         <button class="plain" type="button" @click="leave">Log out</button>
       </div>
     </nav>
@@ -52,24 +61,93 @@ async function leave(): Promise<void> {
 </template>
 
 <style scoped>
-.bench { display: grid; grid-template-columns: 112px minmax(0, 1fr); height: 100%; }
-nav { border-right: 1px solid var(--rule); display: flex; flex-direction: column; padding: 16px 0 14px; }
-.brand { font-weight: 800; font-size: 16px; line-height: 1.05; color: var(--violet); padding: 0 16px 18px; font-variation-settings: var(--narrow); }
-nav a { display: block; padding: 7px 16px; color: var(--soft); text-decoration: none; border-left: 3px solid transparent; }
-nav a:hover { color: var(--ink); }
-nav a.router-link-active { color: var(--ink); font-weight: 650; border-left-color: var(--violet); background: var(--wash); }
-.foot { margin-top: auto; padding: 0 12px 0 16px; display: grid; gap: 8px; font-size: 12px; }
-.foot button { color: var(--soft); }
-.foot button:hover { color: var(--ink); }
-main { min-width: 0; min-height: 0; overflow: auto; }
+.bench {
+  display: grid;
+  grid-template-columns: 112px minmax(0, 1fr);
+  height: 100%;
+}
+nav {
+  border-right: 1px solid var(--rule);
+  display: flex;
+  flex-direction: column;
+  padding: 16px 0 14px;
+}
+.brand {
+  font-weight: 800;
+  font-size: 16px;
+  line-height: 1.05;
+  color: var(--violet);
+  padding: 0 16px 18px;
+  font-variation-settings: var(--narrow);
+}
+nav a {
+  display: block;
+  padding: 7px 16px;
+  color: var(--soft);
+  text-decoration: none;
+  border-left: 3px solid transparent;
+}
+nav a:hover {
+  color: var(--ink);
+}
+nav a.router-link-active {
+  color: var(--ink);
+  font-weight: 650;
+  border-left-color: var(--violet);
+  background: var(--wash);
+}
+.foot {
+  margin-top: auto;
+  padding: 0 12px 0 16px;
+  display: grid;
+  gap: 8px;
+  font-size: 12px;
+}
+.foot button {
+  color: var(--soft);
+}
+.foot button:hover {
+  color: var(--ink);
+}
+main {
+  min-width: 0;
+  min-height: 0;
+  overflow: auto;
+}
 @media (max-width: 640px) {
-  .bench { grid-template-columns: 1fr; grid-template-rows: auto 1fr; }
-  nav { flex-direction: row; align-items: center; padding: 6px 10px; border-right: 0; border-bottom: 1px solid var(--rule); gap: 4px; flex-wrap: wrap; }
-  nav ul { display: flex; }
-  nav a { padding: 6px 8px; border-left: 0; }
-  .brand { padding: 0 8px 0 0; }
-  .brand br { display: none; }
-  .foot { margin: 0 0 0 auto; display: flex; padding: 0; }
-  .foot p { display: none; }
+  .bench {
+    grid-template-columns: 1fr;
+    grid-template-rows: auto 1fr;
+  }
+  nav {
+    flex-direction: row;
+    align-items: center;
+    padding: 6px 10px;
+    border-right: 0;
+    border-bottom: 1px solid var(--rule);
+    gap: 4px;
+    flex-wrap: wrap;
+  }
+  nav ul {
+    display: flex;
+  }
+  nav a {
+    padding: 6px 8px;
+    border-left: 0;
+  }
+  .brand {
+    padding: 0 8px 0 0;
+  }
+  .brand br {
+    display: none;
+  }
+  .foot {
+    margin: 0 0 0 auto;
+    display: flex;
+    padding: 0;
+  }
+  .foot p {
+    display: none;
+  }
 }
 </style>

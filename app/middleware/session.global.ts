@@ -9,9 +9,11 @@ export default defineNuxtRouteMiddleware(async (to) => {
     if (!session.known) await session.load();
     if (session.member) await usePlaybook().ready(session.member.programId);
   } catch (problem) {
-    if (problem instanceof RequestProblem) return abortNavigation(createError({ statusCode: 503, message: `${problem.message} Is it running?` }));
+    if (problem instanceof RequestProblem)
+      return abortNavigation(createError({ statusCode: 503, message: `${problem.message} Is it running?` }));
     throw problem;
   }
-  if (!session.member && to.path !== '/login') return navigateTo({ path: '/login', query: to.path === '/' ? {} : { next: to.fullPath } });
+  if (!session.member && to.path !== '/login')
+    return navigateTo({ path: '/login', query: to.path === '/' ? {} : { next: to.fullPath } });
   if (session.member && to.path === '/login') return navigateTo('/walkthrough');
 });

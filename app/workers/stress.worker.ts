@@ -1,7 +1,8 @@
 import { openJob, STRESS_CHUNK, type StressJob } from '#core/library/stress-job';
 import { addTallies, NO_TALLY, stress, type StressPlan, type Tally } from '#core/stress/stress';
 
-export type StressAnswer = { kind: 'part'; done: number; tally: Tally } | { kind: 'end' } | { kind: 'wrong'; message: string };
+export type StressAnswer =
+  { kind: 'part'; done: number; tally: Tally } | { kind: 'end' } | { kind: 'wrong'; message: string };
 const say = (answer: StressAnswer): void => postMessage(answer);
 
 /** Transport only: reads a job, works its plan out in chunks and sends the tally so far. It is ended from outside. */

@@ -20,16 +20,23 @@ const lineup = (formationText: string, frontText: string) => {
   if (!front.ok) throw new Error(frontText);
   return { formation: formation.value, front: front.value };
 };
-const schools = libraryIds('schemes').filter((id) => id.startsWith('inside-zone')).map(scheme);
+const schools = libraryIds('schemes')
+  .filter((id) => id.startsWith('inside-zone'))
+  .map(scheme);
 const OVER = 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right';
 
 describe('two schools on one front', () => {
   it('marks the men who do something else', () => {
     const { formation, front } = lineup('LT LG C RG RT', OVER);
-    const [one, other] = ['inside-zone-z1', 'inside-zone-z2'].map((id) => resolve(scheme(id), formation, front, { side: 'right' }));
+    const [one, other] = ['inside-zone-z1', 'inside-zone-z2'].map((id) =>
+      resolve(scheme(id), formation, front, { side: 'right' }),
+    );
     const { men, defenders, sameVerdict } = compareResolutions(one!, other!);
     expect(men.filter((m) => !m.same).map((m) => m.blocker)).toEqual(['LG', 'C', 'RG']);
-    expect(defenders.filter((d) => !d.same).map((d) => [d.id, d.one, d.other])).toEqual([['N', 'double', 'single'], ['T', 'single', 'double']]);
+    expect(defenders.filter((d) => !d.same).map((d) => [d.id, d.one, d.other])).toEqual([
+      ['N', 'double', 'single'],
+      ['T', 'single', 'double'],
+    ]);
     expect(sameVerdict).toBe(true);
     expect(compareResolutions(one!, one!).men.every((m) => m.same)).toBe(true);
   });
@@ -41,7 +48,12 @@ describe('what mends it', () => {
 
   it('finds the tag that answers a free linebacker', () => {
     const found = mend('inside-zone-z1', 'LT LG C RG RT H right', `${OVER}; S (9, 12)`, { side: 'right' });
-    expect(found[0]).toMatchObject({ verdict: 'sound', left: 0, change: { kind: 'tag', tag: 'insert', on: true }, gone: ['free-linebacker'] });
+    expect(found[0]).toMatchObject({
+      verdict: 'sound',
+      left: 0,
+      change: { kind: 'tag', tag: 'insert', on: true },
+      gone: ['free-linebacker'],
+    });
     expect(found.some((m) => m.change.kind === 'split')).toBe(false);
   });
 
@@ -56,7 +68,9 @@ describe('what mends it', () => {
     expect(others.length).toBeGreaterThan(0);
     for (const m of others) {
       const { formation, front: f } = lineup('LT LG C RG RT', front);
-      expect(resolve(scheme((m.change as { scheme: string }).scheme), formation, f, { side: 'right' }).verdict).toBe(m.verdict);
+      expect(resolve(scheme((m.change as { scheme: string }).scheme), formation, f, { side: 'right' }).verdict).toBe(
+        m.verdict,
+      );
     }
     expect(found.map((m) => sayChange(m.change)).every((s) => s.length > 5)).toBe(true);
   });

@@ -21,7 +21,8 @@ export interface Comparison {
   readonly sameVerdict: boolean;
 }
 
-const gist = (a: Assignment | null): string => (a ? `${a.block} ${a.target} ${a.next} ${[...a.partners].sort().join()}` : 'nothing');
+const gist = (a: Assignment | null): string =>
+  a ? `${a.block} ${a.target} ${a.next} ${[...a.partners].sort().join()}` : 'nothing';
 
 /** Two answers to one front side by side, men in the order of the first. */
 export function compareResolutions(one: Resolution, other: Resolution): Comparison {

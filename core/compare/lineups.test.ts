@@ -8,7 +8,10 @@ function need<T>(result: { ok: true; value: T } | { ok: false; diagnostics: unkn
   return result.value;
 }
 const formation = (id: string) => need(formationFrom(libraryText('formations', id)!));
-const answer = (from: ReturnType<typeof formation>) => answerFrom(need(shippedScheme('power')), from, need(frontFrom(libraryText('fronts', 'over-walked')!, from)), { side: 'right' });
+const answer = (from: ReturnType<typeof formation>) =>
+  answerFrom(need(shippedScheme('power')), from, need(frontFrom(libraryText('fronts', 'over-walked')!, from)), {
+    side: 'right',
+  });
 
 describe('two ways of lining up', () => {
   it('an H on the play side kicks the end nobody else can', () => {

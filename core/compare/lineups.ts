@@ -18,11 +18,15 @@ export interface LineupAnswer {
 
 /** Men who can go in motion across the formation: off the line and not in the middle of it. */
 export const canMotion = (formation: Formation): string[] =>
-  formation.men.filter((m) => ['hback', 'wing', 'slot', 'wide', 'back'].includes(m.kind) && Math.abs(m.x) > 1).map((m) => m.id);
+  formation.men
+    .filter((m) => ['hback', 'wing', 'slot', 'wide', 'back'].includes(m.kind) && Math.abs(m.x) > 1)
+    .map((m) => m.id);
 
 /** The formation once a man has gone in motion to where his place is on the other side. */
 export const afterMotion = (formation: Formation, id: string): Formation => ({
-  ...formation, name: `${formation.name}, ${id} in motion`, men: formation.men.map((m) => (m.id === id ? { ...m, x: -m.x } : m)),
+  ...formation,
+  name: `${formation.name}, ${id} in motion`,
+  men: formation.men.map((m) => (m.id === id ? { ...m, x: -m.x } : m)),
 });
 
 /** What a play comes to from a formation, in numbers and in who is left. */
@@ -30,7 +34,10 @@ export function answerFrom(scheme: CompiledScheme, formation: Formation, front: 
   const { verdict, identification, defenders } = resolvePlay(scheme, formation, front, call);
   const ids = (...status: string[]): string[] => defenders.filter((d) => status.includes(d.status)).map((d) => d.id);
   return {
-    verdict, numbers: identification.numbers.because, surplus: identification.numbers.surplus,
-    free: ids('free').filter((id) => identification.box.ids.includes(id)), left: ids('read', 'left'),
+    verdict,
+    numbers: identification.numbers.because,
+    surplus: identification.numbers.surplus,
+    free: ids('free').filter((id) => identification.box.ids.includes(id)),
+    left: ids('read', 'left'),
   };
 }

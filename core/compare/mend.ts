@@ -49,13 +49,33 @@ export function whatMends(occasion: Occasion): Mending[] {
     const then = faultsOf(s, f, front, c);
     // Moving a man so that a linebacker is no longer counted mends nothing.
     if (change.kind === 'split' && then.box !== now.box) return;
-    if (RANK[then.verdict] > RANK[now.verdict] || (then.verdict === now.verdict && then.codes.length >= now.codes.length)) return;
-    found.push({ change, verdict: then.verdict, left: then.codes.length, gone: [...new Set(now.codes)].filter((code) => !then.codes.includes(code)) });
+    if (
+      RANK[then.verdict] > RANK[now.verdict] ||
+      (then.verdict === now.verdict && then.codes.length >= now.codes.length)
+    )
+      return;
+    found.push({
+      change,
+      verdict: then.verdict,
+      left: then.codes.length,
+      gone: [...new Set(now.codes)].filter((code) => !then.codes.includes(code)),
+    });
   };
   const inForce = tagsInForce(scheme, call);
-  for (const { name } of scheme.tags) attempt({ kind: 'tag', tag: name, on: !inForce.has(name) }, scheme, formation, toggled(call, name, inForce.has(name)));
+  for (const { name } of scheme.tags)
+    attempt(
+      { kind: 'tag', tag: name, on: !inForce.has(name) },
+      scheme,
+      formation,
+      toggled(call, name, inForce.has(name)),
+    );
   for (const other of occasion.schools) {
-    if (other.tree.id !== scheme.tree.id) attempt({ kind: 'school', scheme: other.tree.id, name: other.tree.name }, other, formation, { ...call, tags: [], without: [] });
+    if (other.tree.id !== scheme.tree.id)
+      attempt({ kind: 'school', scheme: other.tree.id, name: other.tree.name }, other, formation, {
+        ...call,
+        tags: [],
+        without: [],
+      });
   }
   attempt({ kind: 'side', side: otherSide(call.side) }, scheme, formation, { ...call, side: otherSide(call.side) });
   for (const man of lineOf(formation).filter((m) => m.id !== 'C')) {
@@ -79,17 +99,30 @@ function need(text: string): Formation {
   return read.value;
 }
 
-function faultsOf(scheme: CompiledScheme, formation: Formation, front: Front, call: Call): { verdict: Verdict; codes: Problem['code'][]; box: string } {
+function faultsOf(
+  scheme: CompiledScheme,
+  formation: Formation,
+  front: Front,
+  call: Call,
+): { verdict: Verdict; codes: Problem['code'][]; box: string } {
   const { outcome, judgement } = workPlay(prepareCall(scheme, formation, call), front);
-  return { verdict: judgement.verdict, codes: judgement.faults.map((f) => f.code), box: outcome.settled.scene.facts.box().ids.join() };
+  return {
+    verdict: judgement.verdict,
+    codes: judgement.faults.map((f) => f.code),
+    box: outcome.settled.scene.facts.box().ids.join(),
+  };
 }
 
 /** A change as a coach would say it. */
 export function sayChange(change: Change): string {
   switch (change.kind) {
-    case 'tag': return change.on ? `call ${change.tag}` : `call it without ${change.tag}`;
-    case 'school': return `run ${change.name.toLowerCase()} instead`;
-    case 'side': return `run it to the ${change.side}`;
-    case 'split': return `${change.man} at a split of ${change.inches} in`;
+    case 'tag':
+      return change.on ? `call ${change.tag}` : `call it without ${change.tag}`;
+    case 'school':
+      return `run ${change.name.toLowerCase()} instead`;
+    case 'side':
+      return `run it to the ${change.side}`;
+    case 'split':
+      return `${change.man} at a split of ${change.inches} in`;
   }
 }

@@ -41,5 +41,9 @@ export function suggestSentence(text: string, man: string): Suggestion | null {
   const sheet = named.at(-1) ?? tree.sheets.find((s) => s.heads.some((h) => h.word === 'every-lineman'));
   if (!sheet || sheet.sentences.length === 0) return null;
   const always = sheet.sentences.find((s) => s.when === null);
-  return { line: always ? always.span.line : sheet.sentences.at(-1)!.span.line + 1, sentence: '  when there is a man beside me whom nobody else has: base him', man };
+  return {
+    line: always ? always.span.line : sheet.sentences.at(-1)!.span.line + 1,
+    sentence: '  when there is a man beside me whom nobody else has: base him',
+    man,
+  };
 }

@@ -23,11 +23,18 @@ export type DiagnosticCode = keyof typeof import('./messages/english').ENGLISH;
 export type Result<T> = { ok: true; value: T; diagnostics: Diagnostic[] } | { ok: false; diagnostics: Diagnostic[] };
 
 export const error = (code: DiagnosticCode, span: Span, params: Diagnostic['params'] = {}): Diagnostic => ({
-  code, severity: 'error', span, params,
+  code,
+  severity: 'error',
+  span,
+  params,
 });
 
 export const warning = (code: DiagnosticCode, span: Span, params: Diagnostic['params'] = {}): Diagnostic => ({
-  code, severity: 'warning', span, params,
+  code,
+  severity: 'warning',
+  span,
+  params,
 });
 
-export const hasErrors = (diagnostics: readonly Diagnostic[]): boolean => diagnostics.some((d) => d.severity === 'error');
+export const hasErrors = (diagnostics: readonly Diagnostic[]): boolean =>
+  diagnostics.some((d) => d.severity === 'error');

@@ -16,6 +16,7 @@ describe('published documents', () => {
   it('the reference of the rule language is what the vocabulary says, every word of it', () => {
     const text = languageReference();
     expect(readFileSync(docs('rule-language.md'), 'utf8')).toBe(text);
-    for (const words of Object.values(WORDS)) for (const word of Object.values<{ help: string }>(words)) expect(text).toContain(word.help);
+    for (const words of Object.values(WORDS))
+      for (const word of Object.values<{ help: string }>(words)) expect(text).toContain(word.help);
   });
 });

@@ -13,8 +13,17 @@ import { GoldenCaseSchema } from './golden/golden';
 
 /** Every published format by the name of its file. */
 export const PUBLISHED = {
-  formation: FormationSchema, front: FrontSchema, identification: IdentificationSchema, resolution: ResolutionSchema, settings: SettingsSchema, call: CallSchema,
-  'pressure-proof': PressureProofSchema, space: SpaceSchema, naming: NamingSchema, grade: GradeSchema, 'golden-case': GoldenCaseSchema,
+  formation: FormationSchema,
+  front: FrontSchema,
+  identification: IdentificationSchema,
+  resolution: ResolutionSchema,
+  settings: SettingsSchema,
+  call: CallSchema,
+  'pressure-proof': PressureProofSchema,
+  space: SpaceSchema,
+  naming: NamingSchema,
+  grade: GradeSchema,
+  'golden-case': GoldenCaseSchema,
 } as const satisfies Record<string, z.ZodType>;
 
 /** The JSON Schema of a published format, as text. */

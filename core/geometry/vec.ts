@@ -15,4 +15,3 @@ export const between = (a: Point, b: Point, t: number): Point => ({
 
 /** The same point seen from the other side of the ball; never yields -0. */
 export const mirrorPoint = <P extends Point>(p: P): P => ({ ...p, x: p.x === 0 ? 0 : -p.x });
-

@@ -58,8 +58,11 @@ export function bookLines(rows: readonly MarkRow[], keyOf: (row: MarkRow) => str
     else groups.set(key, [row]);
   }
   return [...groups].map(([key, group]) => ({
-    key, rows: group,
-    assignment: rateBy(group, 'assignment'), technique: rateBy(group, 'technique'), both: rateBy(group, 'both'),
+    key,
+    rows: group,
+    assignment: rateBy(group, 'assignment'),
+    technique: rateBy(group, 'technique'),
+    both: rateBy(group, 'both'),
     faults: countFaults(group),
   }));
 }
@@ -67,5 +70,7 @@ export function bookLines(rows: readonly MarkRow[], keyOf: (row: MarkRow) => str
 function countFaults(rows: readonly MarkRow[]): { fault: FaultId; count: number }[] {
   const counts = new Map<FaultId, number>();
   for (const { grade } of rows) if (grade.fault) counts.set(grade.fault, (counts.get(grade.fault) ?? 0) + 1);
-  return [...counts].map(([fault, count]) => ({ fault, count })).sort((a, b) => b.count - a.count || (a.fault < b.fault ? -1 : 1));
+  return [...counts]
+    .map(([fault, count]) => ({ fault, count }))
+    .sort((a, b) => b.count - a.count || (a.fault < b.fault ? -1 : 1));
 }

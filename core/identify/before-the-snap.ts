@@ -15,7 +15,10 @@ export class Picture {
   readonly second: readonly Defender[];
   private readonly seats: Seats;
 
-  constructor(readonly formation: Formation, front: Front) {
+  constructor(
+    readonly formation: Formation,
+    front: Front,
+  ) {
     this.seats = seatsOf(formation);
     const defenders: Defender[] = [];
     for (const d of front.defenders) putInOrder(defenders, d, acrossTheField);
@@ -69,7 +72,10 @@ function seatsOf(formation: Formation): Seats {
     return man;
   };
   const seats = {
-    line, centre: seat('C'), guard: { left: seat('LG'), right: seat('RG') }, tackle: { left: seat('LT'), right: seat('RT') },
+    line,
+    centre: seat('C'),
+    guard: { left: seat('LG'), right: seat('RG') },
+    tackle: { left: seat('LT'), right: seat('RT') },
     box: { tackle: boxOf(line.filter((m) => m.kind === 'line')), 'tight-end': boxOf(line) },
   };
   known.set(formation, seats);
@@ -85,7 +91,8 @@ export function putInOrder<T>(list: T[], item: T, compare: (a: T, b: T) => numbe
 }
 
 /** From the right across; ties as in lateral order. */
-export const fromTheRight = (a: Defender, b: Defender): number => b.x - a.x || a.y - b.y || (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
+export const fromTheRight = (a: Defender, b: Defender): number =>
+  b.x - a.x || a.y - b.y || (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
 
 /** The same men from a side across; of two straight behind one another the shallower first. */
 export function acrossFrom({ defenders }: Picture, side: Side): readonly Defender[] {
@@ -101,14 +108,16 @@ export const acrossTheField = (a: Defender, b: Defender): number =>
 
 /** First-level defenders who decide the family: guard to guard, and nearer the guard than the tackle. */
 export function interiorDefenders(picture: Picture): Defender[] {
-  return picture.first.filter((d) => (['left', 'right'] as const).every((side) => {
-    const sign = signOf(side);
-    const guard = picture.guard(side).x * sign;
-    const tackle = picture.tackle(side).x * sign;
-    const out = d.x * sign;
-    if (!moreThan(out, guard)) return true;
-    return atMost(out, guard + SHADE) && (tackle <= guard || lessThan(out - guard, Math.abs(tackle - out)));
-  }));
+  return picture.first.filter((d) =>
+    (['left', 'right'] as const).every((side) => {
+      const sign = signOf(side);
+      const guard = picture.guard(side).x * sign;
+      const tackle = picture.tackle(side).x * sign;
+      const out = d.x * sign;
+      if (!moreThan(out, guard)) return true;
+      return atMost(out, guard + SHADE) && (tackle <= guard || lessThan(out - guard, Math.abs(tackle - out)));
+    }),
+  );
 }
 
 /** First-level men head-up on the guard or wider on that side. */
@@ -133,7 +142,8 @@ export const inGap = (picture: Picture, left: number, right: number): Defender[]
   picture.first.filter((d) => fillsGap(d.x, left, right));
 
 /** Where the box ends on each side: the last interior lineman, or the tight end, plus the margin. */
-export const boxEdges = (picture: Picture, from: 'tackle' | 'tight-end'): { left: number; right: number } => seatsOf(picture.formation).box[from];
+export const boxEdges = (picture: Picture, from: 'tackle' | 'tight-end'): { left: number; right: number } =>
+  seatsOf(picture.formation).box[from];
 
 function boxOf(men: readonly Blocker[]): { left: number; right: number } {
   const xs = men.map((m) => m.x);

@@ -48,8 +48,13 @@ describe('the items before the snap', () => {
   it('finds strength by tight end, then receivers, then the call', () => {
     expect(on(TIGHT, OVER).strength.side).toBe('right');
     expect(on(`${FIVE} X wide left Z slot left`, OVER, { side: 'right' }).strength.side).toBe('left');
-    expect(on(FIVE, OVER, { side: 'left' }).strength).toMatchObject({ side: 'left', because: expect.stringContaining('play side') });
-    expect(on(TIGHT, OVER, { settings: SettingsSchema.parse({ strength: 'field', strengthSide: 'left' }) }).strength.side).toBe('left');
+    expect(on(FIVE, OVER, { side: 'left' }).strength).toMatchObject({
+      side: 'left',
+      because: expect.stringContaining('play side'),
+    });
+    expect(
+      on(TIGHT, OVER, { settings: SettingsSchema.parse({ strength: 'field', strengthSide: 'left' }) }).strength.side,
+    ).toBe('left');
   });
 
   it('gives each side its call', () => {
@@ -62,7 +67,9 @@ describe('the items before the snap', () => {
     const front = `${OVER}; S (10, 12); J (-10.1, 12)`;
     expect(on(FIVE, front).box).toMatchObject({ size: 7, spoken: 'even three', overhangs: ['J'] });
     expect(on(TIGHT, `${OVER}; S (13.9, 12)`).box.overhangs).toEqual(['S']);
-    expect(on(TIGHT, `${OVER}; S (13.9, 12)`, { settings: SettingsSchema.parse({ box: 'tight-end' }) }).box.overhangs).toEqual([]);
+    expect(
+      on(TIGHT, `${OVER}; S (13.9, 12)`, { settings: SettingsSchema.parse({ box: 'tight-end' }) }).box.overhangs,
+    ).toEqual([]);
   });
 
   it('orders linebackers from the play side and names the Mike', () => {
@@ -77,7 +84,10 @@ describe('the items before the snap', () => {
   });
 
   it('lists bubbles', () => {
-    expect(on(FIVE, OVER).bubbles.gaps).toEqual([{ gap: 'B', side: 'left' }, { gap: 'A', side: 'right' }]);
+    expect(on(FIVE, OVER).bubbles.gaps).toEqual([
+      { gap: 'B', side: 'left' },
+      { gap: 'A', side: 'right' },
+    ]);
   });
 
   it('finds end, force, corner and alley', () => {
@@ -105,16 +115,30 @@ describe('the items before the snap', () => {
 
   it('lets the coach overrule, and says so', () => {
     const { family, mike } = on(FIVE, OVER, { overrides: { family: 'odd', mike: 'W' } });
-    expect(family).toMatchObject({ name: 'odd', overruled: true, because: expect.stringContaining('Worked out: 2 on the line') });
+    expect(family).toMatchObject({
+      name: 'odd',
+      overruled: true,
+      because: expect.stringContaining('Worked out: 2 on the line'),
+    });
     expect(mike).toMatchObject({ id: 'W', overruled: true });
   });
 });
 
 describe('techniques', () => {
   it.each([
-    [FIVE, 'N 0', '0'], [FIVE, 'N 1 left', '1 left'], [FIVE, 'N 2i right', '2i right'], [FIVE, 'N 4i left', '4i left'], [FIVE, 'N 5 right', '5 right'],
-    [FIVE, 'N 9 right', 'ghost 9 right'], [TIGHT, 'N 9 right', '9 right'], [TIGHT, 'N 6i right', '6i right'], [FIVE, 'N B left', 'B left'], [TIGHT, 'N C right', 'C right'],
-    [`${FIVE} split 36in`, 'N 5 right', '5 right'], [FIVE, 'M 30 right', '30 right @4.5'], [FIVE, 'M 00 @5', '00 @5'],
+    [FIVE, 'N 0', '0'],
+    [FIVE, 'N 1 left', '1 left'],
+    [FIVE, 'N 2i right', '2i right'],
+    [FIVE, 'N 4i left', '4i left'],
+    [FIVE, 'N 5 right', '5 right'],
+    [FIVE, 'N 9 right', 'ghost 9 right'],
+    [TIGHT, 'N 9 right', '9 right'],
+    [TIGHT, 'N 6i right', '6i right'],
+    [FIVE, 'N B left', 'B left'],
+    [TIGHT, 'N C right', 'C right'],
+    [`${FIVE} split 36in`, 'N 5 right', '5 right'],
+    [FIVE, 'M 30 right', '30 right @4.5'],
+    [FIVE, 'M 00 @5', '00 @5'],
   ])('on %s, %s is shown as %s', (formation, front, label) => {
     expect(on(formation, front).techniques[0]!.label).toBe(label);
   });
@@ -124,7 +148,10 @@ describe('techniques', () => {
     const men = formationOf(FIVE);
     const read = readFront('N shade left; T 1 right', men, 'x', 'x', settings);
     expect(read.ok && read.value.defenders.map((d) => d.x)).toEqual([-1, 3]);
-    expect(on(FIVE, 'N 1 left; T 2i right', { settings }).techniques.map((t) => t.label)).toEqual(['shade left', '1 right']);
+    expect(on(FIVE, 'N 1 left; T 2i right', { settings }).techniques.map((t) => t.label)).toEqual([
+      'shade left',
+      '1 right',
+    ]);
   });
 });
 
@@ -135,7 +162,10 @@ describe('a team’s own words for techniques', () => {
     const men = formationOf(TIGHT);
     const read = readFront('T elbow right; E porch right', men, 'x', 'x', own);
     expect(read.ok && read.value.defenders.map((d) => d.x)).toEqual([7, 13]);
-    expect(on(TIGHT, 'T 4i right; E 9 right', { settings: own }).techniques.map((t) => t.label)).toEqual(['elbow right', 'porch right']);
+    expect(on(TIGHT, 'T 4i right; E 9 right', { settings: own }).techniques.map((t) => t.label)).toEqual([
+      'elbow right',
+      'porch right',
+    ]);
     expect(on(FIVE, 'LE 4i left; N 0; RE 4i right; M 00', { settings: own }).family.subNames).toContain('tite');
   });
 
@@ -148,23 +178,39 @@ describe('a team’s own words for techniques', () => {
 
 describe('laws', () => {
   it('a mirrored line-up is identified as the mirror image', () => {
-    fc.assert(fc.property(aLineup, ({ formation, front }) => {
-      const here = identify(formation, front, { side: 'right' });
-      const there = identify(mirrorFormation(formation), mirrorFront(front), { side: 'left' });
-      expect(there.family.name).toBe(here.family.name);
-      expect(there.sideCall.left.call).toBe(here.sideCall.right.call);
-      expect(there.linebackers.ids).toEqual(here.linebackers.ids);
-      expect(there.edge.left.force).toBe(here.edge.right.force);
-      expect(there.box.size).toBe(here.box.size);
-    }), { numRuns: 300 });
+    fc.assert(
+      fc.property(aLineup, ({ formation, front }) => {
+        const here = identify(formation, front, { side: 'right' });
+        const there = identify(mirrorFormation(formation), mirrorFront(front), { side: 'left' });
+        expect(there.family.name).toBe(here.family.name);
+        expect(there.sideCall.left.call).toBe(here.sideCall.right.call);
+        expect(there.linebackers.ids).toEqual(here.linebackers.ids);
+        expect(there.edge.left.force).toBe(here.edge.right.force);
+        expect(there.box.size).toBe(here.box.size);
+      }),
+      { numRuns: 300 },
+    );
   });
 
   it('a front printed in notation stands in the same places', () => {
-    fc.assert(fc.property(aLineup, ({ formation, front }) => {
-      const back = readFront(sayFront(front, formation), formation);
-      expect(back.ok && back.value.defenders.map((d) => [d.id, Number(d.x.toFixed(2)), Number(d.y.toFixed(2)), d.stance, d.position]))
-        .toEqual(front.defenders.map((d) => [d.id, Number(d.x.toFixed(2)), Number(d.y.toFixed(2)), d.stance, d.position]));
-    }), { numRuns: 200 });
+    fc.assert(
+      fc.property(aLineup, ({ formation, front }) => {
+        const back = readFront(sayFront(front, formation), formation);
+        expect(
+          back.ok &&
+            back.value.defenders.map((d) => [
+              d.id,
+              Number(d.x.toFixed(2)),
+              Number(d.y.toFixed(2)),
+              d.stance,
+              d.position,
+            ]),
+        ).toEqual(
+          front.defenders.map((d) => [d.id, Number(d.x.toFixed(2)), Number(d.y.toFixed(2)), d.stance, d.position]),
+        );
+      }),
+      { numRuns: 200 },
+    );
   });
 });
 
@@ -176,7 +222,10 @@ describe('bad fronts and formations', () => {
     ['T 7x right', 'is no technique'],
     ['T (200, 4)', 'a place reads'],
     ['T 3 right @99', 'a depth is from 0 to 40 yards'],
-    [Array.from({ length: 12 }, (_, i) => `D${i} (${i * 3 - 15}, 2)`).join('; '), 'eleven defenders at most; this one has 12'],
+    [
+      Array.from({ length: 12 }, (_, i) => `D${i} (${i * 3 - 15}, 2)`).join('; '),
+      'eleven defenders at most; this one has 12',
+    ],
     ['N 0; W blitz A left', 'the movement names W'],
   ])('%s: %s', async (front, message) => {
     const { wordDiagnostic } = await import('../diagnostics/wording');

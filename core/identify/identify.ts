@@ -40,9 +40,15 @@ export class Facts {
   private readonly before: Facts | null;
   private readonly inBox: (d: Defender) => boolean;
   private known: {
-    strength?: Found<Identification['strength']>; box?: Found<Omit<Identification['box'], 'spoken'>>; backers?: readonly Defender[]; linebackers?: Found<Identification['linebackers']>;
-    family?: Found<Identification['family']>; mike?: Found<Identification['mike']>;
-    sideCall?: Sides<Found<Identification['sideCall']['left']>>; left?: EdgeMen; right?: EdgeMen;
+    strength?: Found<Identification['strength']>;
+    box?: Found<Omit<Identification['box'], 'spoken'>>;
+    backers?: readonly Defender[];
+    linebackers?: Found<Identification['linebackers']>;
+    family?: Found<Identification['family']>;
+    mike?: Found<Identification['mike']>;
+    sideCall?: Sides<Found<Identification['sideCall']['left']>>;
+    left?: EdgeMen;
+    right?: EdgeMen;
   } = {};
 
   constructor(formation: Formation, front: Front, { side, settings, overrides, before }: ObserveOptions) {
@@ -56,40 +62,60 @@ export class Facts {
 
   strength(): Found<Identification['strength']> {
     if (this.before) return this.before.strength();
-    return this.known.strength ??= overrule(findStrength(this.picture, this.side, this.settings), this.overrides.strength, (value, was) => ({ ...was, side: value }));
+    return (this.known.strength ??= overrule(
+      findStrength(this.picture, this.side, this.settings),
+      this.overrides.strength,
+      (value, was) => ({ ...was, side: value }),
+    ));
   }
 
   box(): Found<Omit<Identification['box'], 'spoken'>> {
-    return this.known.box ??= overrule(findBox(this.picture, this.settings), this.overrides.box, (ids, was) => ({ ...was, ids, size: ids.length }));
+    return (this.known.box ??= overrule(findBox(this.picture, this.settings), this.overrides.box, (ids, was) => ({
+      ...was,
+      ids,
+      size: ids.length,
+    })));
   }
 
   /** Linebackers of the box from the play side to the back side; from the strength when nothing is called. */
   backers(): readonly Defender[] {
-    return this.known.backers ??= findBackers(this.picture, this.inBox, this.side ?? this.strength().side);
+    return (this.known.backers ??= findBackers(this.picture, this.inBox, this.side ?? this.strength().side));
   }
 
   linebackers(): Found<Identification['linebackers']> {
-    return this.known.linebackers ??= sayLinebackers(this.backers(), this.side ?? this.strength().side, this.side !== null);
+    return (this.known.linebackers ??= sayLinebackers(
+      this.backers(),
+      this.side ?? this.strength().side,
+      this.side !== null,
+    ));
   }
 
   family(): Found<Identification['family']> {
     if (this.before) return this.before.family();
-    return this.known.family ??= overrule(findFamily(this.picture, this.strength().side, this.linebackers().ids, this.settings), this.overrides.family, (name, was) => ({ ...was, name, subNames: [] }));
+    return (this.known.family ??= overrule(
+      findFamily(this.picture, this.strength().side, this.linebackers().ids, this.settings),
+      this.overrides.family,
+      (name, was) => ({ ...was, name, subNames: [] }),
+    ));
   }
 
   mike(): Found<Identification['mike']> {
     if (this.before) return this.before.mike();
-    return this.known.mike ??= overrule(findMike(this.picture, this.box().ids, this.strength().side, this.settings), this.overrides.mike, (id, was) => ({ ...was, id }));
+    return (this.known.mike ??= overrule(
+      findMike(this.picture, this.box().ids, this.strength().side, this.settings),
+      this.overrides.mike,
+      (id, was) => ({ ...was, id }),
+    ));
   }
 
   sideCall(): Sides<Found<Identification['sideCall']['left']>> {
     if (this.before) return this.before.sideCall();
     if (this.known.sideCall) return this.known.sideCall;
     const { left, right } = findSideCalls(this.picture, this.settings);
-    return this.known.sideCall = {
+    return (this.known.sideCall = {
       left: overrule(left, this.overrides.leftCall, (call, was) => ({ ...was, call })),
       right: overrule(right, this.overrides.rightCall, (call, was) => ({ ...was, call })),
-    };
+    });
   }
 
   endMan(side: Side): Defender | null {
@@ -106,11 +132,16 @@ export class Facts {
     if (known) return known;
     const found = findEdge(this.picture, side, this.inBox);
     const force = this.overrides[FORCE_OF[side]];
-    return this.known[side] = force === undefined ? found : { ...found, force: this.picture.defenders.find((d) => d.id === force) ?? null };
+    return (this.known[side] =
+      force === undefined ? found : { ...found, force: this.picture.defenders.find((d) => d.id === force) ?? null });
   }
 
   edge(side: Side): Found<Identification['edge']['left']> {
-    return overrule(nameEdge(side, findEdge(this.picture, side, this.inBox)), this.overrides[FORCE_OF[side]], (force, was) => ({ ...was, force }));
+    return overrule(
+      nameEdge(side, findEdge(this.picture, side, this.inBox)),
+      this.overrides[FORCE_OF[side]],
+      (force, was) => ({ ...was, force }),
+    );
   }
 }
 
@@ -126,17 +157,30 @@ export const identify = (formation: Formation, front: Front, options: IdentifyOp
 export function describeFacts(facts: Facts, options: IdentifyOptions = {}): Identification {
   const settings = options.settings ?? SHIPPED_SETTINGS;
   const { picture } = facts;
-  const [family, linebackers, sideCall] = [saidOf<Identification['family']>(facts.family()), saidOf<Identification['linebackers']>(facts.linebackers()), facts.sideCall()];
+  const [family, linebackers, sideCall] = [
+    saidOf<Identification['family']>(facts.family()),
+    saidOf<Identification['linebackers']>(facts.linebackers()),
+    facts.sideCall(),
+  ];
   return {
     techniques: picture.defenders.map((d) => techniqueOf(d, picture.formation, settings)),
     strength: saidOf<Identification['strength']>(facts.strength()),
     family,
-    sideCall: { left: saidOf<Identification['sideCall']['left']>(sideCall.left), right: saidOf<Identification['sideCall']['right']>(sideCall.right) },
-    box: { ...saidOf<Omit<Identification['box'], 'spoken'>>(facts.box()), spoken: sayBox(family.name, linebackers.ids.length) },
+    sideCall: {
+      left: saidOf<Identification['sideCall']['left']>(sideCall.left),
+      right: saidOf<Identification['sideCall']['right']>(sideCall.right),
+    },
+    box: {
+      ...saidOf<Omit<Identification['box'], 'spoken'>>(facts.box()),
+      spoken: sayBox(family.name, linebackers.ids.length),
+    },
     linebackers,
     mike: saidOf<Identification['mike']>(facts.mike()),
     bubbles: findBubbles(picture),
-    edge: { left: saidOf<Identification['edge']['left']>(facts.edge('left')), right: saidOf<Identification['edge']['right']>(facts.edge('right')) },
+    edge: {
+      left: saidOf<Identification['edge']['left']>(facts.edge('left')),
+      right: saidOf<Identification['edge']['right']>(facts.edge('right')),
+    },
     numbers: findNumbers(picture, facts.box().ids, options.side ?? null, options.scheme ?? null),
     walkedUp: saidOf<Identification['walkedUp']>(findWalkedUp(picture)),
   };
@@ -146,13 +190,24 @@ export function describeFacts(facts: Facts, options: IdentifyOptions = {}): Iden
 function findBubbles(picture: Picture): Identification['bubbles'] {
   const open = interiorGaps(picture).filter((g) => inGap(picture, g.left, g.right).length === 0);
   return {
-    gaps: open.map(({ gap, side }) => ({ gap, side })), overruled: false,
-    because: open.length ? `Nobody on the line in ${open.map((g) => `the ${g.side} ${g.gap} gap`).join(', ')}.` : 'Every interior gap is filled.',
+    gaps: open.map(({ gap, side }) => ({ gap, side })),
+    overruled: false,
+    because: open.length
+      ? `Nobody on the line in ${open.map((g) => `the ${g.side} ${g.gap} gap`).join(', ')}.`
+      : 'Every interior gap is filled.',
   };
 }
 
 /** Puts the coach's own value in place of the worked-out one and says so. */
-function overrule<T extends { why: () => string; overruled: boolean }, V>(found: T, value: V | undefined, put: (value: V, was: T) => T): T {
+function overrule<T extends { why: () => string; overruled: boolean }, V>(
+  found: T,
+  value: V | undefined,
+  put: (value: V, was: T) => T,
+): T {
   if (value === undefined) return found;
-  return { ...put(value, found), overruled: true, why: () => `Set by the coach on this front. Worked out: ${found.why()}` };
+  return {
+    ...put(value, found),
+    overruled: true,
+    why: () => `Set by the coach on this front. Worked out: ${found.why()}`,
+  };
 }

@@ -34,7 +34,10 @@ export function placesOf(formation: Formation, side: Side): SidePlaces {
   const sign = signOf(side);
   const line = lineOf(formation);
   const centre = line.find((man) => man.id === 'C')!;
-  const noses = line.map((man) => man.x * sign).filter((x) => moreThan(x, centre.x * sign)).sort((a, b) => a - b);
+  const noses = line
+    .map((man) => man.x * sign)
+    .filter((x) => moreThan(x, centre.x * sign))
+    .sort((a, b) => a - b);
   const real = noses.length + 1;
   while (noses.length < 3) noses.push((noses[noses.length - 1] ?? centre.x * sign) + SPACING);
   return { noses: [centre.x * sign, ...noses], real };
@@ -72,7 +75,8 @@ const SCHOOL_WORDS: Record<Settings['techniques'], Readonly<Record<string, strin
 type Sayings = Pick<Settings, 'techniques' | 'aliases'>;
 
 /** The shipped word as this team says it: its own alias, else its school's word. */
-export const sayTechnique = (word: string, { techniques, aliases }: Sayings): string => aliases[word] ?? SCHOOL_WORDS[techniques][word] ?? word;
+export const sayTechnique = (word: string, { techniques, aliases }: Sayings): string =>
+  aliases[word] ?? SCHOOL_WORDS[techniques][word] ?? word;
 
 /** The shipped word behind what a team says. */
 export function readTechnique(word: string, sayings: Sayings): string {
@@ -85,13 +89,33 @@ export function readTechnique(word: string, sayings: Sayings): string {
 
 /** Every word a text may use for a technique. */
 export const TECHNIQUE_WORDS: readonly string[] = [
-  '0', '1', ...PLACE_LABELS.slice(1).flatMap((l) => [l.inside, l.headUp, l.outside]), ...GAPS, 'wide', 'wide5', 'wide9',
-  '00', '10', '20', '30', '40', '50', '60', '90',
+  '0',
+  '1',
+  ...PLACE_LABELS.slice(1).flatMap((l) => [l.inside, l.headUp, l.outside]),
+  ...GAPS,
+  'wide',
+  'wide5',
+  'wide9',
+  '00',
+  '10',
+  '20',
+  '30',
+  '40',
+  '50',
+  '60',
+  '90',
 ];
 
 /** Linebackers: the digit they stand over, as a first-level word. 10 is midway in the A gap. */
 const LINEBACKER_PLACES: Readonly<Record<string, string>> = {
-  '00': '0', '10': 'A', '20': '2', '30': '3', '40': '4', '50': '5', '60': '6', '90': '9',
+  '00': '0',
+  '10': 'A',
+  '20': '2',
+  '30': '3',
+  '40': '4',
+  '50': '5',
+  '60': '6',
+  '90': '9',
 };
 
 /** The first-level word a linebacker's two digits stand over. */
@@ -149,7 +173,13 @@ export function techniqueOf(defender: Defender, formation: Formation, settings: 
     const shipped = firstLevelWord(out, places);
     const word = sayTechnique(shipped, settings);
     const ghost = (shipped.startsWith('6') || shipped === '9') && places.real < 4 && !man ? 'ghost ' : '';
-    return { id: defender.id, level, on: man?.id ?? null, relation, label: shipped === '0' ? word : `${ghost}${word} ${side}` };
+    return {
+      id: defender.id,
+      level,
+      on: man?.id ?? null,
+      relation,
+      label: shipped === '0' ? word : `${ghost}${word} ${side}`,
+    };
   }
   const outside = moreThan(out, techniquePlace('9', places)! + SHADE);
   const word = level === 3 || outside ? (outside ? 'outside' : 'deep') : linebackerWord(out, places);
@@ -158,7 +188,8 @@ export function techniqueOf(defender: Defender, formation: Formation, settings: 
 }
 
 function relationTo(x: number, man: Blocker | null, line: readonly Blocker[]): Technique['relation'] {
-  if (!man) return moreThan(Math.abs(x), Math.abs((x < 0 ? line[0] : line[line.length - 1])!.x) + HEAD_UP) ? 'wide' : 'gap';
+  if (!man)
+    return moreThan(Math.abs(x), Math.abs((x < 0 ? line[0] : line[line.length - 1])!.x) + HEAD_UP) ? 'wide' : 'gap';
   if (isHeadUp(x, man.x)) return 'head-up';
   if (man.id === 'C') return x < man.x ? 'left' : 'right';
   return Math.abs(x) < Math.abs(man.x) ? 'inside' : 'outside';

@@ -7,18 +7,31 @@ const SAMPLES = 24;
  * By how many seconds the puller is late where he has his best chance to meet a man who runs straight for the hole;
  * negative when he is early. Feet and seconds.
  */
-export function lateness(puller: Point, pullerMover: Mover, defender: Point, defenderMover: Mover, hole: Point): number {
+export function lateness(
+  puller: Point,
+  pullerMover: Mover,
+  defender: Point,
+  defenderMover: Mover,
+  hole: Point,
+): number {
   let best = Infinity;
   for (let i = 0; i <= SAMPLES; i++) {
     const place = between(defender, hole, i / SAMPLES);
-    const late = timeToCover(distance(puller, place), pullerMover) - timeToCover(distance(defender, place), defenderMover);
+    const late =
+      timeToCover(distance(puller, place), pullerMover) - timeToCover(distance(defender, place), defenderMover);
     best = Math.min(best, late);
   }
   return best;
 }
 
 /** Downfield depth in feet at which a free defender meets the ball, or `null` when he cannot before `limit` feet. */
-export function meetsBall(defender: Point, mover: Mover, attack: Point, ballAtLine: number, limit: number): number | null {
+export function meetsBall(
+  defender: Point,
+  mover: Mover,
+  attack: Point,
+  ballAtLine: number,
+  limit: number,
+): number | null {
   for (let i = 0; i <= SAMPLES; i++) {
     const y = (limit * i) / SAMPLES;
     const ball = ballAtLine + y / CARRIER_SPEED;
@@ -29,4 +42,5 @@ export function meetsBall(defender: Point, mover: Mover, attack: Point, ballAtLi
 }
 
 /** Seconds until a defender nobody blocks is within a tackle's reach of a place, straight. Feet. */
-export const arrivesAt = (defender: Point, mover: Mover, place: Point): number => timeToCover(Math.max(0, distance(defender, place) - TACKLE_REACH), mover);
+export const arrivesAt = (defender: Point, mover: Mover, place: Point): number =>
+  timeToCover(Math.max(0, distance(defender, place) - TACKLE_REACH), mover);

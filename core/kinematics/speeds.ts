@@ -26,15 +26,29 @@ export const MOVERS = {
 const SHARE: Record<Settings['levelOfPlay'], number> = { youth: 0.75, school: 0.9, adult: 1 };
 
 /** A mover at a level of play. */
-export const atLevel = (mover: Mover, level: Settings['levelOfPlay']): Mover => (SHARE[level] === 1 ? mover : { delay: mover.delay, acceleration: mover.acceleration * SHARE[level], topSpeed: mover.topSpeed * SHARE[level] });
+export const atLevel = (mover: Mover, level: Settings['levelOfPlay']): Mover =>
+  SHARE[level] === 1
+    ? mover
+    : { delay: mover.delay, acceleration: mover.acceleration * SHARE[level], topSpeed: mover.topSpeed * SHARE[level] };
 
 /** How a defender of a level gets going. */
-export const moverOf = ({ level }: { level: 1 | 2 | 3 }): Mover => (level === 1 ? MOVERS.rusher : level === 2 ? MOVERS.linebacker : MOVERS.secondary);
+export const moverOf = ({ level }: { level: 1 | 2 | 3 }): Mover =>
+  level === 1 ? MOVERS.rusher : level === 2 ? MOVERS.linebacker : MOVERS.secondary;
 
 /** Seconds from the snap until the ball crosses the line, by tempo. */
 export const BALL_AT_LINE: Record<Tempo, number> = {
-  dive: 1.1, trap: 1.3, 'inside zone': 1.6, power: 1.8, counter: 1.8, duo: 1.8, down: 1.6,
-  'outside zone': 2.2, buck: 2.2, toss: 2.2, 'pin and pull': 2.2, pass: 2.2,
+  dive: 1.1,
+  trap: 1.3,
+  'inside zone': 1.6,
+  power: 1.8,
+  counter: 1.8,
+  duo: 1.8,
+  down: 1.6,
+  'outside zone': 2.2,
+  buck: 2.2,
+  toss: 2.2,
+  'pin and pull': 2.2,
+  pass: 2.2,
 };
 
 /** Speed of the carrier as he crosses the line, ft/s: a back who has just pressed and cut. */

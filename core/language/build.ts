@@ -11,14 +11,35 @@ export interface Declared {
   readonly seat: readonly string[];
 }
 
-export const declaredIn = (tree: SchemeTree): Declared => ({ tag: tree.tags.map((t) => t.name), look: tree.looks.map((l) => l.name), seat: tree.seats.map((s) => s.name) });
+export const declaredIn = (tree: SchemeTree): Declared => ({
+  tag: tree.tags.map((t) => t.name),
+  look: tree.looks.map((l) => l.name),
+  seat: tree.seats.map((s) => s.name),
+});
 
 /** The plainest word of each kind, for a slot nobody has filled yet. */
-const PLAIN: Partial<Record<PhraseKind, string>> = { man: 'me', target: 'man-on', block: 'base', gap: 'my-gap', region: 'my-region', condition: 'covered', event: 'crosses-face', reaction: 'stay' };
+const PLAIN: Partial<Record<PhraseKind, string>> = {
+  man: 'me',
+  target: 'man-on',
+  block: 'base',
+  gap: 'my-gap',
+  region: 'my-region',
+  condition: 'covered',
+  event: 'crosses-face',
+  reaction: 'stay',
+};
 
 /** Every form a phrase of a kind can take in this scheme: forms that need a tag, look or seat only where there is one. */
-export const formsOf = (kind: PhraseKind, declared: Declared): Template[] => TEMPLATES[kind].filter((t) => t.pieces.every((p) =>
-  p.is !== 'slot' || isPhraseKind(p.kind) || LEAVES[p.kind].values !== null || declared[p.kind as keyof Declared].length > 0));
+export const formsOf = (kind: PhraseKind, declared: Declared): Template[] =>
+  TEMPLATES[kind].filter((t) =>
+    t.pieces.every(
+      (p) =>
+        p.is !== 'slot' ||
+        isPhraseKind(p.kind) ||
+        LEAVES[p.kind].values !== null ||
+        declared[p.kind as keyof Declared].length > 0,
+    ),
+  );
 
 /** A phrase by its form, every slot filled in the plainest way; slots that it shares with `like` keep what stood there. */
 export function phraseOf(template: Template, kind: PhraseKind, declared: Declared, like?: Phrase): Phrase {
@@ -57,10 +78,17 @@ export function leafValues(kind: string, declared: Declared): { value: string; s
   return declared[kind as keyof Declared].map((value) => ({ value, said: value }));
 }
 
-export const isCondition = (phrase: Phrase, denied: boolean): Condition => (denied ? { op: 'not', part: { op: 'is', phrase } } : { op: 'is', phrase });
+export const isCondition = (phrase: Phrase, denied: boolean): Condition =>
+  denied ? { op: 'not', part: { op: 'is', phrase } } : { op: 'is', phrase };
 
 export const plainAction = (declared: Declared): Action => ({ block: plainPhrase('block', declared), then: null });
 
 /** A sentence to start from: always fits. */
-export const plainSentence = (declared: Declared, when: Condition | null = null): Sentence =>
-  ({ when, actions: [plainAction(declared)], followUps: [], comments: [], trailing: null, span: NOWHERE });
+export const plainSentence = (declared: Declared, when: Condition | null = null): Sentence => ({
+  when,
+  actions: [plainAction(declared)],
+  followUps: [],
+  comments: [],
+  trailing: null,
+  span: NOWHERE,
+});

@@ -19,9 +19,12 @@ const REQUIRED_TOO = { run: ['entry', 'tempo'], pass: ['throw'] } as const;
 /** Checks a scheme that could be read. */
 export function checkScheme(tree: SchemeTree): Diagnostic[] {
   const top = { line: 1, column: 1, endColumn: 1 };
-  const says = (key: string, value?: string): boolean => tree.head.some((h) => h.key === key && (value === undefined || h.value === value));
+  const says = (key: string, value?: string): boolean =>
+    tree.head.some((h) => h.key === key && (value === undefined || h.value === value));
   const kind = says('throw') || (says('track', 'pass') && !says('entry') && !says('tempo')) ? 'pass' : 'run';
-  const missing = [...REQUIRED, ...REQUIRED_TOO[kind]].filter((key) => !tree.head.some((h) => h.key === key)).map((what) => error('scheme.head-missing', top, { what }));
+  const missing = [...REQUIRED, ...REQUIRED_TOO[kind]]
+    .filter((key) => !tree.head.some((h) => h.key === key))
+    .map((what) => error('scheme.head-missing', top, { what }));
   if (tree.sheets.every((s) => s.sentences.length === 0)) missing.push(error('scheme.no-rules', top));
   return [...missing, ...checkSheets(tree), ...checkDeclared(tree)];
 }
@@ -30,12 +33,15 @@ const NO_OTHERWISE_NEEDED = new Set(['quarterback', 'left-by-design', 'every-lin
 
 function checkSheets(tree: SchemeTree): Diagnostic[] {
   const found: Diagnostic[] = [];
-  const everybody = tree.sheets.some((s) => s.heads.some((h) => h.word === 'every-lineman') && s.sentences.some((x) => x.when === null));
+  const everybody = tree.sheets.some(
+    (s) => s.heads.some((h) => h.word === 'every-lineman') && s.sentences.some((x) => x.when === null),
+  );
   for (const sheet of tree.sheets) {
     const always = sheet.sentences.findIndex((s) => s.when === null);
     if (always >= 0) {
       for (const late of sheet.sentences.slice(always + 1)) {
-        if (!canFail(sheet.sentences[always]!)) found.push(warning('scheme.unreachable', late.span, { line: sheet.sentences[always]!.span.line }));
+        if (!canFail(sheet.sentences[always]!))
+          found.push(warning('scheme.unreachable', late.span, { line: sheet.sentences[always]!.span.line }));
       }
     }
     const asked = new Map<string, number>();
@@ -47,22 +53,46 @@ function checkSheets(tree: SchemeTree): Diagnostic[] {
       if (namesHim(sentence) && !sentenceFindsHim(sentence)) found.push(error('scheme.him', sentence.span));
     }
     const heads = sheet.heads.filter((h) => !NO_OTHERWISE_NEEDED.has(h.word) && isLineman(h));
-    if (always < 0 && heads.length && !everybody) found.push(warning('scheme.no-otherwise', sheet.span, { man: heads.map(sayHead).join(', ') }));
+    if (always < 0 && heads.length && !everybody)
+      found.push(warning('scheme.no-otherwise', sheet.span, { man: heads.map(sayHead).join(', ') }));
   }
   return [...found, ...checkPartners(tree)];
 }
 
 /** A sentence whose target may not be there falls through to the next one. */
-const canFail = (s: Sentence): boolean => s.actions.every((a) => a.block.slots.partner !== undefined || isFixed(a.block.slots.whom));
-const SECOND_LEVEL = new Set(['linebacker-count', 'far-linebacker', 'next-free-linebacker', 'next-danger', 'linebacker-left', 'free-linebacker-playside', 'linebacker-beside', 'free-overhang', 'mike', 'force', 'alley', 'corner', 'safety', 'counted']);
-const isFixed = (whom: SlotValue | undefined): boolean => isPhrase(whom) && !SECOND_LEVEL.has(whom.word) && whom.word !== 'him';
+const canFail = (s: Sentence): boolean =>
+  s.actions.every((a) => a.block.slots.partner !== undefined || isFixed(a.block.slots.whom));
+const SECOND_LEVEL = new Set([
+  'linebacker-count',
+  'far-linebacker',
+  'next-free-linebacker',
+  'next-danger',
+  'linebacker-left',
+  'free-linebacker-playside',
+  'linebacker-beside',
+  'free-overhang',
+  'mike',
+  'force',
+  'alley',
+  'corner',
+  'safety',
+  'counted',
+]);
+const isFixed = (whom: SlotValue | undefined): boolean =>
+  isPhrase(whom) && !SECOND_LEVEL.has(whom.word) && whom.word !== 'him';
 const isPhrase = (value: SlotValue | undefined): value is Phrase => typeof value === 'object' && 'word' in value;
 const isLineman = (head: Phrase): boolean => {
   const who = head.slots.who;
-  return isPhrase(who) && (who.word === 'centre' || (who.word === 'post' && (who.slots.post === 'tackle' || who.slots.post === 'guard')));
+  return (
+    isPhrase(who) &&
+    (who.word === 'centre' || (who.word === 'post' && (who.slots.post === 'tackle' || who.slots.post === 'guard')))
+  );
 };
 
-const strip = (value: unknown): string => JSON.stringify(value, (key, v: unknown) => (key === 'span' || key === 'comments' || key === 'trailing' ? undefined : v));
+const strip = (value: unknown): string =>
+  JSON.stringify(value, (key, v: unknown) =>
+    key === 'span' || key === 'comments' || key === 'trailing' ? undefined : v,
+  );
 const same = (a: unknown, b: unknown): boolean => strip(a) === strip(b);
 
 /** Partners who never agree: the man asked has no rules at all, or none that could put him on anybody's man. */
@@ -77,7 +107,9 @@ function checkPartners(tree: SchemeTree): Diagnostic[] {
         const his = tree.sheets.filter((s) => s.heads.some((h) => isPhrase(h.slots.who) && same(h.slots.who, partner)));
         if (his.length === 0) found.push(warning('scheme.partner-none', partner.span, { man }));
         else if (!his.some((s) => s.sentences.some(blocksSomebodyUpFront))) {
-          found.push(warning('scheme.partner-never', partner.span, { man, asker: sheet.heads.map(sayHead).join(', ') }));
+          found.push(
+            warning('scheme.partner-never', partner.span, { man, asker: sheet.heads.map(sayHead).join(', ') }),
+          );
         }
       }
     }
@@ -85,24 +117,38 @@ function checkPartners(tree: SchemeTree): Diagnostic[] {
   return found;
 }
 
-const blocksSomebodyUpFront = (s: Sentence): boolean => s.actions.some((a) => isPhrase(a.block.slots.whom) && !SECOND_LEVEL.has(a.block.slots.whom.word));
+const blocksSomebodyUpFront = (s: Sentence): boolean =>
+  s.actions.some((a) => isPhrase(a.block.slots.whom) && !SECOND_LEVEL.has(a.block.slots.whom.word));
 
 function namesHim(sentence: Sentence): boolean {
   const usesHim = (whom: SlotValue | undefined): boolean => isPhrase(whom) && whom.word === 'him';
   return sentence.actions.some((a) => usesHim(a.block.slots.whom) || usesHim(a.then?.slots.whom));
 }
 
-const NAMES_NOBODY = new Set(['tag-on', 'look-is', 'in-the-game', 'front-is', 'box-count', 'linebacker-count', 'side-call', 'called-to']);
+const NAMES_NOBODY = new Set([
+  'tag-on',
+  'look-is',
+  'in-the-game',
+  'front-is',
+  'box-count',
+  'linebacker-count',
+  'side-call',
+  'called-to',
+]);
 
 /** Whether the condition names a defender whenever it holds. */
 const sentenceFindsHim = (sentence: Sentence): boolean => sentence.when !== null && findsHim(sentence.when);
 
 function findsHim(condition: Condition): boolean {
   switch (condition.op) {
-    case 'is': return !NAMES_NOBODY.has(condition.phrase.word);
-    case 'not': return false;
-    case 'and': return condition.parts.some(findsHim);
-    case 'or': return condition.parts.every(findsHim);
+    case 'is':
+      return !NAMES_NOBODY.has(condition.phrase.word);
+    case 'not':
+      return false;
+    case 'and':
+      return condition.parts.some(findsHim);
+    case 'or':
+      return condition.parts.every(findsHim);
   }
 }
 
@@ -112,8 +158,14 @@ function checkDeclared(tree: SchemeTree): Diagnostic[] {
   const used = (slot: string, name: string): boolean => text.includes(`"${slot}":${JSON.stringify(name)}`);
   return [
     ...tree.tags.filter((t) => !used('tag', t.name)).map((t) => warning('scheme.tag-unused', t.span, { tag: t.name })),
-    ...tree.seats.filter((s) => !used('seat', s.name)).map((s) => warning('scheme.seat-unused', s.span, { seat: s.name })),
-    ...(text.includes('"word":"dealt"') ? [] : tree.deals.map((d) => warning('scheme.deal-unused', d.span, { deal: d.name }))),
-    ...tree.looks.filter((l) => !used('look', l.name)).map((l) => warning('scheme.look-unused', l.span, { look: l.name })),
+    ...tree.seats
+      .filter((s) => !used('seat', s.name))
+      .map((s) => warning('scheme.seat-unused', s.span, { seat: s.name })),
+    ...(text.includes('"word":"dealt"')
+      ? []
+      : tree.deals.map((d) => warning('scheme.deal-unused', d.span, { deal: d.name }))),
+    ...tree.looks
+      .filter((l) => !used('look', l.name))
+      .map((l) => warning('scheme.look-unused', l.span, { look: l.name })),
   ];
 }

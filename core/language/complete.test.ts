@@ -13,7 +13,8 @@ import { readTokens } from './tokens';
 import type { SchemeTree } from './tree';
 
 const power = libraryText('schemes', 'power')!;
-const at = (line: string): readonly string[] => completeAt(`${power}\n${line}`, power.split('\n').length + 1, line.length + 1).options;
+const at = (line: string): readonly string[] =>
+  completeAt(`${power}\n${line}`, power.split('\n').length + 1, line.length + 1).options;
 
 describe('completing', () => {
   it.each([
@@ -22,7 +23,15 @@ describe('completing', () => {
     ['  when the look is ', ['crowded', 'not']],
     ['  when I am covered head', ['head-up']],
     ['  otherwise: dou', ['double']],
-    ['cover playside region', ['playside region', 'playside region, head-up is mine', 'playside region, head-up is mine play side', 'playside region, head-up is mine back side']],
+    [
+      'cover playside region',
+      [
+        'playside region',
+        'playside region, head-up is mine',
+        'playside region, head-up is mine play side',
+        'playside region, head-up is mine back side',
+      ],
+    ],
     ['playside ta', ['tackle']],
   ])('after "%s" offers %j', (line, options) => {
     expect(at(line)).toEqual(options);

@@ -20,12 +20,22 @@ export function completeAt(text: string, line: number, column: number): Completi
   const from = column - typed.length;
   const lead = before.slice(0, before.length - typed.length);
   const names = declaredNames(readTokens(text).lines);
-  const of = (options: readonly string[]): Completion => ({ from, options: options.filter((o) => o.toLowerCase().startsWith(typed.toLowerCase())) });
+  const of = (options: readonly string[]): Completion => ({
+    from,
+    options: options.filter((o) => o.toLowerCase().startsWith(typed.toLowerCase())),
+  });
   const indented = /^\s/.test(before);
   const [row] = readTokens(lead).lines;
-  if (!row) return of(indented ? BEGINNINGS : [...HEAD_KEYS, ...DECLARATIONS, ...expectedAfter({ tokens: [] }, 'group', names)]);
+  if (!row)
+    return of(
+      indented ? BEGINNINGS : [...HEAD_KEYS, ...DECLARATIONS, ...expectedAfter({ tokens: [] }, 'group', names)],
+    );
   if (indented) return of(expectedAfter(row, 'sentence', names));
   const key = row.tokens[0]!.text as (typeof HEAD_KEYS)[number];
-  if (HEAD_KEYS.includes(key)) return { from: key.length + 2, options: (HEAD_VALUES[key] ?? []).filter((v) => v.startsWith(before.slice(key.length).trim())) };
+  if (HEAD_KEYS.includes(key))
+    return {
+      from: key.length + 2,
+      options: (HEAD_VALUES[key] ?? []).filter((v) => v.startsWith(before.slice(key.length).trim())),
+    };
   return of(expectedAfter(row, 'group', names));
 }

@@ -8,10 +8,14 @@ import { printTree } from './print';
 import { readTree } from './read';
 import type { SchemeTree } from './tree';
 
-const texts = (['schemes', 'fronts', 'formations'] satisfies Shelf[]).flatMap((shelf) => libraryIds(shelf).map((id) => [id, libraryText(shelf, id)!] as const));
-const bare = (tree: unknown): unknown => JSON.parse(JSON.stringify(tree, (key, value: unknown) => (key === 'span' ? undefined : value)));
+const texts = (['schemes', 'fronts', 'formations'] satisfies Shelf[]).flatMap((shelf) =>
+  libraryIds(shelf).map((id) => [id, libraryText(shelf, id)!] as const),
+);
+const bare = (tree: unknown): unknown =>
+  JSON.parse(JSON.stringify(tree, (key, value: unknown) => (key === 'span' ? undefined : value)));
 const HEAD = 'scheme t "T"\nfamily gap\nentry playside A gap\ntrack gap\ntempo power\ncover shoulders\n';
-const messages = (body: string): string[] => checkText(HEAD + body).map((d) => `${d.span.line}:${d.span.column} ${wordDiagnostic(d)}`);
+const messages = (body: string): string[] =>
+  checkText(HEAD + body).map((d) => `${d.span.line}:${d.span.column} ${wordDiagnostic(d)}`);
 
 describe('the shipped library', () => {
   it.each(texts)('%s reads without a word of complaint', (_id, text) => {
@@ -29,7 +33,9 @@ describe('the shipped library', () => {
 
 describe('reading', () => {
   it('says line, column, what was expected and the nearest word', () => {
-    expect(messages('playside tackle\n  when I am coverd: drive the nose\n  otherwise: climb')[0]).toMatch(/^8:13 expected .*found "coverd".*did you mean "covered"/);
+    expect(messages('playside tackle\n  when I am coverd: drive the nose\n  otherwise: climb')[0]).toMatch(
+      /^8:13 expected .*found "coverd".*did you mean "covered"/,
+    );
   });
 
   it('goes on after a sentence it cannot read', () => {
@@ -46,17 +52,45 @@ describe('reading', () => {
 
   it('never throws on mutated texts, and always says where', () => {
     const scheme = libraryText('schemes', 'power')!;
-    const pieces = ['when', ':', '(', ')', '"', '\n', '  ', 'and', 'zzz', '#', 'otherwise', ',', ';', 'the', '€', '\t', 'L1', '='];
-    fc.assert(fc.property(fc.array(fc.tuple(fc.nat(scheme.length), fc.nat(12), fc.constantFrom(...pieces)), { minLength: 1, maxLength: 5 }), (cuts) => {
-      const text = cuts.reduce((t, [at, length, piece]) => t.slice(0, at) + piece + t.slice(at + length), scheme);
-      for (const d of checkText(text)) {
-        expect(d.span.line).toBeGreaterThan(0);
-        expect(d.span.line).toBeLessThanOrEqual(text.split('\n').length);
-        expect(wordDiagnostic(d)).not.toContain('{');
-      }
-      const read = schemeFrom(text);
-      expect(read.ok).toBe(!hasErrors(read.diagnostics));
-    }), { numRuns: 300 });
+    const pieces = [
+      'when',
+      ':',
+      '(',
+      ')',
+      '"',
+      '\n',
+      '  ',
+      'and',
+      'zzz',
+      '#',
+      'otherwise',
+      ',',
+      ';',
+      'the',
+      '€',
+      '\t',
+      'L1',
+      '=',
+    ];
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.nat(scheme.length), fc.nat(12), fc.constantFrom(...pieces)), {
+          minLength: 1,
+          maxLength: 5,
+        }),
+        (cuts) => {
+          const text = cuts.reduce((t, [at, length, piece]) => t.slice(0, at) + piece + t.slice(at + length), scheme);
+          for (const d of checkText(text)) {
+            expect(d.span.line).toBeGreaterThan(0);
+            expect(d.span.line).toBeLessThanOrEqual(text.split('\n').length);
+            expect(wordDiagnostic(d)).not.toContain('{');
+          }
+          const read = schemeFrom(text);
+          expect(read.ok).toBe(!hasErrors(read.diagnostics));
+        },
+      ),
+      { numRuns: 300 },
+    );
   });
 
   it('holds a text of too many brackets and too many lines', () => {
@@ -68,12 +102,32 @@ describe('reading', () => {
 
 describe('checking', () => {
   it.each([
-    ['a sentence after one that always fits', 'centre\n  always: climb to L2\n  otherwise: climb', /9:\d+ this sentence can never fire: the one in line 8/],
-    ['a man without a sentence that always fits', 'centre\n  when there is a nose: base him', /centre has no sentence that always fits/],
-    ['a partner without rules', 'centre\n  when there is a nose: double him with the playside guard\n  otherwise: climb', /playside guard has no rules/],
-    ['a partner who can never agree', 'centre\n  when there is a nose: double him with the playside guard\n  otherwise: climb\nplayside guard\n  always: pull and lead for L1', /this double team can never stand/],
+    [
+      'a sentence after one that always fits',
+      'centre\n  always: climb to L2\n  otherwise: climb',
+      /9:\d+ this sentence can never fire: the one in line 8/,
+    ],
+    [
+      'a man without a sentence that always fits',
+      'centre\n  when there is a nose: base him',
+      /centre has no sentence that always fits/,
+    ],
+    [
+      'a partner without rules',
+      'centre\n  when there is a nose: double him with the playside guard\n  otherwise: climb',
+      /playside guard has no rules/,
+    ],
+    [
+      'a partner who can never agree',
+      'centre\n  when there is a nose: double him with the playside guard\n  otherwise: climb\nplayside guard\n  always: pull and lead for L1',
+      /this double team can never stand/,
+    ],
     ['a tag that changes nothing', 'tag wrap "x"\ncentre\n  always: climb', /the tag "wrap" changes nothing/],
-    ['"him" without anybody', 'tag wrap "x"\ncentre\n  when tag wrap is on: base him\n  otherwise: climb', /"him" points at nobody/],
+    [
+      '"him" without anybody',
+      'tag wrap "x"\ncentre\n  when tag wrap is on: base him\n  otherwise: climb',
+      /"him" points at nobody/,
+    ],
     ['an unknown tag', 'tag wrap "x"\ncentre\n  when tag wrp is on: climb\n  otherwise: climb', /did you mean "wrap"/],
     ['a formation nobody could be called', 'from h-=back\ncentre\n  always: climb', /expected a short name.*"h-=back"/],
     ['a sentence under nobody', '  otherwise: climb', /stands under nobody/],

@@ -4,12 +4,19 @@ import { isPhraseKind, LEAVES, TEMPLATES, type Piece } from './templates';
 import type { Action, Condition, DealLine, Phrase, Remarks, SchemeTree, Sentence, SlotValue, Tree } from './tree';
 
 /** A phrase in words. `subject` says it as one ("I", "he"); `bare` drops its article. */
-export function sayPhrase(phrase: Phrase, manner: { subject?: boolean; bare?: boolean; denied?: boolean } = {}): string {
+export function sayPhrase(
+  phrase: Phrase,
+  manner: { subject?: boolean; bare?: boolean; denied?: boolean } = {},
+): string {
   const saying: Saying = (WORDS[phrase.kind] as Record<string, Saying>)[phrase.word]!;
   if (manner.subject && saying.subject) return saying.subject;
-  const template = TEMPLATES[phrase.kind].find((t) => t.word === phrase.word && t.form === phrase.form && t.denies === (manner.denied ?? false))
-    ?? TEMPLATES[phrase.kind].find((t) => t.word === phrase.word && t.denies === (manner.denied ?? false))!;
-  const words = template.pieces.flatMap((piece, i) => (manner.bare && i === 0 && piece.is === 'word' && piece.article ? [] : [sayPiece(piece, phrase)]));
+  const template =
+    TEMPLATES[phrase.kind].find(
+      (t) => t.word === phrase.word && t.form === phrase.form && t.denies === (manner.denied ?? false),
+    ) ?? TEMPLATES[phrase.kind].find((t) => t.word === phrase.word && t.denies === (manner.denied ?? false))!;
+  const words = template.pieces.flatMap((piece, i) =>
+    manner.bare && i === 0 && piece.is === 'word' && piece.article ? [] : [sayPiece(piece, phrase)],
+  );
   return [...words, ...phrase.qualifiers.map((q) => sayPhrase(q))].filter(Boolean).join(' ');
 }
 
@@ -29,15 +36,18 @@ const isPhrase = (value: SlotValue): value is Phrase => typeof value === 'object
 /** A condition in words, with brackets only where they are needed. */
 export function sayCondition(condition: Condition, inside: 'top' | 'and' | 'not' = 'top'): string {
   switch (condition.op) {
-    case 'is': return sayPhrase(condition.phrase);
+    case 'is':
+      return sayPhrase(condition.phrase);
     case 'not': {
       const { part } = condition;
       if (part.op !== 'is') return `not ${sayCondition(part, 'not')}`;
       const denies = (WORDS.condition as Record<string, Saying>)[part.phrase.word]!.denies;
       return denies ? sayDenied(part.phrase) : `not ${sayPhrase(part.phrase)}`;
     }
-    case 'and': return bracket(condition.parts.map((p) => sayCondition(p, 'and')).join(' and '), inside === 'not');
-    case 'or': return bracket(condition.parts.map((p) => sayCondition(p)).join(' or '), inside !== 'top');
+    case 'and':
+      return bracket(condition.parts.map((p) => sayCondition(p, 'and')).join(' and '), inside === 'not');
+    case 'or':
+      return bracket(condition.parts.map((p) => sayCondition(p)).join(' or '), inside !== 'top');
   }
 }
 
@@ -45,7 +55,9 @@ export function sayCondition(condition: Condition, inside: 'top' | 'and' | 'not'
 function sayDenied(phrase: Phrase): string {
   const filled = Object.keys(phrase.slots);
   const forms = TEMPLATES.condition.filter((t) => t.denies && t.word === phrase.word);
-  const fitting = forms.find((t) => t.form === phrase.form && hasRoom(t.pieces, filled)) ?? forms.find((t) => hasRoom(t.pieces, filled));
+  const fitting =
+    forms.find((t) => t.form === phrase.form && hasRoom(t.pieces, filled)) ??
+    forms.find((t) => hasRoom(t.pieces, filled));
   return sayPhrase({ ...phrase, form: fitting?.form ?? phrase.form }, { denied: true });
 }
 
@@ -65,11 +77,13 @@ export function saySentence(sentence: Sentence, first = false): string {
 }
 
 /** A deal line as it is written. */
-export const sayDeal = (deal: DealLine): string => `deal ${deal.name} to ${deal.to.map((h) => sayPhrase(h.word === 'one-man' ? h.slots.who as Phrase : h)).join(', ')}${deal.inOrder ? ' in order' : ''}`
-  + `${deal.when ? ` when ${sayCondition(deal.when)}` : ''}: ${deal.targets.map((t) => sayPhrase(t)).join(', ')}`;
+export const sayDeal = (deal: DealLine): string =>
+  `deal ${deal.name} to ${deal.to.map((h) => sayPhrase(h.word === 'one-man' ? (h.slots.who as Phrase) : h)).join(', ')}${deal.inOrder ? ' in order' : ''}` +
+  `${deal.when ? ` when ${sayCondition(deal.when)}` : ''}: ${deal.targets.map((t) => sayPhrase(t)).join(', ')}`;
 
 /** A heading: "playside tackle", without its article. */
-export const sayHead = (head: Phrase): string => sayPhrase(head.word === 'one-man' ? head.slots.who as Phrase : head, { bare: true });
+export const sayHead = (head: Phrase): string =>
+  sayPhrase(head.word === 'one-man' ? (head.slots.who as Phrase) : head, { bare: true });
 
 const noted = (line: string, remarks: Remarks, indent = ''): string[] => [
   ...remarks.comments.map((c) => `${indent}#${c ? ` ${c}` : ''}`),
@@ -89,7 +103,9 @@ function printScheme(tree: SchemeTree): string[] {
   const lines = tree.head.flatMap((h) => noted(`${h.key} ${h.value}`, h));
   const declared = [
     ...tree.tags.flatMap((t) => noted(`tag ${t.name}${t.on ? ' on' : ''} "${t.says}"`, t)),
-    ...tree.seats.flatMap((s) => noted(`seat ${s.name} = ${s.choices.map((c) => sayPhrase(c, { bare: true })).join(' or ')}`, s)),
+    ...tree.seats.flatMap((s) =>
+      noted(`seat ${s.name} = ${s.choices.map((c) => sayPhrase(c, { bare: true })).join(' or ')}`, s),
+    ),
     ...tree.looks.flatMap((l) => noted(`look ${l.name}: ${sayCondition(l.when)}`, l)),
     ...tree.changes.flatMap((c) => noted(`change to ${c.to} when ${sayCondition(c.when)}`, c)),
     ...tree.boxes.flatMap((b) => noted(`box one more when ${sayCondition(b.when)}`, b)),

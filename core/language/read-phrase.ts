@@ -1,7 +1,17 @@
 import type { Span } from '../diagnostics/diagnostic';
 import { WORDS } from '../vocabulary/index';
 import { PHRASE_KINDS, type LeafKind, type PhraseKind, type Saying } from '../vocabulary/word';
-import { ARTICLES, isPhraseKind, KIND_NAMES, LEAVES, LIST_LEAVES, TEMPLATES, templatesAt, type Piece, type Template } from './templates';
+import {
+  ARTICLES,
+  isPhraseKind,
+  KIND_NAMES,
+  LEAVES,
+  LIST_LEAVES,
+  TEMPLATES,
+  templatesAt,
+  type Piece,
+  type Template,
+} from './templates';
 import type { Token } from './tokens';
 import type { Phrase, SlotValue } from './tree';
 
@@ -20,16 +30,26 @@ export interface Reading {
 }
 
 /** For each kind of phrase, its words that have a subject form: "i" is me. */
-const SUBJECTS = Object.fromEntries(PHRASE_KINDS.map((kind) => [kind, Object.fromEntries(
-  Object.entries<Saying>(WORDS[kind]).flatMap(([word, saying]) => (saying.subject ? [[saying.subject.toLowerCase(), word]] : [])),
-)])) as Record<PhraseKind, Record<string, string | undefined>>;
+const SUBJECTS = Object.fromEntries(
+  PHRASE_KINDS.map((kind) => [
+    kind,
+    Object.fromEntries(
+      Object.entries<Saying>(WORDS[kind]).flatMap(([word, saying]) =>
+        saying.subject ? [[saying.subject.toLowerCase(), word]] : [],
+      ),
+    ),
+  ]),
+) as Record<PhraseKind, Record<string, string | undefined>>;
 
 const MAX_QUALIFIERS = 3;
 
 /** First words of every leaf's values. */
-const LEAF_WORDS = Object.fromEntries(Object.entries(LEAVES).map(([kind, leaf]) => [
-  kind, new Set(Object.values(leaf.values ?? {}).map((said) => said.split(' ')[0]!.toLowerCase())),
-])) as unknown as Record<LeafKind, ReadonlySet<string>>;
+const LEAF_WORDS = Object.fromEntries(
+  Object.entries(LEAVES).map(([kind, leaf]) => [
+    kind,
+    new Set(Object.values(leaf.values ?? {}).map((said) => said.split(' ')[0]!.toLowerCase())),
+  ]),
+) as unknown as Record<LeafKind, ReadonlySet<string>>;
 
 /**
  * Reads phrases out of one line of tokens by the vocabulary's templates. Every reading that fits is kept, longest first;
@@ -43,7 +63,11 @@ export class PhraseReader {
   private readonly words: readonly string[];
 
   /** `tracking` remembers what was expected where, for an error message; a reading that succeeds does without. */
-  constructor(readonly tokens: readonly Token[], private readonly names: Names, private readonly tracking: boolean) {
+  constructor(
+    readonly tokens: readonly Token[],
+    private readonly names: Names,
+    private readonly tracking: boolean,
+  ) {
     this.words = tokens.map((t) => (t.kind === 'quote' ? '"' : t.text.toLowerCase()));
   }
 
@@ -77,7 +101,10 @@ export class PhraseReader {
     const lead = ARTICLES.has(this.words[position] ?? '') ? this.words[position + 1] : this.words[position];
     for (const template of this.tracking ? TEMPLATES[kind] : templatesAt(kind, lead ?? '')) {
       for (const { end, slots } of this.fit(template.pieces, 0, position, {})) {
-        if (end > position) found.push(...this.withQualifiers(kind, this.phrase(kind, template, slots, position, end), template.denies, end));
+        if (end > position)
+          found.push(
+            ...this.withQualifiers(kind, this.phrase(kind, template, slots, position, end), template.denies, end),
+          );
       }
     }
     if (this.tokens[position] === undefined || found.length === 0) this.expect(position, KIND_NAMES[kind]);
@@ -86,7 +113,13 @@ export class PhraseReader {
     return found;
   }
 
-  private phrase(kind: PhraseKind, template: Template, slots: Record<string, SlotValue>, start: number, end: number): Phrase {
+  private phrase(
+    kind: PhraseKind,
+    template: Template,
+    slots: Record<string, SlotValue>,
+    start: number,
+    end: number,
+  ): Phrase {
     return { kind, word: template.word, form: template.form, slots, qualifiers: [], span: this.span(start, end) };
   }
 
@@ -97,11 +130,24 @@ export class PhraseReader {
     const more = this.readAll('qualifier', end)[0];
     if (!more) return [plain];
     const span = { ...phrase.span, endColumn: more.phrase.span.endColumn };
-    return [...this.withQualifiers(kind, { ...phrase, qualifiers: [...phrase.qualifiers, more.phrase], span }, denied, more.end), plain];
+    return [
+      ...this.withQualifiers(
+        kind,
+        { ...phrase, qualifiers: [...phrase.qualifiers, more.phrase], span },
+        denied,
+        more.end,
+      ),
+      plain,
+    ];
   }
 
   /** Every way the pieces from `i` on fit the tokens from `position` on. */
-  private fit(pieces: readonly Piece[], i: number, position: number, slots: Record<string, SlotValue>): { end: number; slots: Record<string, SlotValue> }[] {
+  private fit(
+    pieces: readonly Piece[],
+    i: number,
+    position: number,
+    slots: Record<string, SlotValue>,
+  ): { end: number; slots: Record<string, SlotValue> }[] {
     const piece = pieces[i];
     if (!piece) return [{ end: position, slots }];
     if (piece.is === 'word') {
@@ -111,14 +157,21 @@ export class PhraseReader {
     if (piece.is === 'be') {
       return this.isAt(position, 'is') || this.isAt(position, 'am') ? this.fit(pieces, i + 1, position + 1, slots) : [];
     }
-    const filled = this.fillSlot(piece.kind, position).filter(({ value }) => !piece.plain || typeof value !== 'object' || !('qualifiers' in value) || value.qualifiers.length === 0)
+    const filled = this.fillSlot(piece.kind, position)
+      .filter(
+        ({ value }) =>
+          !piece.plain || typeof value !== 'object' || !('qualifiers' in value) || value.qualifiers.length === 0,
+      )
       .flatMap(({ value, end }) => this.fit(pieces, i + 1, end, { ...slots, [piece.name]: value }));
     return piece.optional ? [...filled, ...this.fit(pieces, i + 1, position, slots)] : filled;
   }
 
   private fillSlot(kind: PhraseKind | LeafKind, position: number): { value: SlotValue; end: number }[] {
     if (isPhraseKind(kind)) {
-      return [...this.readAll(kind, position).map((r) => ({ value: r.phrase, end: r.end })), ...this.subjectForm(kind, position)];
+      return [
+        ...this.readAll(kind, position).map((r) => ({ value: r.phrase, end: r.end })),
+        ...this.subjectForm(kind, position),
+      ];
     }
     if (LIST_LEAVES.has(kind)) return this.fillList(kind, position);
     const leaf = this.leafAt(kind, position);
@@ -129,7 +182,12 @@ export class PhraseReader {
   private subjectForm(kind: PhraseKind, position: number): { value: SlotValue; end: number }[] {
     const word = SUBJECTS[kind][this.words[position] ?? ''];
     if (word === undefined) return [];
-    return [{ value: { kind, word, form: 0, slots: {}, qualifiers: [], span: this.span(position, position + 1) }, end: position + 1 }];
+    return [
+      {
+        value: { kind, word, form: 0, slots: {}, qualifiers: [], span: this.span(position, position + 1) },
+        end: position + 1,
+      },
+    ];
   }
 
   private fillList(kind: LeafKind, position: number): { value: SlotValue; end: number }[] {

@@ -14,13 +14,24 @@ export const readSentence = (line: SourceLine, names: Names, diagnostics: Diagno
   readLine(line, 0, names, diagnostics, (reader) => new SentenceReader(reader).sentence(line));
 
 /** Reads a condition that starts at the given token and runs to the end of the line. */
-export const readCondition = (line: SourceLine, from: number, names: Names, diagnostics: Diagnostic[]): Condition | null =>
+export const readCondition = (
+  line: SourceLine,
+  from: number,
+  names: Names,
+  diagnostics: Diagnostic[],
+): Condition | null =>
   readLine(line, from, names, diagnostics, (reader) => new SentenceReader(reader, from).wholeCondition());
 
 /** Reads a list of phrases of one kind, parted by a word or a comma, to the end of the line. */
 export const readList = (
-  line: SourceLine, from: number, kind: 'man' | 'group' | 'target', separator: string, names: Names, diagnostics: Diagnostic[],
-): Phrase[] | null => readLine(line, from, names, diagnostics, (reader) => new SentenceReader(reader, from).list(kind, separator));
+  line: SourceLine,
+  from: number,
+  kind: 'man' | 'group' | 'target',
+  separator: string,
+  names: Names,
+  diagnostics: Diagnostic[],
+): Phrase[] | null =>
+  readLine(line, from, names, diagnostics, (reader) => new SentenceReader(reader, from).list(kind, separator));
 
 /** Words that could come next after the tokens of an unfinished line. */
 export function expectedAfter(line: Pick<SourceLine, 'tokens'>, as: 'sentence' | 'group', names: Names): string[] {
@@ -36,12 +47,22 @@ export function expectedAfter(line: Pick<SourceLine, 'tokens'>, as: 'sentence' |
   return [...reader.expected].filter((word) => !/^(a|an|what) /.test(word));
 }
 
-function readLine<T>(line: SourceLine, from: number, names: Names, diagnostics: Diagnostic[], read: (reader: PhraseReader) => T): T | null {
+function readLine<T>(
+  line: SourceLine,
+  from: number,
+  names: Names,
+  diagnostics: Diagnostic[],
+  read: (reader: PhraseReader) => T,
+): T | null {
   try {
     return read(new PhraseReader(line.tokens, names, false));
   } catch (problem) {
     if (!(problem instanceof Stuck)) throw problem;
-    diagnostics.push(problem.message === 'deep' ? error('text.too-deep', endOf(line), { limit: MAX_DEPTH }) : whyStuck(line, from, names, read));
+    diagnostics.push(
+      problem.message === 'deep'
+        ? error('text.too-deep', endOf(line), { limit: MAX_DEPTH })
+        : whyStuck(line, from, names, read),
+    );
     return null;
   }
 }
@@ -63,17 +84,29 @@ function stuckAt(line: SourceLine, reader: PhraseReader): Diagnostic {
   const token = line.tokens[reader.furthest];
   const expected = [...reader.expected];
   const shown = expected.length > 6 ? [...expected.slice(0, 6), '...'] : expected;
-  const params = { expected: shown.map(quoteWord).join(' or '), found: token ? `"${token.text}"` : 'the end of the line' };
-  const near = token ? nearestWord(token.text, expected.filter((e) => !e.includes(' '))) : null;
+  const params = {
+    expected: shown.map(quoteWord).join(' or '),
+    found: token ? `"${token.text}"` : 'the end of the line',
+  };
+  const near = token
+    ? nearestWord(
+        token.text,
+        expected.filter((e) => !e.includes(' ')),
+      )
+    : null;
   const span = token?.span ?? endOf(line);
   return near && near.toLowerCase() !== token!.text.toLowerCase()
-    ? error('text.expected-near', span, { ...params, near }) : error('text.expected', span, params);
+    ? error('text.expected-near', span, { ...params, near })
+    : error('text.expected', span, params);
 }
 
 const quoteWord = (word: string): string => (word === '...' || /^(a|what) /.test(word) ? word : `"${word}"`);
 
 class SentenceReader {
-  constructor(private readonly reader: PhraseReader, private at = 0) {}
+  constructor(
+    private readonly reader: PhraseReader,
+    private at = 0,
+  ) {}
 
   private accept(text: string): boolean {
     if (!this.reader.isAt(this.at, text)) return false;
@@ -114,7 +147,11 @@ class SentenceReader {
       else throw new Stuck();
     }
     return {
-      when, actions, followUps, comments: line.comments, trailing: line.trailing,
+      when,
+      actions,
+      followUps,
+      comments: line.comments,
+      trailing: line.trailing,
       span: this.reader.span(0, this.reader.tokens.length),
     };
   }

@@ -1,13 +1,43 @@
 import { error, hasErrors, type Diagnostic, type Result } from '../diagnostics/diagnostic';
 import { nearestWord } from '../diagnostics/nearest';
-import { BUMPS, COVER_NAMES, ENTRIES, SchemeHeadSchema, TEMPOS, THROWS, TRACKS, type SchemeHead } from '../model/scheme';
+import {
+  BUMPS,
+  COVER_NAMES,
+  ENTRIES,
+  SchemeHeadSchema,
+  TEMPOS,
+  THROWS,
+  TRACKS,
+  type SchemeHead,
+} from '../model/scheme';
 import type { Names } from './read-phrase';
 import { readCondition, readList, readSentence } from './read-sentence';
 import { endOf, readTokens, type SourceLine, type SourceText } from './tokens';
-import type { BoxLine, ChangeLine, Clause, DealLine, HeadLine, LineupTree, LookLine, Remarks, SchemeTree, SeatLine, Sheet, TagLine, Tree } from './tree';
+import type {
+  BoxLine,
+  ChangeLine,
+  Clause,
+  DealLine,
+  HeadLine,
+  LineupTree,
+  LookLine,
+  Remarks,
+  SchemeTree,
+  SeatLine,
+  Sheet,
+  TagLine,
+  Tree,
+} from './tree';
 
 export const HEAD_KEYS = Object.keys(SchemeHeadSchema.shape) as (keyof SchemeHead)[];
-export const HEAD_VALUES: Partial<Record<keyof SchemeHead, readonly string[]>> = { entry: ENTRIES, track: TRACKS, tempo: TEMPOS, throw: THROWS, cover: COVER_NAMES, bump: BUMPS };
+export const HEAD_VALUES: Partial<Record<keyof SchemeHead, readonly string[]>> = {
+  entry: ENTRIES,
+  track: TRACKS,
+  tempo: TEMPOS,
+  throw: THROWS,
+  cover: COVER_NAMES,
+  bump: BUMPS,
+};
 
 export interface ReadTree<T extends Tree = Tree> {
   /** What could be read; `null` only when not even the header could. */
@@ -24,15 +54,30 @@ export function readTree(text: string): ReadTree {
   const source = readTokens(text);
   const diagnostics = [...source.diagnostics];
   const header = source.lines[0];
-  if (!header) return { tree: null, diagnostics: [...diagnostics, error('text.empty', { line: 1, column: 1, endColumn: 1 })] };
+  if (!header)
+    return { tree: null, diagnostics: [...diagnostics, error('text.empty', { line: 1, column: 1, endColumn: 1 })] };
   const [kind, id, name] = header.tokens;
-  if (!kind || !['formation', 'front', 'scheme'].includes(kind.text) || id?.kind !== 'word' || name?.kind !== 'quote' || header.tokens.length > 3) {
-    return { tree: null, diagnostics: [...diagnostics, error('text.header', kind?.span ?? endOf(header), { found: `"${header.raw.trim()}"` })] };
+  if (
+    !kind ||
+    !['formation', 'front', 'scheme'].includes(kind.text) ||
+    id?.kind !== 'word' ||
+    name?.kind !== 'quote' ||
+    header.tokens.length > 3
+  ) {
+    return {
+      tree: null,
+      diagnostics: [
+        ...diagnostics,
+        error('text.header', kind?.span ?? endOf(header), { found: `"${header.raw.trim()}"` }),
+      ],
+    };
   }
   const base = { id: id.text, name: name.text, ...remarks(header), closing: source.closing };
   const body = source.lines.slice(1);
-  const tree = kind.text === 'scheme' ? { kind: 'scheme' as const, ...base, ...readBody(body, diagnostics) }
-    : { kind: kind.text as LineupTree['kind'], ...base, clauses: readClauses(body) };
+  const tree =
+    kind.text === 'scheme'
+      ? { kind: 'scheme' as const, ...base, ...readBody(body, diagnostics) }
+      : { kind: kind.text as LineupTree['kind'], ...base, clauses: readClauses(body) };
   return { tree, diagnostics };
 }
 
@@ -40,13 +85,18 @@ export function readTree(text: string): ReadTree {
 export function readDocument<K extends Tree['kind']>(text: string, kind: K): Result<Extract<Tree, { kind: K }>> {
   const { tree, diagnostics } = readTree(text);
   const all = [...diagnostics];
-  if (tree && tree.kind !== kind) all.push(error('text.header', { line: 1, column: 1, endColumn: 1 }, { found: `"${tree.kind}"` }));
+  if (tree && tree.kind !== kind)
+    all.push(error('text.header', { line: 1, column: 1, endColumn: 1 }, { found: `"${tree.kind}"` }));
   if (!tree || hasErrors(all)) return { ok: false, diagnostics: all };
   return { ok: true, value: tree as Extract<Tree, { kind: K }>, diagnostics: all };
 }
 
 const remarks = (line: SourceLine): Remarks => ({ comments: line.comments, trailing: line.trailing });
-const spanOf = (line: SourceLine) => ({ line: line.number, column: line.tokens[0]?.span.column ?? 1, endColumn: endOf(line).column });
+const spanOf = (line: SourceLine) => ({
+  line: line.number,
+  column: line.tokens[0]?.span.column ?? 1,
+  endColumn: endOf(line).column,
+});
 
 const readClauses = (lines: SourceText['lines']): Clause[] =>
   lines.map((line) => ({ text: line.raw.trim(), span: spanOf(line), ...remarks(line) }));
@@ -93,7 +143,7 @@ function readBody(lines: SourceText['lines'], diagnostics: Diagnostic[]): Body {
     else {
       const heads = readList(line, 0, 'group', ',', names, diagnostics);
       lost = heads === null;
-      if (heads) sheets.push(sheet = { heads, sentences: [], span: spanOf(line), ...remarks(line) });
+      if (heads) sheets.push((sheet = { heads, sentences: [], span: spanOf(line), ...remarks(line) }));
     }
   }
   return { head, tags, seats, looks, boxes, changes, deals, sheets };
@@ -105,8 +155,12 @@ function pushIf<T>(list: T[], item: T | null): void {
 
 /** Names are collected first, so that a sentence may use what a later line declares. */
 export function declaredNames(lines: SourceText['lines']): Names {
-  const of = (keyword: string): Set<string> => new Set(lines
-    .filter((l) => !l.indented && l.tokens[0]?.text === keyword && l.tokens[1]?.kind === 'word').map((l) => l.tokens[1]!.text));
+  const of = (keyword: string): Set<string> =>
+    new Set(
+      lines
+        .filter((l) => !l.indented && l.tokens[0]?.text === keyword && l.tokens[1]?.kind === 'word')
+        .map((l) => l.tokens[1]!.text),
+    );
   return { tag: of('tag'), look: of('look'), seat: of('seat') };
 }
 
@@ -114,16 +168,26 @@ function readHead(line: SourceLine, key: keyof SchemeHead, head: HeadLine[], dia
   const value = line.raw.trim().slice(key.length).trim().replace(/\s+/g, ' ');
   const options = HEAD_VALUES[key];
   if (head.some((h) => h.key === key)) return void diagnostics.push(error('scheme.twice', spanOf(line), { what: key }));
-  if (value === '') return void diagnostics.push(error('text.expected', endOf(line), { expected: `the ${key}`, found: 'the end of the line' }));
+  if (value === '')
+    return void diagnostics.push(
+      error('text.expected', endOf(line), { expected: `the ${key}`, found: 'the end of the line' }),
+    );
   if (!options && !SchemeHeadSchema.shape[key].safeParse(value).success) {
-    diagnostics.push(error('text.expected', line.tokens[1]?.span ?? spanOf(line), { expected: 'a short name of small letters, digits and dashes', found: `"${value}"` }));
+    diagnostics.push(
+      error('text.expected', line.tokens[1]?.span ?? spanOf(line), {
+        expected: 'a short name of small letters, digits and dashes',
+        found: `"${value}"`,
+      }),
+    );
     return;
   }
   if (options && !options.includes(value)) {
     const near = nearestWord(value, options);
     const params = { what: `the ${key}`, options: options.map((o) => `"${o}"`).join(', '), found: `"${value}"` };
     const span = line.tokens[1]?.span ?? spanOf(line);
-    diagnostics.push(near ? error('scheme.head-value-near', span, { ...params, near }) : error('scheme.head-value', span, params));
+    diagnostics.push(
+      near ? error('scheme.head-value-near', span, { ...params, near }) : error('scheme.head-value', span, params),
+    );
     return;
   }
   head.push({ key, value, span: spanOf(line), ...remarks(line) });
@@ -134,7 +198,12 @@ function readTag(line: SourceLine, diagnostics: Diagnostic[]): TagLine | null {
   const on = rest[0]?.kind === 'word' && rest[0].text === 'on';
   const says = rest[on ? 1 : 0];
   if (name?.kind !== 'word' || says?.kind !== 'quote' || rest.length > (on ? 2 : 1)) {
-    diagnostics.push(error('text.expected', name?.span ?? endOf(line), { expected: 'tag NAME "what it does"', found: `"${line.raw.trim()}"` }));
+    diagnostics.push(
+      error('text.expected', name?.span ?? endOf(line), {
+        expected: 'tag NAME "what it does"',
+        found: `"${line.raw.trim()}"`,
+      }),
+    );
     return null;
   }
   return { name: name.text, on, says: says.text, span: spanOf(line), ...remarks(line) };
@@ -143,7 +212,12 @@ function readTag(line: SourceLine, diagnostics: Diagnostic[]): TagLine | null {
 function readSeat(line: SourceLine, names: Names, diagnostics: Diagnostic[]): SeatLine | null {
   const [, name, equals] = line.tokens;
   if (name?.kind !== 'word' || equals?.text !== '=') {
-    diagnostics.push(error('text.expected', equals?.span ?? endOf(line), { expected: 'seat NAME = a man or another man', found: `"${line.raw.trim()}"` }));
+    diagnostics.push(
+      error('text.expected', equals?.span ?? endOf(line), {
+        expected: 'seat NAME = a man or another man',
+        found: `"${line.raw.trim()}"`,
+      }),
+    );
     return null;
   }
   const choices = readList(line, 3, 'man', 'or', names, diagnostics);
@@ -153,7 +227,12 @@ function readSeat(line: SourceLine, names: Names, diagnostics: Diagnostic[]): Se
 function readLook(line: SourceLine, names: Names, diagnostics: Diagnostic[]): LookLine | null {
   const [, name, colon] = line.tokens;
   if (name?.kind !== 'word' || colon?.text !== ':') {
-    diagnostics.push(error('text.expected', colon?.span ?? endOf(line), { expected: 'look NAME: a condition', found: `"${line.raw.trim()}"` }));
+    diagnostics.push(
+      error('text.expected', colon?.span ?? endOf(line), {
+        expected: 'look NAME: a condition',
+        found: `"${line.raw.trim()}"`,
+      }),
+    );
     return null;
   }
   const when = readCondition(line, 3, names, diagnostics);
@@ -162,7 +241,12 @@ function readLook(line: SourceLine, names: Names, diagnostics: Diagnostic[]): Lo
 
 function readBox(line: SourceLine, names: Names, diagnostics: Diagnostic[]): BoxLine | null {
   if (['box', 'one', 'more', 'when'].some((word, i) => line.tokens[i]?.text !== word)) {
-    diagnostics.push(error('text.expected', spanOf(line), { expected: 'box one more when, and a condition', found: `"${line.raw.trim()}"` }));
+    diagnostics.push(
+      error('text.expected', spanOf(line), {
+        expected: 'box one more when, and a condition',
+        found: `"${line.raw.trim()}"`,
+      }),
+    );
     return null;
   }
   const when = readCondition(line, 4, names, diagnostics);
@@ -172,7 +256,12 @@ function readBox(line: SourceLine, names: Names, diagnostics: Diagnostic[]): Box
 function readChange(line: SourceLine, names: Names, diagnostics: Diagnostic[]): ChangeLine | null {
   const [, to, play, when] = line.tokens;
   if (to?.text !== 'to' || play?.kind !== 'word' || when?.text !== 'when') {
-    diagnostics.push(error('text.expected', spanOf(line), { expected: 'change to PLAY when, and a condition', found: `"${line.raw.trim()}"` }));
+    diagnostics.push(
+      error('text.expected', spanOf(line), {
+        expected: 'change to PLAY when, and a condition',
+        found: `"${line.raw.trim()}"`,
+      }),
+    );
     return null;
   }
   const condition = readCondition(line, 4, names, diagnostics);
@@ -186,7 +275,12 @@ function readDeal(line: SourceLine, names: Names, diagnostics: Diagnostic[]): De
   const [, name, to] = line.tokens;
   const colon = texts.indexOf(':');
   if (name?.kind !== 'word' || to?.text !== 'to' || colon < 0) {
-    diagnostics.push(error('text.expected', colon < 0 ? endOf(line) : name?.span ?? endOf(line), { expected: DEAL, found: `"${line.raw.trim()}"` }));
+    diagnostics.push(
+      error('text.expected', colon < 0 ? endOf(line) : (name?.span ?? endOf(line)), {
+        expected: DEAL,
+        found: `"${line.raw.trim()}"`,
+      }),
+    );
     return null;
   }
   const when = texts.indexOf('when');

@@ -7,7 +7,15 @@ import { PHRASE_KINDS } from '../vocabulary/word';
 export type Piece =
   | { readonly is: 'word'; readonly text: string; readonly article: boolean }
   | { readonly is: 'be' }
-  | { readonly is: 'slot'; readonly name: string; readonly kind: PhraseKind | LeafKind; readonly optional: boolean; readonly subject: boolean; readonly bare: boolean; readonly plain: boolean };
+  | {
+      readonly is: 'slot';
+      readonly name: string;
+      readonly kind: PhraseKind | LeafKind;
+      readonly optional: boolean;
+      readonly subject: boolean;
+      readonly bare: boolean;
+      readonly plain: boolean;
+    };
 
 export interface Template {
   readonly word: string;
@@ -26,8 +34,13 @@ function readTemplate(text: string): Piece[] {
     const slot = SLOT.exec(part);
     if (!slot) return part === 'be' ? { is: 'be' } : { is: 'word', text: part, article: ARTICLES.has(part) };
     return {
-      is: 'slot', name: slot[2]!, kind: slot[3] as PhraseKind | LeafKind, optional: slot[1] === '[',
-      subject: slot[4] === '!', bare: slot[4] === '-', plain: slot[4] === '=',
+      is: 'slot',
+      name: slot[2]!,
+      kind: slot[3] as PhraseKind | LeafKind,
+      optional: slot[1] === '[',
+      subject: slot[4] === '!',
+      bare: slot[4] === '-',
+      plain: slot[4] === '=',
     };
   });
 }
@@ -38,10 +51,11 @@ function template(word: string, form: number, denies: boolean, text: string): Te
   return { word, form, denies, pieces, lead: first?.is === 'word' ? first.text.toLowerCase() : null };
 }
 
-const templatesOf = (words: Record<string, Saying>): Template[] => Object.entries(words).flatMap(([word, saying]) => [
-  ...saying.says.map((text, form) => template(word, form, false, text)),
-  ...(saying.denies ?? []).map((text, form) => template(word, form, true, text)),
-]);
+const templatesOf = (words: Record<string, Saying>): Template[] =>
+  Object.entries(words).flatMap(([word, saying]) => [
+    ...saying.says.map((text, form) => template(word, form, false, text)),
+    ...(saying.denies ?? []).map((text, form) => template(word, form, true, text)),
+  ]);
 
 /** Every template of every kind of phrase, in the order of the registries. */
 export const TEMPLATES: Readonly<Record<PhraseKind, readonly Template[]>> = Object.fromEntries(
@@ -49,17 +63,35 @@ export const TEMPLATES: Readonly<Record<PhraseKind, readonly Template[]>> = Obje
 ) as Record<PhraseKind, Template[]>;
 
 /** The templates that can begin with a word: those that lead with it and those that lead with a slot, in registry order. */
-export const templatesAt = (kind: PhraseKind, word: string): readonly Template[] => BY_LEAD[kind].get(word) ?? OPEN[kind];
+export const templatesAt = (kind: PhraseKind, word: string): readonly Template[] =>
+  BY_LEAD[kind].get(word) ?? OPEN[kind];
 
-const OPEN = Object.fromEntries(PHRASE_KINDS.map((kind) => [kind, TEMPLATES[kind].filter((t) => t.lead === null)])) as Record<PhraseKind, Template[]>;
-const BY_LEAD = Object.fromEntries(PHRASE_KINDS.map((kind) => [kind, new Map(
-  [...new Set(TEMPLATES[kind].map((t) => t.lead))].filter((lead) => lead !== null).map((lead) => [lead, TEMPLATES[kind].filter((t) => t.lead === lead || t.lead === null)]),
-)])) as Record<PhraseKind, Map<string, Template[]>>;
+const OPEN = Object.fromEntries(
+  PHRASE_KINDS.map((kind) => [kind, TEMPLATES[kind].filter((t) => t.lead === null)]),
+) as Record<PhraseKind, Template[]>;
+const BY_LEAD = Object.fromEntries(
+  PHRASE_KINDS.map((kind) => [
+    kind,
+    new Map(
+      [...new Set(TEMPLATES[kind].map((t) => t.lead))]
+        .filter((lead) => lead !== null)
+        .map((lead) => [lead, TEMPLATES[kind].filter((t) => t.lead === lead || t.lead === null)]),
+    ),
+  ]),
+) as Record<PhraseKind, Map<string, Template[]>>;
 
 /** What an error calls a phrase of this kind. */
 export const KIND_NAMES: Readonly<Record<PhraseKind, string>> = {
-  condition: 'a condition', target: 'a defender', qualifier: 'a qualifier', man: 'a man', gap: 'a gap', region: 'a region',
-  block: 'a block', event: 'what happens', reaction: 'what he does', group: 'a man or "every man on the line"',
+  condition: 'a condition',
+  target: 'a defender',
+  qualifier: 'a qualifier',
+  man: 'a man',
+  gap: 'a gap',
+  region: 'a region',
+  block: 'a block',
+  event: 'what happens',
+  reaction: 'what he does',
+  group: 'a man or "every man on the line"',
 };
 
 export interface Leaf {
@@ -74,16 +106,35 @@ const same = (...values: string[]): Record<string, string> => Object.fromEntries
 export const LEAVES: Readonly<Record<LeafKind, Leaf>> = {
   dir: { values: same('inside', 'outside', 'playside', 'backside'), name: 'inside, outside, playside or backside' },
   wing: { values: same('playside', 'backside'), name: 'playside or backside' },
-  shades: { values: same('head-up', 'inside', 'outside', 'playside', 'backside'), name: 'head-up, inside, outside, playside or backside' },
+  shades: {
+    values: same('head-up', 'inside', 'outside', 'playside', 'backside'),
+    name: 'head-up, inside, outside, playside or backside',
+  },
   ordinal: { values: same('first', 'second', 'third', 'outermost'), name: 'first, second, third or outermost' },
   count: { values: same('L1', 'L2', 'L3', 'L4', 'L5'), name: 'L1 to L5' },
   letter: { values: same('A', 'B', 'C', 'D'), name: 'A, B, C or D' },
-  family: { values: { ...same('open', 'odd', 'even', 'bear', 'over', 'under', 'tite', 'stack', 'five-man'), 'goal-line': 'goal line', 'double-three': 'double three' }, name: 'a family of fronts' },
-  post: { values: { ...same('tackle', 'guard', 'wing', 'H', 'slot', 'receiver'), 'tight-end': 'tight end' }, name: 'tackle, guard, tight end, wing, H, slot or receiver' },
+  family: {
+    values: {
+      ...same('open', 'odd', 'even', 'bear', 'over', 'under', 'tite', 'stack', 'five-man'),
+      'goal-line': 'goal line',
+      'double-three': 'double three',
+    },
+    name: 'a family of fronts',
+  },
+  post: {
+    values: { ...same('tackle', 'guard', 'wing', 'H', 'slot', 'receiver'), 'tight-end': 'tight end' },
+    name: 'tackle, guard, tight end, wing, H, slot or receiver',
+  },
   number: { values: same(...NUMBERS.slice(1)), name: 'a number from one to eleven' },
   place: { values: same('1', '2', '3', '4', '5', '6', '7'), name: '1 to 7' },
   load: { values: same('loaded', 'light'), name: 'loaded or light' },
-  job: { values: { ...Object.fromEntries(Object.entries(BLOCKS).map(([id, b]) => [id, b.name.toLowerCase()])), pull: 'pull' }, name: 'a block' },
+  job: {
+    values: {
+      ...Object.fromEntries(Object.entries(BLOCKS).map(([id, b]) => [id, b.name.toLowerCase()])),
+      pull: 'pull',
+    },
+    name: 'a block',
+  },
   techniques: { values: same('0', '1', '2i', '2', '3', '4i', '4', '5', '6i', '6', '9'), name: 'a technique' },
   tag: { values: null, name: 'a tag of this scheme' },
   look: { values: null, name: 'a look of this scheme' },

@@ -36,7 +36,11 @@ export function readTokens(text: string): SourceText {
   let comments: string[] = [];
   const rows = text.replace(/\r\n?/g, '\n').split('\n');
   if (rows.length > MAX_LINES) {
-    return { lines, closing: [], diagnostics: [error('text.too-long', { line: MAX_LINES, column: 1, endColumn: 1 }, { limit: MAX_LINES })] };
+    return {
+      lines,
+      closing: [],
+      diagnostics: [error('text.too-long', { line: MAX_LINES, column: 1, endColumn: 1 }, { limit: MAX_LINES })],
+    };
   }
   rows.forEach((row, index) => {
     const number = index + 1;
@@ -48,7 +52,11 @@ export function readTokens(text: string): SourceText {
       return;
     }
     lines.push({
-      number, indented: /^\s/.test(code), raw: code, comments, trailing: comment,
+      number,
+      indented: /^\s/.test(code),
+      raw: code,
+      comments,
+      trailing: comment,
       tokens: readRow(code, number, diagnostics),
     });
     comments = [];

@@ -16,7 +16,8 @@ export type Shelf = keyof typeof LIBRARY;
 export const libraryIds = (shelf: Shelf): string[] => Object.keys(LIBRARY[shelf]);
 
 /** The shipped text behind an id, or `null`. */
-export const libraryText = (shelf: Shelf, id: string): string | null => (LIBRARY[shelf] as Record<string, string>)[id] ?? null;
+export const libraryText = (shelf: Shelf, id: string): string | null =>
+  (LIBRARY[shelf] as Record<string, string>)[id] ?? null;
 
 const TOP = { line: 1, column: 1, endColumn: 1 };
 
@@ -30,7 +31,12 @@ export function spaceFrom(text: string): Result<Space> {
   }
   const parsed = SpaceSchema.safeParse(value);
   if (parsed.success) return { ok: true, value: parsed.data, diagnostics: [] };
-  return { ok: false, diagnostics: parsed.error.issues.map((i) => error('json.shape', TOP, { where: i.path.join('.') || 'space', problem: i.message })) };
+  return {
+    ok: false,
+    diagnostics: parsed.error.issues.map((i) =>
+      error('json.shape', TOP, { where: i.path.join('.') || 'space', problem: i.message }),
+    ),
+  };
 }
 
 /** A scheme from its text. */

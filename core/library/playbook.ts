@@ -12,7 +12,12 @@ import { formationFrom, frontFrom, libraryIds, libraryText, schemeFrom, spaceFro
 export const SHELVES = ['schemes', 'fronts', 'formations', 'spaces'] as const;
 export type BookShelf = (typeof SHELVES)[number];
 /** What a text on a shelf is, and begins with where it is in the rule language; a space of fronts is JSON. */
-export const SHELF_KIND = { schemes: 'scheme', fronts: 'front', formations: 'formation', spaces: 'space' } as const satisfies Record<BookShelf, string>;
+export const SHELF_KIND = {
+  schemes: 'scheme',
+  fronts: 'front',
+  formations: 'formation',
+  spaces: 'space',
+} as const satisfies Record<BookShelf, string>;
 
 export interface OwnText {
   readonly shelf: BookShelf;
@@ -45,7 +50,12 @@ export class Playbook {
       for (const o of own) if (o.shelf === name) texts.set(o.id, { text: o.text, own: true });
       return texts;
     };
-    this.texts = { schemes: shelf('schemes'), fronts: shelf('fronts'), formations: shelf('formations'), spaces: shelf('spaces') };
+    this.texts = {
+      schemes: shelf('schemes'),
+      fronts: shelf('fronts'),
+      formations: shelf('formations'),
+      spaces: shelf('spaces'),
+    };
   }
 
   text(shelf: BookShelf, id: string): string | null {
@@ -54,7 +64,13 @@ export class Playbook {
 
   list(shelf: BookShelf): readonly Entry[] {
     let found = this.listed.get(shelf);
-    if (!found) this.listed.set(shelf, found = [...this.texts[shelf]].map(([id, { text, own }]) => (shelf === 'spaces' ? spaceEntry(id, text, own) : entryOf(id, text, own))));
+    if (!found)
+      this.listed.set(
+        shelf,
+        (found = [...this.texts[shelf]].map(([id, { text, own }]) =>
+          shelf === 'spaces' ? spaceEntry(id, text, own) : entryOf(id, text, own),
+        )),
+      );
     return found;
   }
 
@@ -67,7 +83,10 @@ export class Playbook {
     let found = this.compiled.get(id);
     if (!found) {
       const text = this.text('schemes', id);
-      found = text === null ? { ok: false, diagnostics: [error('playbook.unknown', TOP, { what: 'play', id })] } : schemeFrom(text);
+      found =
+        text === null
+          ? { ok: false, diagnostics: [error('playbook.unknown', TOP, { what: 'play', id })] }
+          : schemeFrom(text);
       this.compiled.set(id, found);
     }
     return found;
@@ -82,7 +101,9 @@ export class Playbook {
   /** A front by its id, or from inline notation, placed against a formation. */
   front(idOrText: string, formation: Formation, settings?: Settings): Result<Front> {
     const text = this.text('fronts', idOrText);
-    return text === null ? readFront(idOrText, formation, 'own', 'Own front', settings) : frontFrom(text, formation, settings);
+    return text === null
+      ? readFront(idOrText, formation, 'own', 'Own front', settings)
+      : frontFrom(text, formation, settings);
   }
 
   /** The clauses of a formation or front, as inline notation. */
@@ -95,16 +116,19 @@ export class Playbook {
   /** The schools of one family: what could be called instead. */
   schools(id: string): CompiledScheme[] {
     const family = this.list('schemes').find((e) => e.id === id)?.family;
-    return this.list('schemes').filter((e) => e.family === family && e.school !== null).flatMap((e) => {
-      const read = this.scheme(e.id);
-      return read.ok ? [read.value] : [];
-    });
+    return this.list('schemes')
+      .filter((e) => e.family === family && e.school !== null)
+      .flatMap((e) => {
+        const read = this.scheme(e.id);
+        return read.ok ? [read.value] : [];
+      });
   }
 }
 
 function entryOf(id: string, text: string, own: boolean): Entry {
   const { tree } = readTree(text);
-  const head = (key: string): string | null => (tree?.kind === 'scheme' ? tree.head.find((h) => h.key === key)?.value ?? null : null);
+  const head = (key: string): string | null =>
+    tree?.kind === 'scheme' ? (tree.head.find((h) => h.key === key)?.value ?? null) : null;
   return { id, name: tree?.name ?? id, family: head('family') ?? '', school: head('school'), from: head('from'), own };
 }
 

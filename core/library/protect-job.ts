@@ -39,7 +39,7 @@ export function* proveAll(job: ProtectJob): Generator<Result<Proved>> {
     const [scheme, formation] = [book.scheme(call.scheme), book.formation(call.formation)];
     for (const front of job.fronts) {
       if (!scheme.ok || !formation.ok) {
-        yield scheme.ok ? formation as Result<never> : scheme as Result<never>;
+        yield scheme.ok ? (formation as Result<never>) : (scheme as Result<never>);
         continue;
       }
       const theirs = book.front(front, formation.value, job.settings);
@@ -48,7 +48,13 @@ export function* proveAll(job: ProtectJob): Generator<Result<Proved>> {
         continue;
       }
       const { side, tags, without, overrides } = call;
-      const prepared = prepareCall(scheme.value, formation.value, { side, tags, without, overrides, settings: job.settings });
+      const prepared = prepareCall(scheme.value, formation.value, {
+        side,
+        tags,
+        without,
+        overrides,
+        settings: job.settings,
+      });
       yield { ok: true, value: { call: i, front, proof: provePressures(prepared, theirs.value) }, diagnostics: [] };
     }
   }

@@ -31,21 +31,37 @@ export interface Ways {
 }
 
 /** Works out a call whose formation and front are inline texts. */
-export function workCall(call: Call, { playbook, settings, words }: Ways = { playbook: SHIPPED_PLAYBOOK }): Result<WorkedCall> {
+export function workCall(
+  call: Call,
+  { playbook, settings, words }: Ways = { playbook: SHIPPED_PLAYBOOK },
+): Result<WorkedCall> {
   const scheme = playbook.scheme(call.scheme);
   if (!scheme.ok) return scheme;
   const unknown = call.tags.find((t) => !scheme.value.tags.some((known) => known.name === t));
   if (unknown !== undefined) {
     const known = scheme.value.tags.map((t) => t.name).join(', ') || 'none';
-    return { ok: false, diagnostics: [error('resolve.tag-unknown', TOP, { scheme: call.scheme, tag: unknown, known })] };
+    return {
+      ok: false,
+      diagnostics: [error('resolve.tag-unknown', TOP, { scheme: call.scheme, tag: unknown, known })],
+    };
   }
   const formation = readFormation(call.formation, 'called', call.formationName);
   if (!formation.ok) return formation;
   const front = readFront(call.front, formation.value, 'called', call.frontName, settings);
   if (!front.ok) return front;
   const { value } = formation;
-  const resolution = resolvePlay(scheme.value, value, front.value, { side: call.side, tags: call.tags, settings, words, overrides: call.overrides });
-  return { ok: true, value: { scheme: scheme.value, formation: value, front: front.value, resolution }, diagnostics: [] };
+  const resolution = resolvePlay(scheme.value, value, front.value, {
+    side: call.side,
+    tags: call.tags,
+    settings,
+    words,
+    overrides: call.overrides,
+  });
+  return {
+    ok: true,
+    value: { scheme: scheme.value, formation: value, front: front.value, resolution },
+    diagnostics: [],
+  };
 }
 
 /** As `workCall`, the resolution alone. */

@@ -31,6 +31,11 @@ export function openJob(job: StressJob): Result<{ space: OpenSpace; prepared: Pr
   if (!data.ok) return data;
   const space = openSpace(data.value, formation.value, job.settings);
   if (!space.ok) return space;
-  const prepared = prepareCall(scheme.value, formation.value, { side: job.side, tags: job.tags, without: job.without, settings: job.settings });
+  const prepared = prepareCall(scheme.value, formation.value, {
+    side: job.side,
+    tags: job.tags,
+    without: job.without,
+    settings: job.settings,
+  });
   return { ok: true, value: { space: space.value, prepared, formation: formation.value }, diagnostics: [] };
 }

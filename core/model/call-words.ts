@@ -7,5 +7,10 @@ export type CallWords = Readonly<Record<CallMeaning, string>>;
 
 /** The words the product ships with; every program changes them. */
 export const SHIPPED_CALL_WORDS: CallWords = {
-  loaded: 'Granite', light: 'Cotton', mike: '{id} is the lamp', pair: 'Ferry', gone: 'Ticket', solo: 'Kite',
+  loaded: 'Granite',
+  light: 'Cotton',
+  mike: '{id} is the lamp',
+  pair: 'Ferry',
+  gone: 'Ticket',
+  solo: 'Kite',
 };

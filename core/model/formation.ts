@@ -3,7 +3,15 @@ import { SideSchema } from './side';
 
 /** Where a blocker lines up; decides whether he is part of the line and how his place is worked out. */
 export const BlockerKindSchema = z.enum([
-  'line', 'tight', 'wing', 'hback', 'fullback', 'back', 'quarterback', 'slot', 'wide',
+  'line',
+  'tight',
+  'wing',
+  'hback',
+  'fullback',
+  'back',
+  'quarterback',
+  'slot',
+  'wide',
 ]);
 export type BlockerKind = z.infer<typeof BlockerKindSchema>;
 
@@ -39,6 +47,6 @@ const lines = new WeakMap<Formation, readonly Blocker[]>();
 /** The men on the line, left to right. A formation is never changed in place, so its line is worked out once. */
 export function lineOf(formation: Formation): readonly Blocker[] {
   let line = lines.get(formation);
-  if (!line) lines.set(formation, line = formation.men.filter(isOnLine).sort((a, b) => a.x - b.x));
+  if (!line) lines.set(formation, (line = formation.men.filter(isOnLine).sort((a, b) => a.x - b.x)));
   return line;
 }

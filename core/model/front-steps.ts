@@ -5,7 +5,10 @@ export type FrontStep =
   | { readonly kind: 'move'; readonly id: string; readonly from: Place; readonly to: Place }
   | { readonly kind: 'man'; readonly id: string; readonly from: Manner; readonly to: Manner };
 
-interface Place { readonly x: number; readonly y: number }
+interface Place {
+  readonly x: number;
+  readonly y: number;
+}
 /** How a man stands and what the coach marked him as. */
 type Manner = Pick<Defender, 'stance' | 'position' | 'mark'>;
 
@@ -40,11 +43,17 @@ export function mannerStep(front: Front, id: string, change: Partial<Manner>): F
   if (!man) return null;
   const from: Manner = { stance: man.stance, position: man.position, mark: man.mark };
   const to = { ...from, ...change };
-  return from.stance === to.stance && from.position === to.position && from.mark === to.mark ? null : { kind: 'man', id, from, to };
+  return from.stance === to.stance && from.position === to.position && from.mark === to.mark
+    ? null
+    : { kind: 'man', id, from, to };
 }
 
 export const applyStep = (front: Front, step: FrontStep): Front => ({
-  ...front, defenders: front.defenders.map((d) => (d.id !== step.id ? d : step.kind === 'move' ? placed(d, step.to) : { ...d, ...step.to })),
+  ...front,
+  defenders: front.defenders.map((d) =>
+    d.id !== step.id ? d : step.kind === 'move' ? placed(d, step.to) : { ...d, ...step.to },
+  ),
 });
 
-export const invertStep = (step: FrontStep): FrontStep => (step.kind === 'move' ? { ...step, from: step.to, to: step.from } : { ...step, from: step.to, to: step.from });
+export const invertStep = (step: FrontStep): FrontStep =>
+  step.kind === 'move' ? { ...step, from: step.to, to: step.from } : { ...step, from: step.to, to: step.from };

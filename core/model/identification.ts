@@ -39,14 +39,26 @@ export const IdentificationSchema = z.object({
   strength: z.object({ side: SideSchema, ...because }),
   family: z.object({ name: FamilySchema, subNames: z.array(SubNameSchema), ...because }),
   sideCall: perSide(z.object({ call: SideCallSchema, ...because })),
-  box: z.object({ ids: z.array(z.string()), size: z.number(), spoken: z.string(), overhangs: z.array(z.string()), ...because }),
+  box: z.object({
+    ids: z.array(z.string()),
+    size: z.number(),
+    spoken: z.string(),
+    overhangs: z.array(z.string()),
+    ...because,
+  }),
   linebackers: z.object({ ids: z.array(z.string()), ...because }),
   mike: z.object({ id: z.string().nullable(), ...because }),
   bubbles: z.object({ gaps: z.array(z.object({ gap: z.enum(['A', 'B']), side: SideSchema })), ...because }),
-  edge: perSide(z.object({
-    endMan: z.string().nullable(), force: z.string().nullable(), corner: z.string().nullable(), alley: z.string().nullable(),
-    overhangs: z.array(z.string()), ...because,
-  })),
+  edge: perSide(
+    z.object({
+      endMan: z.string().nullable(),
+      force: z.string().nullable(),
+      corner: z.string().nullable(),
+      alley: z.string().nullable(),
+      overhangs: z.array(z.string()),
+      ...because,
+    }),
+  ),
   numbers: NumbersSchema,
   walkedUp: z.object({ ids: z.array(z.string()), ...because }),
 });

@@ -1,6 +1,11 @@
 import * as z from 'zod';
 
-const word = z.string().trim().min(1).max(30).regex(/^[\p{L}\p{N}'’ -]+$/u);
+const word = z
+  .string()
+  .trim()
+  .min(1)
+  .max(30)
+  .regex(/^[\p{L}\p{N}'’ -]+$/u);
 
 /**
  * How a program says its calls. Every part has its own words; within a part no two may be alike, and no word of one part may begin

@@ -22,7 +22,9 @@ const CountsSchema = z.object({ all: z.number(), held: z.number(), late: z.numbe
 
 /** A protection against every legal pressure of one front. */
 export const PressureProofSchema = z.object({
-  scheme: z.string(), side: SideSchema, tags: z.array(z.string()),
+  scheme: z.string(),
+  side: SideSchema,
+  tags: z.array(z.string()),
   /** Who is declared. */
   mike: z.string().nullable(),
   /** When the ball is out, seconds. */
@@ -31,9 +33,17 @@ export const PressureProofSchema = z.object({
   /** By how many come. */
   byNumber: z.array(z.object({ rushers: z.number(), counts: CountsSchema })),
   /** Who comes free and where, the most frequent first, with the smallest pressure that frees him. */
-  ways: z.array(z.object({ id: z.string(), gap: z.string(), count: z.number(), soonest: z.number(), smallest: PressureSchema })),
+  ways: z.array(
+    z.object({ id: z.string(), gap: z.string(), count: z.number(), soonest: z.number(), smallest: PressureSchema }),
+  ),
   /** Who is by himself on whom when the fewest come, and who gets a second man. */
-  alone: z.array(z.object({ blocker: z.string(), on: z.string(), /** Seconds in hand before his rusher is past him; the least first. */ spare: z.number() })),
+  alone: z.array(
+    z.object({
+      blocker: z.string(),
+      on: z.string(),
+      /** Seconds in hand before his rusher is past him; the least first. */ spare: z.number(),
+    }),
+  ),
   doubles: z.array(z.object({ on: z.string(), by: z.array(z.string()) })),
 });
 export type PressureProof = z.infer<typeof PressureProofSchema>;

@@ -3,13 +3,20 @@ import { CALL_MEANINGS } from './call-words';
 import { NamingSchema } from './naming';
 import { SettingsSchema } from './settings';
 
-const CallWordsSchema = z.object(Object.fromEntries(CALL_MEANINGS.map((m) => [m, z.string().trim().min(1).max(30)])) as Record<(typeof CALL_MEANINGS)[number], z.ZodString>);
+const CallWordsSchema = z.object(
+  Object.fromEntries(CALL_MEANINGS.map((m) => [m, z.string().trim().min(1).max(30)])) as Record<
+    (typeof CALL_MEANINGS)[number],
+    z.ZodString
+  >,
+);
 
 /** Everything a program does its own way: limits and schools, the words at the line (several sets, one of them this week's), and how plays are named. */
 export const ProgramBodySchema = z.object({
   settings: SettingsSchema.optional(),
-  callWords: z.object({ active: z.string(), sets: z.record(z.string().min(1).max(30), CallWordsSchema) })
-    .refine((w) => w.active in w.sets, { message: 'the week’s set must be one of the sets' }).optional(),
+  callWords: z
+    .object({ active: z.string(), sets: z.record(z.string().min(1).max(30), CallWordsSchema) })
+    .refine((w) => w.active in w.sets, { message: 'the week’s set must be one of the sets' })
+    .optional(),
   naming: NamingSchema.optional(),
 });
 export type ProgramBody = z.infer<typeof ProgramBodySchema>;

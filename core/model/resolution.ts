@@ -32,19 +32,35 @@ export const AssignmentSchema = z.object({
 });
 
 export const DefenderOutcomeSchema = z.object({
-  id: z.string(), status: DefenderStatusSchema, by: z.array(z.string()), because: z.string().nullable(),
+  id: z.string(),
+  status: DefenderStatusSchema,
+  by: z.array(z.string()),
+  because: z.string().nullable(),
 });
 
 export const LineCallSchema = z.object({ from: z.string(), to: z.string(), word: z.string(), meaning: z.string() });
 
 export const ProblemCodeSchema = z.enum([
-  'free-at-attack', 'free-on-line', 'two-on-one', 'idle', 'partner-cannot-come', 'cycle', 'reach-too-far', 'pull-late', 'vacated-gap', 'free-linebacker',
-  'free-rusher', 'hot-rusher', 'set-late',
+  'free-at-attack',
+  'free-on-line',
+  'two-on-one',
+  'idle',
+  'partner-cannot-come',
+  'cycle',
+  'reach-too-far',
+  'pull-late',
+  'vacated-gap',
+  'free-linebacker',
+  'free-rusher',
+  'hot-rusher',
+  'set-late',
 ]);
 export type ProblemCode = z.infer<typeof ProblemCodeSchema>;
 
 export const ProblemSchema = z.object({
-  code: ProblemCodeSchema, severity: z.enum(['broken', 'risk']), who: z.array(z.string()),
+  code: ProblemCodeSchema,
+  severity: z.enum(['broken', 'risk']),
+  who: z.array(z.string()),
   /** Lines of the sentences involved. */
   lines: z.array(z.number()),
   message: z.string(),
@@ -57,11 +73,14 @@ export const PassingSchema = z.object({
   /** Where the ball is thrown from, feet, field frame, and when, seconds. */
   spot: PointSchema,
   time: z.number(),
-  men: z.array(z.object({
-    blocker: z.string(), set: z.enum(PASS_SETS),
-    /** Who has a hand free beside him, and on which side of him. */
-    help: z.array(z.object({ from: z.string(), side: z.enum(['inside', 'outside', 'left', 'right']) })),
-  })),
+  men: z.array(
+    z.object({
+      blocker: z.string(),
+      set: z.enum(PASS_SETS),
+      /** Who has a hand free beside him, and on which side of him. */
+      help: z.array(z.object({ from: z.string(), side: z.enum(['inside', 'outside', 'left', 'right']) })),
+    }),
+  ),
   /** Whom each scanning man looks at, in order. */
   scans: z.array(z.object({ blocker: z.string(), order: z.array(z.string()) })),
   /** Who can rush and nobody has, the soonest first: seconds to the spot. */
@@ -77,7 +96,9 @@ export const MovementReportSchema = z.object({
   moved: z.array(z.object({ id: z.string(), way: z.array(PointSchema) })),
   before: z.object({
     verdict: VerdictSchema,
-    assignments: z.array(z.object({ blocker: z.string(), block: z.string(), target: z.string().nullable(), next: z.string().nullable() })),
+    assignments: z.array(
+      z.object({ blocker: z.string(), block: z.string(), target: z.string().nullable(), next: z.string().nullable() }),
+    ),
     problems: z.array(z.string()),
   }),
   /** Blockers who do something else than they were to do. */

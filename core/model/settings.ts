@@ -6,23 +6,42 @@ export const TECHNIQUE_NAMES = ['0', '1', '2i', '2', '3', '4i', '4', '5', '6i', 
 const isTechnique = (word: string): boolean => (TECHNIQUE_NAMES as readonly string[]).includes(word);
 
 /** "2i=1, 1=shade" as it is typed on a command line; anything else as it is. */
-const typedAliases = (value: unknown): unknown => (typeof value === 'string'
-  ? Object.fromEntries(value.split(',').map((pair) => pair.split('=').map((w) => w.trim())).filter((p) => p[0])) : value);
+const typedAliases = (value: unknown): unknown =>
+  typeof value === 'string'
+    ? Object.fromEntries(
+        value
+          .split(',')
+          .map((pair) => pair.split('=').map((w) => w.trim()))
+          .filter((p) => p[0]),
+      )
+    : value;
 
 /** A team's own words for places, by the shipped word. Two places never share a word. */
-const AliasesSchema = z.preprocess(typedAliases, z.record(z.string(), z.string().regex(/^[\p{L}\p{N}]{1,8}$/u, 'one word of letters and digits'))).superRefine((aliases, context) => {
-  const said = new Map<string, string>();
-  for (const word of Object.keys(aliases)) if (!isTechnique(word)) context.addIssue({ code: 'custom', path: [word], message: `there is no technique "${word}"` });
-  for (const word of TECHNIQUE_NAMES) {
-    const own = aliases[word] ?? word;
-    const other = said.get(own);
-    if (other !== undefined) context.addIssue({ code: 'custom', path: [word], message: `"${own}" is said for ${other} already` });
-    said.set(own, word);
-  }
-});
+const AliasesSchema = z
+  .preprocess(
+    typedAliases,
+    z.record(z.string(), z.string().regex(/^[\p{L}\p{N}]{1,8}$/u, 'one word of letters and digits')),
+  )
+  .superRefine((aliases, context) => {
+    const said = new Map<string, string>();
+    for (const word of Object.keys(aliases))
+      if (!isTechnique(word))
+        context.addIssue({ code: 'custom', path: [word], message: `there is no technique "${word}"` });
+    for (const word of TECHNIQUE_NAMES) {
+      const own = aliases[word] ?? word;
+      const other = said.get(own);
+      if (other !== undefined)
+        context.addIssue({ code: 'custom', path: [word], message: `"${own}" is said for ${other} already` });
+      said.set(own, word);
+    }
+  });
 
 /** How somebody of the team gets going, as it was measured: seconds, ft/s2, ft/s. */
-export const MeasuredMoverSchema = z.object({ delay: z.coerce.number().min(0).max(1), acceleration: z.coerce.number().min(3).max(30), topSpeed: z.coerce.number().min(5).max(36) });
+export const MeasuredMoverSchema = z.object({
+  delay: z.coerce.number().min(0).max(1),
+  acceleration: z.coerce.number().min(3).max(30),
+  topSpeed: z.coerce.number().min(5).max(36),
+});
 
 /**
  * The program's schools and limits. Everything a coach may see differently is a named setting with a shipped value;

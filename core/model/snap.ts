@@ -17,7 +17,9 @@ export const CallSchema = z.object({
 export type Call = z.infer<typeof CallSchema>;
 
 export const SituationSchema = z.object({
-  quarter: z.int().min(1).max(5), down: z.int().min(1).max(4), distance: z.int().min(1).max(99),
+  quarter: z.int().min(1).max(5),
+  down: z.int().min(1).max(4),
+  distance: z.int().min(1).max(99),
   hash: z.enum(['left', 'middle', 'right']),
   /** Yards gained. */
   gain: z.int().min(-99).max(99),
@@ -29,7 +31,13 @@ export type SnapBody = z.infer<typeof SnapBodySchema>;
 export type Situation = z.infer<typeof SituationSchema>;
 
 /** A piece of film: frames are counted from 0, `snapFrame` is the first in which the ball moves. */
-export const ClipBodySchema = z.object({ framesPerSecond: z.number().positive(), frames: z.int().positive(), snapFrame: z.int().min(0), contactFrame: z.int().min(0), whistleFrame: z.int().min(0) });
+export const ClipBodySchema = z.object({
+  framesPerSecond: z.number().positive(),
+  frames: z.int().positive(),
+  snapFrame: z.int().min(0),
+  contactFrame: z.int().min(0),
+  whistleFrame: z.int().min(0),
+});
 export type ClipBody = z.infer<typeof ClipBodySchema>;
 export const ANGLES = ['end zone', 'sideline'] as const;
 export type Angle = (typeof ANGLES)[number];

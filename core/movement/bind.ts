@@ -15,7 +15,9 @@ export function bindMen(before: Outcome, after: Scene): Bound {
   const had = was.men.map(() => NOBODY);
   for (const m of before.men) had[m.man] = m.target;
   const change: Change = { before: was, after, nowAt, had };
-  const fixed: (Proposal | null)[] = was.men.map((m) => (m.kind === 'quarterback-read' || m.kind === 'design' ? carried(was.proposals[m.index]!, nowAt) : null));
+  const fixed: (Proposal | null)[] = was.men.map((m) =>
+    m.kind === 'quarterback-read' || m.kind === 'design' ? carried(was.proposals[m.index]!, nowAt) : null,
+  );
   for (const { man, block } of before.men) {
     const follows = followOf(before, change, man);
     if (follows) fixed[man] = proposalAfter(change, man, block, before.settled.lone, follows);
@@ -28,13 +30,16 @@ export function bindMen(before: Outcome, after: Scene): Bound {
       if (own === undefined) return true;
       return own === NOBODY ? !sentence.actions.some((a) => a.block.pulls) : index === own;
     },
-    keeps: (man) => ((pulled.get(man) ?? NOBODY) === NOBODY ? NO_PROPOSAL : { ...was.proposals[man]!, target: NOBODY, all: [] }),
+    keeps: (man) =>
+      (pulled.get(man) ?? NOBODY) === NOBODY ? NO_PROPOSAL : { ...was.proposals[man]!, target: NOBODY, all: [] },
   };
 }
 
 /** A read or a man left by design stays the same man, wherever he has gone. */
 const carried = (p: Proposal, nowAt: readonly number[]): Proposal => ({
-  ...p, target: p.target === NOBODY ? NOBODY : nowAt[p.target]!, all: p.all.map((d) => nowAt[d]!),
+  ...p,
+  target: p.target === NOBODY ? NOBODY : nowAt[p.target]!,
+  all: p.all.map((d) => nowAt[d]!),
 });
 
 /** The first of his sentence's follow-ups whose event has happened, with the defender it is about. */
@@ -48,11 +53,20 @@ function followOf({ settled }: Outcome, change: Change, man: number): { does: Re
   return null;
 }
 
-function proposalAfter(change: Change, man: number, block: string, lone: string, { does, who }: { does: Reaction; who: number }): Proposal | null {
+function proposalAfter(
+  change: Change,
+  man: number,
+  block: string,
+  lone: string,
+  { does, who }: { does: Reaction; who: number },
+): Proposal | null {
   const { before, nowAt, had } = change;
   const was = before.proposals[man]!;
   const stays = does === 'stay' || (does === 'outside-stays' && isOuter(change, man));
-  if (stays) return had[man] === NOBODY ? null : { ...insteadOf(was, nowAt[had[man]!]!, block, 'stay'), partner: was.partner, pairs: was.pairs };
+  if (stays)
+    return had[man] === NOBODY
+      ? null
+      : { ...insteadOf(was, nowAt[had[man]!]!, block, 'stay'), partner: was.partner, pairs: was.pairs };
   if (does === 'take') return who === NOBODY ? null : insteadOf(was, who, lone, 'take');
   return insteadOf(was, NOBODY, 'climb', 'climb');
 }
@@ -64,4 +78,5 @@ function isOuter({ before, had }: Change, man: number): boolean {
 }
 
 /** A pair of which only one stays is a man on his own. */
-const alone = (fixed: readonly (Proposal | null)[]): (Proposal | null)[] => fixed.map((p) => (p?.pairs && fixed[p.partner]?.target !== p.target ? { ...p, pairs: false, partner: NOBODY } : p));
+const alone = (fixed: readonly (Proposal | null)[]): (Proposal | null)[] =>
+  fixed.map((p) => (p?.pairs && fixed[p.partner]?.target !== p.target ? { ...p, pairs: false, partner: NOBODY } : p));

@@ -13,7 +13,10 @@ export function firstStep(assignment: Assignment, man: Point): { from: Point; to
   const from = { x: man.x + signOf(assignment.step.foot) * FOOT, y: man.y };
   const next = assignment.path[1] ?? { x: man.x, y: man.y + 1 };
   const away = Math.hypot(next.x - man.x, next.y - man.y) || 1;
-  return { from, to: { x: from.x + ((next.x - man.x) / away) * FIRST_STEP, y: from.y + ((next.y - man.y) / away) * FIRST_STEP } };
+  return {
+    from,
+    to: { x: from.x + ((next.x - man.x) / away) * FIRST_STEP, y: from.y + ((next.y - man.y) / away) * FIRST_STEP },
+  };
 }
 
 /** Where on his man a blocker aims, from the words of his aiming point; `null` when the words name no place on a body. */

@@ -45,22 +45,38 @@ export function moveFront(front: Front, formation: Formation): Moved {
   return { front: { ...front, defenders: front.defenders.map((d) => now.get(d.id)!), movements: [] }, ways };
 }
 
-interface Step { readonly id: string; readonly to: Point; readonly via: readonly Point[] }
+interface Step {
+  readonly id: string;
+  readonly to: Point;
+  readonly via: readonly Point[];
+}
 
 function stepsOf(movement: Movement, defenders: readonly Defender[], noses: readonly number[]): Step[] {
   const find = (id: string): Defender | undefined => defenders.find((d) => d.id === id);
   const straight = (d: Defender | undefined, to: Point): Step[] => (d ? [{ id: d.id, to, via: [] }] : []);
   switch (movement.kind) {
-    case 'slant': return defenders.filter((d) => (movement.who === null ? isLineman(d) : d.id === movement.who)).flatMap((d) => straight(d, oneGap(d.x, movement.side, noses)));
-    case 'pinch': return defenders.filter((d) => isLineman(d) && inward(d.x) !== null).flatMap((d) => pinched(d, noses));
-    case 'loop': return around(find(movement.who), movement.side, noses);
-    case 'twist': return twist(find(movement.first), find(movement.second), noses);
-    case 'blitz': return straight(find(movement.who), { x: namedGap(movement.gap, movement.side, noses), y: THROUGH });
-    case 'scrape': return straight(find(movement.who), { x: outside(movement.side, noses, SCRAPE), y: SCRAPE_DEPTH });
-    case 'edge': return straight(find(movement.who), { x: outside(movement.side, noses, EDGE), y: THROUGH });
-    case 'down': return straight(find(movement.who), { x: outside(movement.side, noses, 2 * HALF_GAP), y: DOWN_DEPTH });
-    case 'drop': return dropped(find(movement.who));
-    case 'exchange': return exchange(find(movement.first), find(movement.second), noses);
+    case 'slant':
+      return defenders
+        .filter((d) => (movement.who === null ? isLineman(d) : d.id === movement.who))
+        .flatMap((d) => straight(d, oneGap(d.x, movement.side, noses)));
+    case 'pinch':
+      return defenders.filter((d) => isLineman(d) && inward(d.x) !== null).flatMap((d) => pinched(d, noses));
+    case 'loop':
+      return around(find(movement.who), movement.side, noses);
+    case 'twist':
+      return twist(find(movement.first), find(movement.second), noses);
+    case 'blitz':
+      return straight(find(movement.who), { x: namedGap(movement.gap, movement.side, noses), y: THROUGH });
+    case 'scrape':
+      return straight(find(movement.who), { x: outside(movement.side, noses, SCRAPE), y: SCRAPE_DEPTH });
+    case 'edge':
+      return straight(find(movement.who), { x: outside(movement.side, noses, EDGE), y: THROUGH });
+    case 'down':
+      return straight(find(movement.who), { x: outside(movement.side, noses, 2 * HALF_GAP), y: DOWN_DEPTH });
+    case 'drop':
+      return dropped(find(movement.who));
+    case 'exchange':
+      return exchange(find(movement.first), find(movement.second), noses);
   }
 }
 
@@ -70,7 +86,11 @@ const isLineman = (d: Defender): boolean => levelOf(d) === 1 && (d.position === 
 const inward = (x: number): Side | null => (moreThan(x, HEAD_UP) ? 'left' : lessThan(x, -HEAD_UP) ? 'right' : null);
 
 /** The line with a place for one more man at each end, so that the next gap out is a gap too. */
-const withGhosts = (noses: readonly number[]): number[] => [noses[0]! - 2 * HALF_GAP, ...noses, noses[noses.length - 1]! + 2 * HALF_GAP];
+const withGhosts = (noses: readonly number[]): number[] => [
+  noses[0]! - 2 * HALF_GAP,
+  ...noses,
+  noses[noses.length - 1]! + 2 * HALF_GAP,
+];
 
 /** Middles of all gaps, left to right: two outside the last man on each side. */
 function middles(noses: readonly number[]): number[] {
@@ -99,7 +119,8 @@ function gapTo(x: number, side: Side, noses: readonly number[], gaps: number): P
 const oneGap = (x: number, side: Side, noses: readonly number[]): Point => gapTo(x, side, noses, 1);
 
 /** Back to a linebacker's depth; somebody deeper already stays. */
-const dropped = (d: Defender | undefined): Step[] => (d && d.y < DROP_DEPTH ? [{ id: d.id, to: { x: d.x, y: DROP_DEPTH }, via: [] }] : []);
+const dropped = (d: Defender | undefined): Step[] =>
+  d && d.y < DROP_DEPTH ? [{ id: d.id, to: { x: d.x, y: DROP_DEPTH }, via: [] }] : [];
 
 /** One gap toward the ball, never across it. */
 function pinched(d: Defender, noses: readonly number[]): Step[] {
@@ -123,7 +144,8 @@ function namedGap(letter: 'A' | 'B' | 'C' | 'D', side: Side, noses: readonly num
   return all[Math.max(0, Math.min(all.length - 1, index))]!;
 }
 
-const outside = (side: Side, noses: readonly number[], by: number): number => (side === 'right' ? noses[noses.length - 1]! + by : noses[0]! - by);
+const outside = (side: Side, noses: readonly number[], by: number): number =>
+  side === 'right' ? noses[noses.length - 1]! + by : noses[0]! - by;
 
 /** The first goes into the second's gap, the second comes behind him into the first's. */
 function twist(first: Defender | undefined, second: Defender | undefined, noses: readonly number[]): Step[] {

@@ -21,58 +21,98 @@ const side = fc.constantFrom(...SIDES);
 const aMove = ({ defenders }: Front): fc.Arbitrary<Movement> => {
   const who = fc.constantFrom(...defenders.map((d) => d.id));
   return fc.oneof(
-    fc.record({ kind: fc.constant('slant' as const), who: fc.option(who), side }), fc.constant({ kind: 'pinch' as const }),
-    fc.record({ kind: fc.constant('loop' as const), who, side }), fc.record({ kind: fc.constant('scrape' as const), who, side }),
-    fc.record({ kind: fc.constant('edge' as const), who, side }), fc.record({ kind: fc.constant('drop' as const), who }), fc.record({ kind: fc.constant('down' as const), who, side }),
+    fc.record({ kind: fc.constant('slant' as const), who: fc.option(who), side }),
+    fc.constant({ kind: 'pinch' as const }),
+    fc.record({ kind: fc.constant('loop' as const), who, side }),
+    fc.record({ kind: fc.constant('scrape' as const), who, side }),
+    fc.record({ kind: fc.constant('edge' as const), who, side }),
+    fc.record({ kind: fc.constant('drop' as const), who }),
+    fc.record({ kind: fc.constant('down' as const), who, side }),
     fc.record({ kind: fc.constant('blitz' as const), who, gap: fc.constantFrom('A', 'B', 'C', 'D'), side }),
-    fc.record({ kind: fc.constant('twist' as const), first: who, second: who }), fc.record({ kind: fc.constant('exchange' as const), first: who, second: who }),
+    fc.record({ kind: fc.constant('twist' as const), first: who, second: who }),
+    fc.record({ kind: fc.constant('exchange' as const), first: who, second: who }),
   );
 };
 const mirrorMove = (m: Movement): Movement => ('side' in m ? { ...m, side: otherSide(m.side) } : m);
-const aMovingLineup = aLineup.chain((lineup) => fc.array(aMove(lineup.front), { minLength: 1, maxLength: 2 }).map((movements) => ({ ...lineup, front: { ...lineup.front, movements } })));
+const aMovingLineup = aLineup.chain((lineup) =>
+  fc
+    .array(aMove(lineup.front), { minLength: 1, maxLength: 2 })
+    .map((movements) => ({ ...lineup, front: { ...lineup.front, movements } })),
+);
 const aScheme = fc.constantFrom(...libraryIds('schemes'));
 
 describe('the laws of movement', () => {
   it('mirroring everything mirrors where everybody goes', () => {
-    fc.assert(fc.property(aMovingLineup, ({ formation, front }) => {
-      const mirrored = moveFront({ ...mirrorFront(front), movements: front.movements.map(mirrorMove) }, mirrorFormation(formation)).front;
-      const turned = mirrorFront(moveFront(front, formation).front);
-      for (const [i, d] of mirrored.defenders.entries()) expect([d.id, d.x + 0, d.y]).toEqual([turned.defenders[i]!.id, expect.closeTo(turned.defenders[i]!.x, 9), turned.defenders[i]!.y]);
-    }));
+    fc.assert(
+      fc.property(aMovingLineup, ({ formation, front }) => {
+        const mirrored = moveFront(
+          { ...mirrorFront(front), movements: front.movements.map(mirrorMove) },
+          mirrorFormation(formation),
+        ).front;
+        const turned = mirrorFront(moveFront(front, formation).front);
+        for (const [i, d] of mirrored.defenders.entries())
+          expect([d.id, d.x + 0, d.y]).toEqual([
+            turned.defenders[i]!.id,
+            expect.closeTo(turned.defenders[i]!.x, 9),
+            turned.defenders[i]!.y,
+          ]);
+      }),
+    );
   });
 
   it('mirroring everything mirrors who blocks whom, and the same call gives the same answer', () => {
-    fc.assert(fc.property(aMovingLineup, aScheme, side, ({ formation, front }, id, to) => {
-      const scheme = need(shippedScheme(id));
-      const one = resolvePlay(scheme, formation, front, { side: to });
-      expect(resolvePlay(scheme, formation, front, { side: to })).toEqual(one);
-      const other = resolvePlay(scheme, mirrorFormation(formation), { ...mirrorFront(front), movements: front.movements.map(mirrorMove) }, { side: otherSide(to) });
-      const who = (r: typeof one, seat: (id: string) => string): Record<string, string> => Object.fromEntries(r.assignments.map((a) => [seat(a.blocker), `${a.block} ${a.target} ${a.next}`]));
-      expect(who(other, (id) => id)).toEqual(who(one, mirrorSeat));
-      expect(other.verdict).toBe(one.verdict);
-    }), { numRuns: 300 });
+    fc.assert(
+      fc.property(aMovingLineup, aScheme, side, ({ formation, front }, id, to) => {
+        const scheme = need(shippedScheme(id));
+        const one = resolvePlay(scheme, formation, front, { side: to });
+        expect(resolvePlay(scheme, formation, front, { side: to })).toEqual(one);
+        const other = resolvePlay(
+          scheme,
+          mirrorFormation(formation),
+          { ...mirrorFront(front), movements: front.movements.map(mirrorMove) },
+          { side: otherSide(to) },
+        );
+        const who = (r: typeof one, seat: (id: string) => string): Record<string, string> =>
+          Object.fromEntries(r.assignments.map((a) => [seat(a.blocker), `${a.block} ${a.target} ${a.next}`]));
+        expect(who(other, (id) => id)).toEqual(who(one, mirrorSeat));
+        expect(other.verdict).toBe(one.verdict);
+      }),
+      { numRuns: 300 },
+    );
   });
 
   it('nobody starts or stops pulling, and what was read stays read or is blocked', () => {
-    fc.assert(fc.property(aMovingLineup, aScheme, ({ formation, front }, id) => {
-      const scheme = need(shippedScheme(id));
-      const { before, after } = workMoved(prepareCall(scheme, formation, { side: 'right' }), front);
-      const pullers = (o: typeof before): number[] => o.outcome.men.filter((m) => m.pull).map((m) => m.man);
-      expect(pullers(before).filter((m) => !pullers(after).includes(m))).toEqual([]);
-      expect(pullers(after).filter((m) => !pullers(before).includes(m))).toEqual([]);
-      const status = (o: typeof before, id: string): string => o.outcome.defenders[o.outcome.settled.scene.defenders.findIndex((d) => d.id === id)]!.status;
-      for (const d of front.defenders) if (status(before, d.id) === 'read') expect(status(after, d.id)).not.toBe('free');
-    }), { numRuns: 300 });
+    fc.assert(
+      fc.property(aMovingLineup, aScheme, ({ formation, front }, id) => {
+        const scheme = need(shippedScheme(id));
+        const { before, after } = workMoved(prepareCall(scheme, formation, { side: 'right' }), front);
+        const pullers = (o: typeof before): number[] => o.outcome.men.filter((m) => m.pull).map((m) => m.man);
+        expect(pullers(before).filter((m) => !pullers(after).includes(m))).toEqual([]);
+        expect(pullers(after).filter((m) => !pullers(before).includes(m))).toEqual([]);
+        const status = (o: typeof before, id: string): string =>
+          o.outcome.defenders[o.outcome.settled.scene.defenders.findIndex((d) => d.id === id)]!.status;
+        for (const d of front.defenders)
+          if (status(before, d.id) === 'read') expect(status(after, d.id)).not.toBe('free');
+      }),
+      { numRuns: 300 },
+    );
   });
 
   it('a front that stands still is the front before the snap', () => {
-    fc.assert(fc.property(aLineup, aScheme, ({ formation, front }, id) => {
-      const scheme = need(shippedScheme(id));
-      expect(moveFront(front, formation).front.defenders).toEqual(front.defenders);
-      expect(resolvePlay(scheme, formation, front, { side: 'left' })).toEqual(resolve(scheme, formation, front, { side: 'left' }));
-      const prepared = prepareCall(scheme, formation, { side: 'left' });
-      expect(workPlay(prepared, front).judgement.verdict).toBe(resolve(scheme, formation, front, { side: 'left' }).verdict);
-    }), { numRuns: 100 });
+    fc.assert(
+      fc.property(aLineup, aScheme, ({ formation, front }, id) => {
+        const scheme = need(shippedScheme(id));
+        expect(moveFront(front, formation).front.defenders).toEqual(front.defenders);
+        expect(resolvePlay(scheme, formation, front, { side: 'left' })).toEqual(
+          resolve(scheme, formation, front, { side: 'left' }),
+        );
+        const prepared = prepareCall(scheme, formation, { side: 'left' });
+        expect(workPlay(prepared, front).judgement.verdict).toBe(
+          resolve(scheme, formation, front, { side: 'left' }).verdict,
+        );
+      }),
+      { numRuns: 100 },
+    );
   });
 });
 
@@ -85,14 +125,34 @@ const goes = (move: string, id: string, front = OVER): [number, number] => {
 
 describe('where movements take a front', () => {
   it.each([
-    ['slant right', 'LE', -6], ['slant right', 'N', 2], ['slant right', 'T', 10], ['slant right', 'RE', 14], ['slant left', 'T', 2], ['T slant left', 'RE', 9],
-    ['pinch', 'LE', -6], ['pinch', 'N', -1], ['pinch', 'T', 2], ['pinch', 'RE', 6], ['N loop right', 'N', 6], ['twist T RE', 'T', 10], ['twist T RE', 'RE', 6], ['twist RE T', 'RE', 6],
-    ['M blitz A left', 'M', -2], ['M blitz C right', 'M', 10], ['W edge left', 'W', -11], ['M scrape right', 'M', 10], ['exchange RE M', 'RE', 6], ['exchange RE M', 'M', 10], ['RE drop', 'RE', 9],
+    ['slant right', 'LE', -6],
+    ['slant right', 'N', 2],
+    ['slant right', 'T', 10],
+    ['slant right', 'RE', 14],
+    ['slant left', 'T', 2],
+    ['T slant left', 'RE', 9],
+    ['pinch', 'LE', -6],
+    ['pinch', 'N', -1],
+    ['pinch', 'T', 2],
+    ['pinch', 'RE', 6],
+    ['N loop right', 'N', 6],
+    ['twist T RE', 'T', 10],
+    ['twist T RE', 'RE', 6],
+    ['twist RE T', 'RE', 6],
+    ['M blitz A left', 'M', -2],
+    ['M blitz C right', 'M', 10],
+    ['W edge left', 'W', -11],
+    ['M scrape right', 'M', 10],
+    ['exchange RE M', 'RE', 6],
+    ['exchange RE M', 'M', 10],
+    ['RE drop', 'RE', 9],
   ] as const)('%s: %s ends at %d', (move, id, x) => expect(goes(move, id)[0]).toBe(x));
 
   it('drops a walked-up man to a linebacker’s depth, and his blocker goes on', () => {
     expect(goes('S drop', 'S', `${OVER}; S A right up lb`)).toEqual([2, 13.5]);
-    const walked = need(readFront('LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M A right up lb; M drop', line));
+    const walked = need(
+      readFront('LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M A right up lb; M drop', line),
+    );
     const r = resolvePlay(need(shippedScheme('inside-zone-z1')), line, walked, { side: 'right' });
     expect(r.movement!.changed).toContain('C');
     expect(r.assignments.find((a) => a.blocker === 'C')).toMatchObject({ target: 'N', next: 'M' });
@@ -100,7 +160,9 @@ describe('where movements take a front', () => {
 
   it('leaves linebackers and walked-up men out of a slant of the line', () => {
     expect(goes('slant right', 'M')).toEqual([2, 13.5]);
-    expect(goes('slant right', 'S', `${OVER}; S 9 right up lb`)).toEqual(goes('pinch', 'S', `${OVER}; S 9 right up lb`));
+    expect(goes('slant right', 'S', `${OVER}; S 9 right up lb`)).toEqual(
+      goes('pinch', 'S', `${OVER}; S 9 right up lb`),
+    );
   });
 });
 
@@ -125,18 +187,62 @@ centre, backside guard, backside tackle
   otherwise: climb${sentence}
 `;
   const after = (sentence: string, move: string, man: string) => {
-    const r = resolvePlay(need(schemeFrom(rules(sentence))), line, need(readFront(`${OVER}; ${move}`, line)), { side: 'right' });
+    const r = resolvePlay(need(schemeFrom(rules(sentence))), line, need(readFront(`${OVER}; ${move}`, line)), {
+      side: 'right',
+    });
     return r.assignments.find((a) => a.blocker === man)!;
   };
 
   it.each([
-    ['; if he crosses my face: stay with him', 'T slant left', 'RG', { target: 'T', block: 'double' }, 'follow-up: he stays with T'],
-    ['; if he crosses my face inside: pass him off and climb', 'T slant left', 'RG', { block: 'climb' }, 'follow-up: he passes his man off and climbs'],
-    ['; if he crosses my face backside: climb', 'T slant left', 'RG', { block: 'climb' }, 'follow-up: he passes his man off and climbs'],
-    ['; if the man in front of me is gone: run with his near hip', 'T slant right', 'RG', { target: 'T' }, 'follow-up: he stays with T'],
-    ['; if a linebacker runs through my playside gap: come off on him', 'M blitz A right', 'C', { target: 'M', block: 'base' }, 'follow-up: he takes M, who came'],
-    ['; if a man slants into my playside gap: block him', 'T slant left', 'C', { target: 'T', block: 'base' }, 'follow-up: he takes T, who came'],
-    ['; if nobody shows: go to the next level', 'LE slant left', 'LT', { block: 'climb' }, 'follow-up: he passes his man off and climbs'],
+    [
+      '; if he crosses my face: stay with him',
+      'T slant left',
+      'RG',
+      { target: 'T', block: 'double' },
+      'follow-up: he stays with T',
+    ],
+    [
+      '; if he crosses my face inside: pass him off and climb',
+      'T slant left',
+      'RG',
+      { block: 'climb' },
+      'follow-up: he passes his man off and climbs',
+    ],
+    [
+      '; if he crosses my face backside: climb',
+      'T slant left',
+      'RG',
+      { block: 'climb' },
+      'follow-up: he passes his man off and climbs',
+    ],
+    [
+      '; if the man in front of me is gone: run with his near hip',
+      'T slant right',
+      'RG',
+      { target: 'T' },
+      'follow-up: he stays with T',
+    ],
+    [
+      '; if a linebacker runs through my playside gap: come off on him',
+      'M blitz A right',
+      'C',
+      { target: 'M', block: 'base' },
+      'follow-up: he takes M, who came',
+    ],
+    [
+      '; if a man slants into my playside gap: block him',
+      'T slant left',
+      'C',
+      { target: 'T', block: 'base' },
+      'follow-up: he takes T, who came',
+    ],
+    [
+      '; if nobody shows: go to the next level',
+      'LE slant left',
+      'LT',
+      { block: 'climb' },
+      'follow-up: he passes his man off and climbs',
+    ],
   ] as const)('%s (%s)', (sentence, move, man, expected, says) => {
     const a = after(sentence, move, man);
     expect(a).toMatchObject(expected);
@@ -145,9 +251,19 @@ centre, backside guard, backside tackle
 
   it('the outside man of a pair that is split stays, the inside man climbs', () => {
     const text = '; if the man down the middle splits us: the outside man takes his hip';
-    const front = need(readFront('LE 5 left; N 1 left; T 2 right; RE wide right; W 30 left @4.5; M 10 right @4.5; T loop right', line));
-    const moved = { ...front, movements: front.movements.map((m) => ({ ...m, kind: 'slant' as const, who: 'T', side: 'right' as const })) };
-    const r = resolvePlay(need(schemeFrom(rules(text).replaceAll('double the man on me', 'double the man on the playside guard'))), line, moved, { side: 'right' });
+    const front = need(
+      readFront('LE 5 left; N 1 left; T 2 right; RE wide right; W 30 left @4.5; M 10 right @4.5; T loop right', line),
+    );
+    const moved = {
+      ...front,
+      movements: front.movements.map((m) => ({ ...m, kind: 'slant' as const, who: 'T', side: 'right' as const })),
+    };
+    const r = resolvePlay(
+      need(schemeFrom(rules(text).replaceAll('double the man on me', 'double the man on the playside guard'))),
+      line,
+      moved,
+      { side: 'right' },
+    );
     const of = (id: string) => r.assignments.find((a) => a.blocker === id)!;
     expect(of('RT')).toMatchObject({ target: 'T' });
     expect(of('RG').block).toBe('climb');

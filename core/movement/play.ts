@@ -4,7 +4,16 @@ import type { Front } from '../model/front';
 import type { Resolution } from '../model/resolution';
 import type { CompiledScheme } from '../resolve/compile';
 import { settleOutcome, type Outcome } from '../resolve/outcome';
-import { decide, explainWorked, judged, prepareCall, workOut, type Call, type Prepared, type Worked } from '../resolve/resolve';
+import {
+  decide,
+  explainWorked,
+  judged,
+  prepareCall,
+  workOut,
+  type Call,
+  type Prepared,
+  type Worked,
+} from '../resolve/resolve';
 import { setScene } from '../resolve/set-scene';
 import { settleFirstLevel } from '../resolve/settle';
 import { bindMen } from './bind';
@@ -36,7 +45,12 @@ function decideAfter(prepared: Prepared, front: Front, before: Outcome): Outcome
   const { seated, formation, call, settings } = prepared;
   const { scene: was } = before.settled;
   const moved = moveFront(front, formation).front;
-  const facts = new Facts(formation, moved, { side: call.side, settings, overrides: call.overrides, before: was.facts });
+  const facts = new Facts(formation, moved, {
+    side: call.side,
+    settings,
+    overrides: call.overrides,
+    before: was.facts,
+  });
   const scene = setScene(seated, facts, was);
   return settleOutcome(settleFirstLevel(seated, scene, bindMen(before, scene)));
 }
@@ -47,5 +61,10 @@ export function resolvePlay(scheme: CompiledScheme, formation: Formation, front:
   if (front.movements.length === 0) return explainWorked(prepared, workOut(prepared, front));
   const work = workMoved(prepared, front);
   const [before, after] = [explainWorked(prepared, work.before), explainWorked(prepared, work.after)];
-  return { ...after, identification: before.identification, calls: before.calls, movement: describeChange(front, moveFront(front, formation), before, after) };
+  return {
+    ...after,
+    identification: before.identification,
+    calls: before.calls,
+    movement: describeChange(front, moveFront(front, formation), before, after),
+  };
 }

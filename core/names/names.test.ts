@@ -6,11 +6,14 @@ import { NamingSchema, type NamedCall, type Naming } from '../model/naming';
 import { callOfName, checkNaming, nameOfCall } from './names';
 import { shippedNaming } from './shipped';
 
-const aCall = (naming: Naming): fc.Arbitrary<NamedCall> => fc.record({
-  scheme: fc.constantFrom(...Object.keys(naming.plays)), side: fc.constantFrom('left' as const, 'right' as const),
-  formation: fc.option(fc.constantFrom(...Object.keys(naming.formations))), motion: fc.option(fc.constantFrom(...Object.keys(naming.motions))),
-  tags: fc.subarray(Object.keys(naming.tags)).map((tags) => tags.sort()),
-});
+const aCall = (naming: Naming): fc.Arbitrary<NamedCall> =>
+  fc.record({
+    scheme: fc.constantFrom(...Object.keys(naming.plays)),
+    side: fc.constantFrom('left' as const, 'right' as const),
+    formation: fc.option(fc.constantFrom(...Object.keys(naming.formations))),
+    motion: fc.option(fc.constantFrom(...Object.keys(naming.motions))),
+    tags: fc.subarray(Object.keys(naming.tags)).map((tags) => tags.sort()),
+  });
 
 describe.each(['words', 'numbers'] as const)('names in %s', (style) => {
   const naming = shippedNaming(style);
@@ -23,19 +26,25 @@ describe.each(['words', 'numbers'] as const)('names in %s', (style) => {
   });
 
   it('reads back every name it gives', () => {
-    fc.assert(fc.property(aCall(naming), (call) => {
-      const name = nameOfCall(naming, call);
-      expect(name.ok && callOfName(naming, name.value)).toMatchObject({ ok: true, value: call });
-    }), { numRuns: 300 });
+    fc.assert(
+      fc.property(aCall(naming), (call) => {
+        const name = nameOfCall(naming, call);
+        expect(name.ok && callOfName(naming, name.value)).toMatchObject({ ok: true, value: call });
+      }),
+      { numRuns: 300 },
+    );
   });
 
   it('gives back every name it reads, however it was typed', () => {
-    fc.assert(fc.property(aCall(naming), (call) => {
-      const name = nameOfCall(naming, call);
-      if (!name.ok) throw new Error('no name');
-      const read = callOfName(naming, `  ${name.value.toUpperCase().replace(/ /g, '   ')} `);
-      expect(read.ok && nameOfCall(naming, read.value)).toMatchObject({ value: name.value });
-    }), { numRuns: 100 });
+    fc.assert(
+      fc.property(aCall(naming), (call) => {
+        const name = nameOfCall(naming, call);
+        if (!name.ok) throw new Error('no name');
+        const read = callOfName(naming, `  ${name.value.toUpperCase().replace(/ /g, '   ')} `);
+        expect(read.ok && nameOfCall(naming, read.value)).toMatchObject({ value: name.value });
+      }),
+      { numRuns: 100 },
+    );
   });
 });
 
@@ -57,7 +66,13 @@ describe('a call that cannot be read', () => {
   });
 
   it('says which part has no word', () => {
-    const none = nameOfCall(shippedNaming('words'), { scheme: 'nope', side: 'left', formation: null, motion: null, tags: [] });
+    const none = nameOfCall(shippedNaming('words'), {
+      scheme: 'nope',
+      side: 'left',
+      formation: null,
+      motion: null,
+      tags: [],
+    });
     expect(!none.ok && wordDiagnostic(none.diagnostics[0]!)).toContain('play');
   });
 

@@ -13,10 +13,14 @@ export function nameOfCall(naming: Naming, call: NamedCall): Result<string> {
   const parts = [
     call.formation === null ? '' : say('formation', naming.formations, call.formation),
     call.motion === null ? '' : say('motion', naming.motions, call.motion),
-    ...(naming.style === 'numbers' ? [numberOf(naming, call, missing), say('play', naming.plays, call.scheme)] : [say('play', naming.plays, call.scheme), naming.sides[call.side]]),
+    ...(naming.style === 'numbers'
+      ? [numberOf(naming, call, missing), say('play', naming.plays, call.scheme)]
+      : [say('play', naming.plays, call.scheme), naming.sides[call.side]]),
     ...[...call.tags].sort().map((tag) => say('tag', naming.tags, tag)),
   ];
-  return missing.length ? { ok: false, diagnostics: missing } : { ok: true, value: parts.filter(Boolean).join(' '), diagnostics: [] };
+  return missing.length
+    ? { ok: false, diagnostics: missing }
+    : { ok: true, value: parts.filter(Boolean).join(' '), diagnostics: [] };
 }
 
 const AT_START = { line: 1, column: 1, endColumn: 1 };
@@ -39,7 +43,8 @@ export function callOfName(naming: Naming, name: string): Result<NamedCall> {
     let best: { key: string; length: number } | null = null;
     for (const [key, said] of Object.entries(table)) {
       const phrase = said.toLowerCase().split(' ');
-      if (phrase.every((w, i) => words[at + i]?.text === w) && phrase.length > (best?.length ?? 0)) best = { key, length: phrase.length };
+      if (phrase.every((w, i) => words[at + i]?.text === w) && phrase.length > (best?.length ?? 0))
+        best = { key, length: phrase.length };
     }
     at += best?.length ?? 0;
     return best?.key ?? null;
@@ -48,9 +53,19 @@ export function callOfName(naming: Naming, name: string): Result<NamedCall> {
     const here = words[at];
     const column = here?.column ?? name.length + 1;
     const params = { part, found: here ? `"${name.slice(column - 1).split(/\s+/)[0]}"` : 'the end of the call' };
-    const near = here ? nearestWord(here.text, options.map((o) => o.toLowerCase())) : null;
+    const near = here
+      ? nearestWord(
+          here.text,
+          options.map((o) => o.toLowerCase()),
+        )
+      : null;
     const span = { line: 1, column, endColumn: column + (here?.text.length ?? 0) };
-    return { ok: false, diagnostics: [near ? error('naming.unread-near', span, { ...params, near }) : error('naming.unread', span, params)] };
+    return {
+      ok: false,
+      diagnostics: [
+        near ? error('naming.unread-near', span, { ...params, near }) : error('naming.unread', span, params),
+      ],
+    };
   };
   const formation = take(naming.formations);
   const motion = take(naming.motions);
@@ -60,8 +75,9 @@ export function callOfName(naming: Naming, name: string): Result<NamedCall> {
     at++;
   }
   const scheme = take(naming.plays);
-  if (scheme === null) return stuck('play', [...Object.values(naming.plays), ...(at === 0 ? Object.values(naming.formations) : [])]);
-  const side = number ? sideOfNumber(naming, scheme, number.text) : take(naming.sides) as 'left' | 'right' | null;
+  if (scheme === null)
+    return stuck('play', [...Object.values(naming.plays), ...(at === 0 ? Object.values(naming.formations) : [])]);
+  const side = number ? sideOfNumber(naming, scheme, number.text) : (take(naming.sides) as 'left' | 'right' | null);
   if (side === null) {
     if (number) at = words.indexOf(number);
     return stuck(number ? 'number' : 'side', Object.values(naming.sides));
@@ -91,11 +107,16 @@ function sideOfNumber(naming: Naming, scheme: string, text: string): 'left' | 'r
 export function checkNaming(naming: Naming): Diagnostic[] {
   const found: Diagnostic[] = [];
   const seen = new Map<string, string>();
-  for (const [part, table] of Object.entries({ formation: naming.formations, motion: naming.motions, play: naming.plays })) {
+  for (const [part, table] of Object.entries({
+    formation: naming.formations,
+    motion: naming.motions,
+    play: naming.plays,
+  })) {
     for (const said of Object.values(table)) {
       const key = said.toLowerCase();
       const first = key.split(' ')[0]!;
-      const clash = seen.get(key) ?? [...seen].find(([other, where]) => where !== part && other.split(' ')[0] === first)?.[1];
+      const clash =
+        seen.get(key) ?? [...seen].find(([other, where]) => where !== part && other.split(' ')[0] === first)?.[1];
       if (clash) found.push(error('naming.alike', AT_START, { word: said, part, other: clash }));
       seen.set(key, part);
     }
@@ -109,8 +130,11 @@ export function checkNaming(naming: Naming): Diagnostic[] {
     }
   }
   for (const play of Object.values(naming.plays)) {
-    const longer = [...after.keys()].find((w) => Object.values(naming.plays).some((p) => p.toLowerCase() === `${play.toLowerCase()} ${w}`));
-    if (longer) found.push(error('naming.alike', AT_START, { word: `${play} ${longer}`, part: 'play', other: 'side or tag' }));
+    const longer = [...after.keys()].find((w) =>
+      Object.values(naming.plays).some((p) => p.toLowerCase() === `${play.toLowerCase()} ${w}`),
+    );
+    if (longer)
+      found.push(error('naming.alike', AT_START, { word: `${play} ${longer}`, part: 'play', other: 'side or tag' }));
   }
   return found;
 }

@@ -29,7 +29,9 @@ export function laneOf(scene: Scene, rusher: number, twist: Pressure['twist'], s
   const [first, second] = twist;
   const mate = scene.defenders[rusher === first ? second : first]!;
   const turn = { x: mate.x, y: AT_LINE };
-  return rusher === first ? lane(scene, rusher, [self, turn], spot) : lane(scene, rusher, [self, { x: (self.x + mate.x) / 2, y: LOOP_DEPTH }, turn], spot);
+  return rusher === first
+    ? lane(scene, rusher, [self, turn], spot)
+    : lane(scene, rusher, [self, { x: (self.x + mate.x) / 2, y: LOOP_DEPTH }, turn], spot);
 }
 
 function lane(scene: Scene, rusher: number, way: readonly Point[], spot: Point): Lane {
@@ -39,7 +41,10 @@ function lane(scene: Scene, rusher: number, way: readonly Point[], spot: Point):
   for (let i = 1; i < way.length; i++) length += distance(way[i - 1]!, way[i]!);
   const share = from.y / (from.y - spot.y);
   return {
-    rusher, from: { x: from.x, y: from.y }, x: from.x + (spot.x - from.x) * share, gone: length,
+    rusher,
+    from: { x: from.x, y: from.y },
+    x: from.x + (spot.x - from.x) * share,
+    gone: length,
     arrives: timeToCover(Math.max(0, length + distance(from, spot) - TACKLE_REACH), mover),
   };
 }

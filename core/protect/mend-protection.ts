@@ -9,28 +9,56 @@ import { provePressures, type Rushers } from './prove';
 export interface ProtectionMend {
   readonly what: string;
   /** What to do, for whoever applies it. */
-  readonly change: { readonly kind: 'side' } | { readonly kind: 'mike'; readonly id: string } | { readonly kind: 'tag'; readonly tag: string; readonly on: boolean };
+  readonly change:
+    | { readonly kind: 'side' }
+    | { readonly kind: 'mike'; readonly id: string }
+    | { readonly kind: 'tag'; readonly tag: string; readonly on: boolean };
   readonly short: number;
   readonly late: number;
 }
 
 /** What would make a protection short less often on this front: another man declared, the other side, a tag on or off; the best first. */
-export function mendProtection(prepared: Prepared, front: Front, now: PressureProof, rushers: Rushers = {}): ProtectionMend[] {
+export function mendProtection(
+  prepared: Prepared,
+  front: Front,
+  now: PressureProof,
+  rushers: Rushers = {},
+): ProtectionMend[] {
   const { scheme, formation, call, tags } = prepared;
-  const backers = identify(formation, front, { side: call.side, settings: call.settings, overrides: call.overrides }).linebackers.ids;
+  const backers = identify(formation, front, { side: call.side, settings: call.settings, overrides: call.overrides })
+    .linebackers.ids;
   const tries: { what: string; change: ProtectionMend['change']; call: Prepared['call'] }[] = [
-    { what: `call it ${otherSide(call.side)}`, change: { kind: 'side' }, call: { ...call, side: otherSide(call.side) } },
-    ...backers.filter((id) => id !== now.mike).map((id) => ({ what: `declare ${id}`, change: { kind: 'mike' as const, id }, call: { ...call, overrides: { ...call.overrides, mike: id } } })),
+    {
+      what: `call it ${otherSide(call.side)}`,
+      change: { kind: 'side' },
+      call: { ...call, side: otherSide(call.side) },
+    },
+    ...backers
+      .filter((id) => id !== now.mike)
+      .map((id) => ({
+        what: `declare ${id}`,
+        change: { kind: 'mike' as const, id },
+        call: { ...call, overrides: { ...call.overrides, mike: id } },
+      })),
     ...scheme.tags.map(({ name }) => {
       const on = !tags.has(name);
       const without = (call.without ?? []).filter((t) => t !== name);
       const called = (call.tags ?? []).filter((t) => t !== name);
-      return { what: `${on ? 'with' : 'without'} ${name}`, change: { kind: 'tag' as const, tag: name, on }, call: on ? { ...call, tags: [...called, name], without } : { ...call, tags: called, without: [...without, name] } };
+      return {
+        what: `${on ? 'with' : 'without'} ${name}`,
+        change: { kind: 'tag' as const, tag: name, on },
+        call: on
+          ? { ...call, tags: [...called, name], without }
+          : { ...call, tags: called, without: [...without, name] },
+      };
     }),
   ];
   const better = (a: { short: number; late: number }): number => a.short * 1000 + a.late;
-  return tries.map(({ what, change, call: other }) => {
-    const { counts } = provePressures(prepareCall(scheme, formation, other), front, rushers);
-    return { what, change, short: counts.short, late: counts.late };
-  }).filter((m) => better(m) < better(now.counts)).sort((a, b) => better(a) - better(b));
+  return tries
+    .map(({ what, change, call: other }) => {
+      const { counts } = provePressures(prepareCall(scheme, formation, other), front, rushers);
+      return { what, change, short: counts.short, late: counts.late };
+    })
+    .filter((m) => better(m) < better(now.counts))
+    .sort((a, b) => better(a) - better(b));
 }

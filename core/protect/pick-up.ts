@@ -47,15 +47,24 @@ const SCANS: ReadonlySet<string> = new Set(['scan', 'check-release', 'dual-read'
 
 /** The blockers of a protection worked out against a front. */
 export function guardsOf({ settled: { scene }, men }: Outcome, pocket: Pocket): Guard[] {
-  return men.filter((m) => !LEAVES.has(m.block)).map((m) => ({
-    man: m.man, own: m.target, scan: SCANS.has(m.block) ? [m.target, m.next].filter((d) => d !== NOBODY) : [], onLine: m.man < scene.lineCount, slides: m.block === 'slide',
-    at: placeOf(scene, m, pocket), mover: m.pull ? MOVERS.puller : m.man < scene.lineCount ? MOVERS.passSet : MOVERS.back,
-  }));
+  return men
+    .filter((m) => !LEAVES.has(m.block))
+    .map((m) => ({
+      man: m.man,
+      own: m.target,
+      scan: SCANS.has(m.block) ? [m.target, m.next].filter((d) => d !== NOBODY) : [],
+      onLine: m.man < scene.lineCount,
+      slides: m.block === 'slide',
+      at: placeOf(scene, m, pocket),
+      mover: m.pull ? MOVERS.puller : m.man < scene.lineCount ? MOVERS.passSet : MOVERS.back,
+    }));
 }
 
 /** Where a man who sets is when the rush comes; everybody else is where he stands. */
-const placeOf = (scene: Scene, m: ManOutcome, pocket: Pocket): Point => (BLOCKS[m.block].course === 'retreat' && m.man < scene.lineCount
-  ? setPoint(scene, { ...m, target: NOBODY }, pocket) : scene.men[m.man]!);
+const placeOf = (scene: Scene, m: ManOutcome, pocket: Pocket): Point =>
+  BLOCKS[m.block].course === 'retreat' && m.man < scene.lineCount
+    ? setPoint(scene, { ...m, target: NOBODY }, pocket)
+    : scene.men[m.man]!;
 
 /** A lane with how late each blocker is to it: the same under every pressure it is part of. */
 interface KnownLane extends Lane {
@@ -66,15 +75,25 @@ interface KnownLane extends Lane {
 export class Rush {
   private readonly lanes = new Map<number, KnownLane>();
 
-  constructor(private readonly scene: Scene, readonly guards: readonly Guard[], private readonly spot: Point, private readonly margin: number) {}
+  constructor(
+    private readonly scene: Scene,
+    readonly guards: readonly Guard[],
+    private readonly spot: Point,
+    private readonly margin: number,
+  ) {}
 
   /** A rusher's lane under a pressure, by a number of its own for each man he can twist with, going first or second. */
   private lane(rusher: number, twist: Pressure['twist']): KnownLane {
-    const key = !twist?.includes(rusher) ? rusher : 100 + rusher * 200 + (twist[0] === rusher ? twist[1] : 100 + twist[0]);
+    const key = !twist?.includes(rusher)
+      ? rusher
+      : 100 + rusher * 200 + (twist[0] === rusher ? twist[1] : 100 + twist[0]);
     let known = this.lanes.get(key);
     if (!known) {
       const found = laneOf(this.scene, rusher, twist, this.spot);
-      this.lanes.set(key, known = { ...found, late: this.guards.map((g) => lateTo(g, found, this.spot, this.scene)) });
+      this.lanes.set(
+        key,
+        (known = { ...found, late: this.guards.map((g) => lateTo(g, found, this.spot, this.scene)) }),
+      );
     }
     return known;
   }
@@ -94,48 +113,77 @@ export class Rush {
     const by = lanes.map((): number[] => []);
     const own = guards.map((g) => g.own);
     const passedOff = passTwist(this.scene, guards, own, pressure);
-    const reach = (g: number, l: number): boolean => own[g] === lanes[l]!.rusher || (isBeside(guards[g]!, lanes[l]!) && !moreThan(lanes[l]!.late[g]!, margin));
+    const reach = (g: number, l: number): boolean =>
+      own[g] === lanes[l]!.rusher || (isBeside(guards[g]!, lanes[l]!) && !moreThan(lanes[l]!.late[g]!, margin));
     const idle: number[] = [];
     for (let g = 0; g < guards.length; g++) {
       const at = guards[g]!.scan.length > 0 || guards[g]!.slides ? NOBODY : pressure.rushers.indexOf(own[g]!);
       if (at < 0) idle.push(g);
       else by[at]!.push(g);
     }
-    const spare = idle.filter((g) => {
-      const found = guards[g]!.scan.map((d) => pressure.rushers.indexOf(d)).find((l) => l >= 0 && by[l]!.length === 0 && reach(g, l));
-      if (found !== undefined) by[found]!.push(g);
-      return found === undefined;
-    }).concat(secondMen(by));
-    const open = lanes.map((_, l) => l).filter((l) => by[l]!.length === 0).sort((a, b) => lanes[a]!.arrives - lanes[b]!.arrives || a - b);
+    const spare = idle
+      .filter((g) => {
+        const found = guards[g]!.scan.map((d) => pressure.rushers.indexOf(d)).find(
+          (l) => l >= 0 && by[l]!.length === 0 && reach(g, l),
+        );
+        if (found !== undefined) by[found]!.push(g);
+        return found === undefined;
+      })
+      .concat(secondMen(by));
+    const open = lanes
+      .map((_, l) => l)
+      .filter((l) => by[l]!.length === 0)
+      .sort((a, b) => lanes[a]!.arrives - lanes[b]!.arrives || a - b);
     for (const [l, g] of matchGuards(open, spare, guards, own, lanes, reach)) {
       for (const men of by) if (men.length > 1 && men.includes(g)) men.splice(men.indexOf(g), 1);
       by[l]!.push(g);
     }
     return {
-      lanes, by: by.map((men) => men.map((g) => guards[g]!.man)), free: open.filter((l) => by[l]!.length === 0), passedOff,
+      lanes,
+      by: by.map((men) => men.map((g) => guards[g]!.man)),
+      free: open.filter((l) => by[l]!.length === 0),
+      passedOff,
       late: lanes.flatMap((l, i) => (by[i]!.length === 1 && l.late[by[i]![0]!]! > margin ? [i] : [])),
     };
   }
 }
 
 /** When two neighbours of the line have the two who twist, on one level, they change men. */
-function passTwist(scene: Scene, guards: readonly Guard[], own: number[], { twist }: Pressure): readonly [number, number] | null {
+function passTwist(
+  scene: Scene,
+  guards: readonly Guard[],
+  own: number[],
+  { twist }: Pressure,
+): readonly [number, number] | null {
   if (!twist) return null;
-  const [a, b] = twist.map((d) => guards.findIndex((g, i) => own[i] === d && g.scan.length === 0 && g.onLine)) as [number, number];
+  const [a, b] = twist.map((d) => guards.findIndex((g, i) => own[i] === d && g.scan.length === 0 && g.onLine)) as [
+    number,
+    number,
+  ];
   if (a < 0 || b < 0 || a === b) return null;
   const [one, other] = [scene.men[guards[a]!.man]!, scene.men[guards[b]!.man]!];
-  if (Math.abs(one.index - other.index) !== 1 || moreThan(Math.abs(guards[a]!.at.y - guards[b]!.at.y), SAME_LEVEL)) return null;
+  if (Math.abs(one.index - other.index) !== 1 || moreThan(Math.abs(guards[a]!.at.y - guards[b]!.at.y), SAME_LEVEL))
+    return null;
   [own[a], own[b]] = [own[b]!, own[a]!];
   return [one.index, other.index];
 }
 
 /** Of two on one rusher, whoever can leave him. */
-const secondMen = (by: readonly (readonly number[])[]): number[] => by.flatMap((men) => (men.length > 1 ? men.slice(1) : []));
+const secondMen = (by: readonly (readonly number[])[]): number[] =>
+  by.flatMap((men) => (men.length > 1 ? men.slice(1) : []));
 
 /** Augmenting paths, so that as many rushers as possible are had; whose man he is by rule is asked first, then the nearest. */
-function matchGuards(open: readonly number[], spare: readonly number[], guards: readonly Guard[], own: readonly number[], lanes: readonly Lane[], reach: (guard: number, lane: number) => boolean): Map<number, number> {
+function matchGuards(
+  open: readonly number[],
+  spare: readonly number[],
+  guards: readonly Guard[],
+  own: readonly number[],
+  lanes: readonly Lane[],
+  reach: (guard: number, lane: number) => boolean,
+): Map<number, number> {
   const has = new Map<number, number>();
-  const place = (g: number, l: number): number => (own[g] === lanes[l]!.rusher ? -1 : Math.abs(guards[g]!.at.x - lanes[l]!.x));
+  const place = (g: number, l: number): number =>
+    own[g] === lanes[l]!.rusher ? -1 : Math.abs(guards[g]!.at.x - lanes[l]!.x);
   const find = (l: number, asked: Set<number>): boolean => {
     for (const g of spare.filter((x) => !asked.has(x) && reach(x, l)).sort((x, y) => place(x, l) - place(y, l))) {
       asked.add(g);
@@ -151,7 +199,8 @@ function matchGuards(open: readonly number[], spare: readonly number[], guards: 
 }
 
 /** Next to his place on the line, or anywhere for a man behind it. */
-const isBeside = (guard: Guard, lane: Lane): boolean => !guard.onLine || atMost(Math.abs(guard.at.x - lane.x), HAND_HELP);
+const isBeside = (guard: Guard, lane: Lane): boolean =>
+  !guard.onLine || atMost(Math.abs(guard.at.x - lane.x), HAND_HELP);
 
 /** By how many seconds he is late where he has his best chance on the rusher's way, in front of the quarterback. */
 function lateTo(guard: Guard, lane: Lane, spot: Point, scene: Scene): number {
@@ -160,7 +209,10 @@ function lateTo(guard: Guard, lane: Lane, spot: Point, scene: Scene): number {
   let best = Infinity;
   for (let i = 0; i < SAMPLES; i++) {
     const place = between(lane.from, spot, i / SAMPLES);
-    best = Math.min(best, timeToCover(distance(guard.at, place), guard.mover) - timeToCover(lane.gone + (run * i) / SAMPLES, mover));
+    best = Math.min(
+      best,
+      timeToCover(distance(guard.at, place), guard.mover) - timeToCover(lane.gone + (run * i) / SAMPLES, mover),
+    );
   }
   return best;
 }

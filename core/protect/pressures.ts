@@ -40,7 +40,12 @@ function* twistsOf(scene: Scene, rushers: readonly number[]): Generator<readonly
 }
 
 /** Every choice of `n` out of a list, in its order. */
-function* subsets(list: readonly number[], n: number, from = 0, chosen: readonly number[] = []): Generator<readonly number[]> {
+function* subsets(
+  list: readonly number[],
+  n: number,
+  from = 0,
+  chosen: readonly number[] = [],
+): Generator<readonly number[]> {
   if (chosen.length === n) {
     yield chosen;
     return;

@@ -14,21 +14,37 @@ export interface Rushers {
   readonly most?: number;
 }
 
-interface Counts { all: number; held: number; late: number; short: number }
+interface Counts {
+  all: number;
+  held: number;
+  late: number;
+  short: number;
+}
 const noCounts = (): Counts => ({ all: 0, held: 0, late: 0, short: 0 });
 const count = (counts: Counts, result: PressureResult): void => {
   counts.all++;
   counts[result]++;
 };
 
-interface Way { id: string; gap: string; count: number; soonest: number; pressure: Pressure; picked: PickUp }
+interface Way {
+  id: string;
+  gap: string;
+  count: number;
+  soonest: number;
+  pressure: Pressure;
+  picked: PickUp;
+}
 
 /**
  * A protection against every legal pressure of a front: who is picked up, who is free, where, and how soon he is at the quarterback's spot
  * against the time the throw needs. *Short*: somebody free is there before the ball is out; *late*: everybody has a man, one of them too
  * late; *held*: neither. What strength and skill make of it the model does not know. Pure and deterministic.
  */
-export function provePressures(prepared: Prepared, front: Front, { fewest = FEWEST_RUSHERS, most = MOST_RUSHERS }: Rushers = {}): PressureProof {
+export function provePressures(
+  prepared: Prepared,
+  front: Front,
+  { fewest = FEWEST_RUSHERS, most = MOST_RUSHERS }: Rushers = {},
+): PressureProof {
   const bench = setBench(prepared, front);
   const all = noCounts();
   const byNumber = new Map<number, Counts>();
@@ -42,18 +58,39 @@ export function provePressures(prepared: Prepared, front: Front, { fewest = FEWE
     count(byNumber.get(n)!, result);
     if (result === 'short') noteWays(bench, pressure, picked, ways);
   }
-  const { scheme, side, tags } = { scheme: prepared.scheme.tree.id, side: prepared.call.side, tags: [...prepared.tags] };
+  const { scheme, side, tags } = {
+    scheme: prepared.scheme.tree.id,
+    side: prepared.call.side,
+    tags: [...prepared.tags],
+  };
   return {
-    scheme, side, tags, mike: bench.scene.mike === NOBODY ? null : bench.name(bench.scene.mike), time: bench.time, counts: all,
+    scheme,
+    side,
+    tags,
+    mike: bench.scene.mike === NOBODY ? null : bench.name(bench.scene.mike),
+    time: bench.time,
+    counts: all,
     byNumber: [...byNumber].sort(([a], [b]) => a - b).map(([rushers, counts]) => ({ rushers, counts })),
-    ways: [...ways.values()].sort((a, b) => b.count - a.count || a.soonest - b.soonest || (a.id < b.id ? -1 : 1))
-      .map(({ id, gap, count: n, soonest, pressure, picked }) => ({ id, gap, count: n, soonest: round(soonest), smallest: bench.report(pressure, picked) })),
+    ways: [...ways.values()]
+      .sort((a, b) => b.count - a.count || a.soonest - b.soonest || (a.id < b.id ? -1 : 1))
+      .map(({ id, gap, count: n, soonest, pressure, picked }) => ({
+        id,
+        gap,
+        count: n,
+        soonest: round(soonest),
+        smallest: bench.report(pressure, picked),
+      })),
     ...matchups(bench),
   };
 }
 
 /** One pressure by the names of who comes; `null` when a name is not in the front. */
-export function tryPressure(prepared: Prepared, front: Front, rushers: readonly string[], twist: readonly [string, string] | null): PressureReport | null {
+export function tryPressure(
+  prepared: Prepared,
+  front: Front,
+  rushers: readonly string[],
+  twist: readonly [string, string] | null,
+): PressureReport | null {
   const bench = setBench(prepared, front);
   const find = (id: string): number => bench.scene.defenders.findIndex((d) => d.id === id);
   const named = rushers.map(find);
@@ -69,7 +106,11 @@ const round = (seconds: number): number => Math.round(seconds * 100) / 100;
 class Bench {
   readonly time: number;
   private readonly rush: Rush;
-  constructor(readonly scene: Scene, readonly guards: readonly Guard[], { aim, settings }: Prepared) {
+  constructor(
+    readonly scene: Scene,
+    readonly guards: readonly Guard[],
+    { aim, settings }: Prepared,
+  ) {
     this.time = aim.pocket!.time;
     this.rush = new Rush(scene, guards, aim.pocket!.spot, settings.pullMargin);
   }
@@ -88,7 +129,10 @@ class Bench {
 
   /** Seconds a blocker has in hand against a rusher; negative when he is late. */
   spare(man: number, rusher: number): number {
-    return -this.rush.lateness(this.guards.findIndex((g) => g.man === man), rusher);
+    return -this.rush.lateness(
+      this.guards.findIndex((g) => g.man === man),
+      rusher,
+    );
   }
 
   name(defender: number): string {
@@ -102,9 +146,17 @@ class Bench {
   report({ rushers, twist }: Pressure, picked: PickUp): PressureReport {
     const { lanes, by } = picked;
     return {
-      rushers: rushers.map((d) => this.name(d)), twist: twist && [this.name(twist[0]), this.name(twist[1])], result: this.resultOf(picked),
-      pickedUp: lanes.flatMap((l, i) => (by[i]!.length ? [{ rusher: this.name(l.rusher), by: by[i]!.map((m) => this.man(m)) }] : [])),
-      free: picked.free.map((l) => ({ id: this.name(lanes[l]!.rusher), gap: gapAt(this.scene, lanes[l]!.x), arrives: round(lanes[l]!.arrives) })),
+      rushers: rushers.map((d) => this.name(d)),
+      twist: twist && [this.name(twist[0]), this.name(twist[1])],
+      result: this.resultOf(picked),
+      pickedUp: lanes.flatMap((l, i) =>
+        by[i]!.length ? [{ rusher: this.name(l.rusher), by: by[i]!.map((m) => this.man(m)) }] : [],
+      ),
+      free: picked.free.map((l) => ({
+        id: this.name(lanes[l]!.rusher),
+        gap: gapAt(this.scene, lanes[l]!.x),
+        arrives: round(lanes[l]!.arrives),
+      })),
       late: picked.late.map((l) => this.name(lanes[l]!.rusher)),
       passedOff: picked.passedOff && [this.man(picked.passedOff[0]), this.man(picked.passedOff[1])],
     };
@@ -125,7 +177,11 @@ const weight = ({ scene }: Bench, { rushers, twist }: Pressure): number =>
 function noteWays(bench: Bench, pressure: Pressure, picked: PickUp, ways: Map<string, Way>): void {
   for (const l of picked.free) {
     if (!bench.beats(picked, l)) continue;
-    const [id, gap, { arrives }] = [bench.name(picked.lanes[l]!.rusher), gapAt(bench.scene, picked.lanes[l]!.x), picked.lanes[l]!];
+    const [id, gap, { arrives }] = [
+      bench.name(picked.lanes[l]!.rusher),
+      gapAt(bench.scene, picked.lanes[l]!.x),
+      picked.lanes[l]!,
+    ];
     const key = `${id} ${gap}`;
     const way = ways.get(key);
     if (!way) ways.set(key, { id, gap, count: 1, soonest: arrives, pressure, picked });
@@ -147,9 +203,28 @@ function matchups(bench: Bench): Pick<PressureProof, 'alone' | 'doubles'> {
   lanes.forEach((l, i) => {
     const men = by[i]!;
     if (men.length === 0) return;
-    const hands = men.length > 1 ? men : [...men, ...guards.filter((g) => g.onLine && !busy.has(g.man) && atMost(Math.abs(g.at.x - l.x), HAND_HELP) && men.some((m) => Math.abs(m - g.man) === 1)).map((g) => g.man)];
+    const hands =
+      men.length > 1
+        ? men
+        : [
+            ...men,
+            ...guards
+              .filter(
+                (g) =>
+                  g.onLine &&
+                  !busy.has(g.man) &&
+                  atMost(Math.abs(g.at.x - l.x), HAND_HELP) &&
+                  men.some((m) => Math.abs(m - g.man) === 1),
+              )
+              .map((g) => g.man),
+          ];
     if (hands.length > 1) doubles.push({ on: bench.name(l.rusher), by: hands.map((m) => bench.man(m)) });
-    else alone.push({ blocker: bench.man(men[0]!), on: bench.name(l.rusher), spare: round(bench.spare(men[0]!, l.rusher)) });
+    else
+      alone.push({
+        blocker: bench.man(men[0]!),
+        on: bench.name(l.rusher),
+        spare: round(bench.spare(men[0]!, l.rusher)),
+      });
   });
   return { alone: alone.sort((a, b) => a.spare - b.spare), doubles };
 }

@@ -5,7 +5,16 @@ import { resolveCall } from '../library/resolve-call';
 import { cautionsFor, cautionsOfSheet } from './cautions';
 
 const assignments = (scheme: string, tags: string[] = []) => {
-  const r = resolveCall({ scheme, side: 'right', tags, formation: 'LT LG C RG RT; B', formationName: '', front: 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right', frontName: '', overrides: {} });
+  const r = resolveCall({
+    scheme,
+    side: 'right',
+    tags,
+    formation: 'LT LG C RG RT; B',
+    formationName: '',
+    front: 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right',
+    frontName: '',
+    overrides: {},
+  });
   if (!r.ok) throw new Error(JSON.stringify(r.diagnostics));
   return r.value;
 };
@@ -27,14 +36,21 @@ describe('cautions', () => {
   });
 
   it('stand on the sheets that have such a block and on no other', () => {
-    const found = Object.fromEntries(libraryIds('schemes').flatMap((id) => {
-      const { tree } = readTree(libraryText('schemes', id)!);
-      if (tree?.kind !== 'scheme') throw new Error(id);
-      const cautions = cautionsOfSheet(tree, 'adult');
-      return cautions.length ? [[id, cautions.map((c) => `${c.id}: ${c.who.join(', ')}`)]] : [];
-    }));
+    const found = Object.fromEntries(
+      libraryIds('schemes').flatMap((id) => {
+        const { tree } = readTree(libraryText('schemes', id)!);
+        if (tree?.kind !== 'scheme') throw new Error(id);
+        const cautions = cautionsOfSheet(tree, 'adult');
+        return cautions.length ? [[id, cautions.map((c) => `${c.id}: ${c.who.join(', ')}`)]] : [];
+      }),
+    );
     expect(found).toEqual({
-      'down-gap': ['blind: trap'], 'down-open': ['blind: trap'], 'long-trap': ['blind: trap'], 'short-trap': ['blind: trap'], 'toss-tackle': ['blind: crack'], 'pro-quick': ['low: cut'],
+      'down-gap': ['blind: trap'],
+      'down-open': ['blind: trap'],
+      'long-trap': ['blind: trap'],
+      'short-trap': ['blind: trap'],
+      'toss-tackle': ['blind: crack'],
+      'pro-quick': ['low: cut'],
     });
   });
 });

@@ -25,18 +25,27 @@ const BLIND: ReadonlySet<string> = new Set(['crack', 'trap']);
 const isLow = (block: string): boolean => LOW.has(block);
 
 const about = {
-  low: (level: Level): string => `Below the waist: knees and ankles are at risk, his and your own. ${RULES[level]}. ${ASK}`,
-  blind: (level: Level): string => `He may not see it coming: shoulder in front, never the head, never from behind. ${RULES[level]}. ${ASK}`,
-  'low-high': (level: Level): string => `One high and one low on one man breaks legs. ${RULES[level]}; leave one of the two out. ${ASK}`,
+  low: (level: Level): string =>
+    `Below the waist: knees and ankles are at risk, his and your own. ${RULES[level]}. ${ASK}`,
+  blind: (level: Level): string =>
+    `He may not see it coming: shoulder in front, never the head, never from behind. ${RULES[level]}. ${ASK}`,
+  'low-high': (level: Level): string =>
+    `One high and one low on one man breaks legs. ${RULES[level]}; leave one of the two out. ${ASK}`,
 } as const;
 
 /** What to be careful with in a play as worked out: men by name. The advice defers to the local rule book and is no law. */
 export function cautionsFor(resolution: Pick<Resolution, 'assignments'>, level: Level): Caution[] {
-  const men = (test: (block: string) => boolean): string[] => resolution.assignments.filter((a) => test(a.block)).map((a) => a.blocker);
+  const men = (test: (block: string) => boolean): string[] =>
+    resolution.assignments.filter((a) => test(a.block)).map((a) => a.blocker);
   const [low, blind] = [men(isLow), men((b) => BLIND.has(b))];
-  const chopped = resolution.assignments.filter((a) => isLow(a.block) && resolution.assignments.some((o) => o !== a && !isLow(o.block) && o.target !== null && o.target === a.target));
+  const chopped = resolution.assignments.filter(
+    (a) =>
+      isLow(a.block) &&
+      resolution.assignments.some((o) => o !== a && !isLow(o.block) && o.target !== null && o.target === a.target),
+  );
   return [
-    ...(low.length ? [{ id: 'low', who: low, says: about.low(level) }] : []), ...(blind.length ? [{ id: 'blind', who: blind, says: about.blind(level) }] : []),
+    ...(low.length ? [{ id: 'low', who: low, says: about.low(level) }] : []),
+    ...(blind.length ? [{ id: 'blind', who: blind, says: about.blind(level) }] : []),
     ...(chopped.length ? [{ id: 'low-high', who: chopped.map((a) => a.blocker), says: about['low-high'](level) }] : []),
   ];
 }
@@ -44,7 +53,11 @@ export function cautionsFor(resolution: Pick<Resolution, 'assignments'>, level: 
 /** The same for a rule sheet: which of its blocks ask for care. */
 export function cautionsOfSheet(tree: Pick<SchemeTree, 'sheets'>, level: Level): Caution[] {
   const used = new Set(tree.sheets.flatMap((s) => s.sentences.flatMap((x) => x.actions.map((a) => a.block.word))));
-  const named = (set: ReadonlySet<string>): string[] => [...used].filter((b) => set.has(b)).map((b) => BLOCKS[b as BlockId].name.toLowerCase());
+  const named = (set: ReadonlySet<string>): string[] =>
+    [...used].filter((b) => set.has(b)).map((b) => BLOCKS[b as BlockId].name.toLowerCase());
   const [low, blind] = [named(LOW), named(BLIND)];
-  return [...(low.length ? [{ id: 'low', who: low, says: about.low(level) }] : []), ...(blind.length ? [{ id: 'blind', who: blind, says: about.blind(level) }] : [])];
+  return [
+    ...(low.length ? [{ id: 'low', who: low, says: about.low(level) }] : []),
+    ...(blind.length ? [{ id: 'blind', who: blind, says: about.blind(level) }] : []),
+  ];
 }

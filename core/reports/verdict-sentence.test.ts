@@ -20,11 +20,21 @@ describe('the verdict in one sentence', () => {
   });
 
   it('names whoever is free and comes too late', () => {
-    expect(said('pro-quick', 'LT LG C RG RT B right; QB gun', `${OVER}; S 9 right up lb; J 9 left up lb`)).toMatch(/ blocked, [A-Z, ]+ free and too late to hurt\.$/);
+    expect(said('pro-quick', 'LT LG C RG RT B right; QB gun', `${OVER}; S 9 right up lb; J 9 left up lb`)).toMatch(
+      / blocked, [A-Z, ]+ free and too late to hurt\.$/,
+    );
   });
 
   it('says the first thing wrong and how many more', () => {
-    expect(said('inside-zone-z1', 'LT LG C RG RT', 'LE 5 left; T 3 left; N 0; U 3 right; RE 5 right; W 30 left; M 30 right')).toMatch(/^Nobody has W; .*\.$/);
-    expect(said('dive-triple', 'LT LG C RG RT', 'LE 6 left; L 4 left; N 0; R 4 right; RE 6 right; W 30 left; M 00; S 30 right')).toMatch(/ And \d+ more\.$/);
+    expect(
+      said('inside-zone-z1', 'LT LG C RG RT', 'LE 5 left; T 3 left; N 0; U 3 right; RE 5 right; W 30 left; M 30 right'),
+    ).toMatch(/^Nobody has W; .*\.$/);
+    expect(
+      said(
+        'dive-triple',
+        'LT LG C RG RT',
+        'LE 6 left; L 4 left; N 0; R 4 right; RE 6 right; W 30 left; M 00; S 30 right',
+      ),
+    ).toMatch(/ And \d+ more\.$/);
   });
 });

@@ -19,8 +19,11 @@ export function bumpOver(settled: Settled): void {
   for (const d of scene.first) if (owners[d]! > 1) sendOneOn(settled, d);
   const nobodyHas = scene.first.filter((d) => owners[d] === 0);
   if (nobodyHas.length === 0) return;
-  for (const d of nobodyHas.sort((a, b) => Math.abs(scene.defenders[a]!.x) - Math.abs(scene.defenders[b]!.x) || b - a)) {
-    if (!findSomebody(settled, d, new Set(), false) && atLeast(scene.defenders[d]!.x, scene.men[0]!.x)) findSomebody(settled, d, new Set(), true);
+  for (const d of nobodyHas.sort(
+    (a, b) => Math.abs(scene.defenders[a]!.x) - Math.abs(scene.defenders[b]!.x) || b - a,
+  )) {
+    if (!findSomebody(settled, d, new Set(), false) && atLeast(scene.defenders[d]!.x, scene.men[0]!.x))
+      findSomebody(settled, d, new Set(), true);
   }
 }
 
@@ -56,12 +59,14 @@ function findSomebody(settled: Settled, defender: number, asked: Set<number>, de
   return false;
 }
 
-const away = (scene: Scene, man: number, defender: number): number => Math.abs(scene.men[man]!.x - scene.defenders[defender]!.x);
+const away = (scene: Scene, man: number, defender: number): number =>
+  Math.abs(scene.men[man]!.x - scene.defenders[defender]!.x);
 
 /** Linemen with rules who have this defender on them or in a gap of theirs, nearest nose first. */
 function menBeside({ scene, sheets }: Settled, defender: number): number[] {
   const beside: number[] = [];
-  for (let man = 0; man < scene.lineCount; man++) if (sheets[man]!.length > 0 && isBeside(scene, man, defender)) beside.push(man);
+  for (let man = 0; man < scene.lineCount; man++)
+    if (sheets[man]!.length > 0 && isBeside(scene, man, defender)) beside.push(man);
   return beside.sort((a, b) => away(scene, a, defender) - away(scene, b, defender) || b - a);
 }
 
@@ -76,7 +81,10 @@ function hasHandFree({ scene, snapped }: Settled, man: number, desperate: boolea
   if (!busy) return !p.pulls || desperate;
   if (!p.pulls && scene.proposals.some((other, mate) => mate !== man && other.target === p.target)) return true;
   const { x } = scene.defenders[p.target]!;
-  return desperate && (lessThan(x, scene.men[0]!.x) || moreThan(x, scene.men[scene.lineCount - 1]!.x + (p.pulls ? HEAD_UP : SHADE)));
+  return (
+    desperate &&
+    (lessThan(x, scene.men[0]!.x) || moreThan(x, scene.men[scene.lineCount - 1]!.x + (p.pulls ? HEAD_UP : SHADE)))
+  );
 }
 
 /** What a man does instead of what his own sentence says. */
@@ -89,7 +97,13 @@ export function change({ scene, lone, own }: Settled, man: number, target: numbe
 export function nearestFreeMan(scene: Scene, man: number, free: Accept): number {
   for (const level of [scene.first, scene.linebackers]) {
     let best = NOBODY;
-    for (const d of level) if (free(scene, man, d) && away(scene, man, d) <= LATERAL_REACH && (best === NOBODY || away(scene, man, d) < away(scene, man, best))) best = d;
+    for (const d of level)
+      if (
+        free(scene, man, d) &&
+        away(scene, man, d) <= LATERAL_REACH &&
+        (best === NOBODY || away(scene, man, d) < away(scene, man, best))
+      )
+        best = d;
     if (best !== NOBODY) return best;
   }
   return NOBODY;

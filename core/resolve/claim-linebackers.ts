@@ -93,7 +93,8 @@ class Handout {
     let paired = ALONE;
     for (const man of this.settled.call.across) {
       const proposal = this.scene.proposals[man]!;
-      if (proposal.instead === 'on' || proposal.instead === 'climb') wants.push({ man, mates: ALONE, finder: ANYBODY, later: false });
+      if (proposal.instead === 'on' || proposal.instead === 'climb')
+        wants.push({ man, mates: ALONE, finder: ANYBODY, later: false });
       const act = this.actionOf(man);
       if (!act) continue;
       const { target, then } = act;
@@ -101,8 +102,7 @@ class Handout {
       else if (target?.claim) {
         wants.push({ man, mates: ALONE, finder: target, later: false });
         if (then) wants.push({ man, mates: ALONE, finder: then.target, later: true });
-      }
-      else if (then && !paired.includes(man) && !this.leftAlone(man)) {
+      } else if (then && !paired.includes(man) && !this.leftAlone(man)) {
         const mates = proposal.pairs ? this.comingOffToo(man, proposal.target) : ALONE;
         if (mates.length) paired = [...paired, ...mates];
         wants.push({ man, mates, finder: then.target, later: true });
@@ -115,7 +115,9 @@ class Handout {
   private leftAlone(man: number): boolean {
     const { proposals } = this.scene;
     const { partner, target, pairs } = proposals[man]!;
-    return pairs && proposals[partner]!.instead !== null && !proposals.some((p, mate) => mate !== man && p.target === target);
+    return (
+      pairs && proposals[partner]!.instead !== null && !proposals.some((p, mate) => mate !== man && p.target === target)
+    );
   }
 
   /** The others of his pair who are to come off as well: one of them does. Two men who help one man from either side are no pair; each comes off. */
@@ -124,14 +126,21 @@ class Handout {
     let mates: number[] | null = null;
     for (const other of this.settled.call.across) {
       const { pairs, target } = proposals[other]!;
-      if (pairs && target === defender && other !== man && (asks(proposals[man]!, other) || asks(proposals[other]!, man)) && this.actionOf(other)?.then) (mates ??= []).push(other);
+      if (
+        pairs &&
+        target === defender &&
+        other !== man &&
+        (asks(proposals[man]!, other) || asks(proposals[other]!, man)) &&
+        this.actionOf(other)?.then
+      )
+        (mates ??= []).push(other);
     }
     return mates ?? ALONE;
   }
 
   private actionOf(man: number): CompiledAction | null {
     const { sentence, action, instead } = this.scene.proposals[man]!;
-    return sentence < 0 || instead !== null ? null : this.settled.sheets[man]![sentence]!.actions[action] ?? null;
+    return sentence < 0 || instead !== null ? null : (this.settled.sheets[man]![sentence]!.actions[action] ?? null);
   }
 
   /** Named men first to whoever is told them once; whoever finds his taken gets the next free one on its back side, else the next free. */
@@ -190,7 +199,8 @@ class Handout {
       this.give(climbers[i]!, defender);
       fixed.push({ man: men[i]!, defender });
     }
-    if (!later) for (const want of climbers) if (this.target[want.man] === NOBODY) this.give(want, this.elseAction(want.man));
+    if (!later)
+      for (const want of climbers) if (this.target[want.man] === NOBODY) this.give(want, this.elseAction(want.man));
   }
 
   /** Where men bump over, a lineman with nobody at all takes the nearest man of the box nobody has. */
@@ -214,13 +224,14 @@ class Handout {
       const { target, all } = this.scene.proposals[man]!;
       for (const d of target === NOBODY ? all : [target]) if (this.scene.owners[d] === 1) found.push(d);
     }
-    return this.givingWay = found;
+    return (this.givingWay = found);
   }
 
   /** The next action of a man's sentence that has somebody free, if his first one has nobody. */
   private elseAction(man: number): number {
     const proposal = this.scene.proposals[man]!;
-    const actions = proposal.sentence < 0 || proposal.instead !== null ? [] : this.settled.sheets[man]![proposal.sentence]!.actions;
+    const actions =
+      proposal.sentence < 0 || proposal.instead !== null ? [] : this.settled.sheets[man]![proposal.sentence]!.actions;
     for (let a = this.action[man]! + 1; a < actions.length; a++) {
       const found = actions[a]!.target?.seek(this.scene, man, this.spare) ?? NOBODY;
       if (found === NOBODY) continue;
@@ -234,4 +245,3 @@ class Handout {
 const asks = ({ partner, other }: Proposal, mate: number): boolean => partner === mate || other === mate;
 
 const is = (want: Want, claim: Claim, later: boolean): boolean => want.later === later && want.finder.claim === claim;
-

@@ -14,7 +14,16 @@ export interface CompiledScheme {
 }
 
 const UNSAID: SchemeHead = {
-  family: 'run', school: null, entry: 'playside A gap', track: 'gap', tempo: 'power', throw: null, cover: 'shoulders', bump: 'nobody', from: null, note: null,
+  family: 'run',
+  school: null,
+  entry: 'playside A gap',
+  track: 'gap',
+  tempo: 'power',
+  throw: null,
+  cover: 'shoulders',
+  bump: 'nobody',
+  from: null,
+  note: null,
 };
 
 /** The head of a scheme; what a text leaves out (a checker's error) falls back so that a draft can still be drawn. */
@@ -27,10 +36,13 @@ export function compileScheme(tree: SchemeTree): CompiledScheme {
   const head = headOf(tree);
   const looks = tree.looks.filter((l) => saysAny(l.when, 'asksOthers'));
   const asking = new Set(looks.map((l) => l.name));
-  const sentences = tree.sheets.flatMap((sheet) => sheet.sentences).filter((s) => saysAny([s.when, s.actions], 'asksOthers', asking));
+  const sentences = tree.sheets
+    .flatMap((sheet) => sheet.sentences)
+    .filter((s) => saysAny([s.when, s.actions], 'asksOthers', asking));
   return {
-    tree, head,
-    bumpLine: head.bump === 'nobody' ? 0 : tree.head.find((h) => h.key === 'bump')?.span.line ?? 0,
+    tree,
+    head,
+    bumpLine: head.bump === 'nobody' ? 0 : (tree.head.find((h) => h.key === 'bump')?.span.line ?? 0),
     asking: new Set([...looks, ...sentences]),
     tags: tree.tags.map(({ name, on, says }) => ({ name, on, says })),
   };

@@ -6,7 +6,10 @@ import type { Accept } from '../vocabulary/word';
 import type { CompiledDeal } from './seat-call';
 
 /** A defender and the man he is dealt to, in scene indices. */
-interface Dealt { readonly defender: number; readonly man: number }
+interface Dealt {
+  readonly defender: number;
+  readonly man: number;
+}
 
 /**
  * Shares defenders out among men by the scheme's "deal" lines: for each man his defender, -1 for nobody. Of several lines with one name
@@ -26,7 +29,8 @@ export function dealOut(deals: readonly CompiledDeal[], scene: Scene): number[] 
     done.add(deal.name);
     const men = deal.men.filter((man) => dealt[man] === NOBODY);
     const rushers = namedBy(deal, scene, men.length, dealt);
-    for (const { man, defender } of deal.inOrder ? shareInOrder(scene, rushers, men) : shareOut(scene, rushers, men)) dealt[man] = defender;
+    for (const { man, defender } of deal.inOrder ? shareInOrder(scene, rushers, men) : shareOut(scene, rushers, men))
+      dealt[man] = defender;
   }
   scene.him = NOBODY;
   return dealt;
@@ -41,7 +45,8 @@ export function carryDeal(before: Scene, after: Scene, now: (defender: number) =
   const has = (man: number): boolean => dealt[man] !== NOBODY && after.defenders[dealt[man]!]!.level === 1;
   for (let round = 1; round < after.lineCount; round++) {
     for (let man = 0; man + 1 < after.lineCount; man++) {
-      if (!has(man) || !has(man + 1) || !moreThan(after.defenders[dealt[man]!]!.x, after.defenders[dealt[man + 1]!]!.x)) continue;
+      if (!has(man) || !has(man + 1) || !moreThan(after.defenders[dealt[man]!]!.x, after.defenders[dealt[man + 1]!]!.x))
+        continue;
       [dealt[man], dealt[man + 1]] = [dealt[man + 1]!, dealt[man]!];
     }
   }
@@ -70,23 +75,40 @@ function shareOut(scene: Scene, rushers: readonly number[], men: readonly number
   const isRusher = (d: number): boolean => scene.defenders[d]!.level === 1 || !scene.linebackers.includes(d);
   const share = (lineFirst: boolean): Dealt[] => {
     const shared = shareRest(scene, left, idle, lineFirst);
-    return shared.some((s) => isRusher(s.defender) && kept.some((k) => isAcross(scene, s, k.man))) ? shareInOrder(scene, rushers, men) : [...kept, ...shared];
+    return shared.some((s) => isRusher(s.defender) && kept.some((k) => isAcross(scene, s, k.man)))
+      ? shareInOrder(scene, rushers, men)
+      : [...kept, ...shared];
   };
   const dealt = share(false);
   const far = tooFar(scene, dealt);
   if (far === 0) return dealt;
   const nearer = share(true);
-  return lessThan(tooFar(scene, nearer), far) && !moreThan(farthest(scene, nearer), farthest(scene, dealt)) ? nearer : dealt;
+  return lessThan(tooFar(scene, nearer), far) && !moreThan(farthest(scene, nearer), farthest(scene, dealt))
+    ? nearer
+    : dealt;
 }
 
 /** Those off the line to the nearest men, the others to the men left over, in order; or so that the men on the line are near first. */
-function shareRest(scene: Scene, left: readonly number[], idle: readonly number[], lineFirst: boolean): readonly Dealt[] {
+function shareRest(
+  scene: Scene,
+  left: readonly number[],
+  idle: readonly number[],
+  lineFirst: boolean,
+): readonly Dealt[] {
   const backers = left.filter((d) => scene.defenders[d]!.level > 1);
   const upFront = left.filter((d) => scene.defenders[d]!.level === 1);
   let best: { costs: readonly number[]; dealt: readonly Dealt[] } | null = null;
   for (const taken of choose(idle, backers.length)) {
-    const rest = shareInOrder(scene, upFront, idle.filter((m) => !taken.includes(m)));
-    const costs = [lineFirst ? tooFar(scene, rest) : 0, distanceOf(scene, zip(backers, taken)), distanceOf(scene, rest)];
+    const rest = shareInOrder(
+      scene,
+      upFront,
+      idle.filter((m) => !taken.includes(m)),
+    );
+    const costs = [
+      lineFirst ? tooFar(scene, rest) : 0,
+      distanceOf(scene, zip(backers, taken)),
+      distanceOf(scene, rest),
+    ];
     if (!best || isLess(costs, best.costs)) best = { costs, dealt: [...zip(backers, taken), ...rest] };
   }
   return best?.dealt ?? [];
@@ -96,7 +118,9 @@ function shareRest(scene: Scene, left: readonly number[], idle: readonly number[
 function keepTheirs(scene: Scene, rushers: readonly number[], men: readonly number[]): Dealt[] {
   const kept: Dealt[] = [];
   for (const man of men) {
-    const defender = (scene.on[man] ?? []).find((d) => rushers.includes(d) && (man !== scene.posts.C || isHeadUp(scene.defenders[d]!.x, scene.men[man]!.x)));
+    const defender = (scene.on[man] ?? []).find(
+      (d) => rushers.includes(d) && (man !== scene.posts.C || isHeadUp(scene.defenders[d]!.x, scene.men[man]!.x)),
+    );
     if (defender !== undefined) kept.push({ man, defender });
   }
   return kept;
@@ -120,15 +144,21 @@ function shareInOrder(scene: Scene, rushers: readonly number[], men: readonly nu
   return best;
 }
 
-const zip = (rushers: readonly number[], men: readonly number[]): Dealt[] => men.map((man, i) => ({ man, defender: rushers[i]! }));
+const zip = (rushers: readonly number[], men: readonly number[]): Dealt[] =>
+  men.map((man, i) => ({ man, defender: rushers[i]! }));
 
-const distanceOf = (scene: Scene, dealt: readonly Dealt[]): number => dealt.reduce((sum, d) => sum + wayOf(scene, d), 0);
+const distanceOf = (scene: Scene, dealt: readonly Dealt[]): number =>
+  dealt.reduce((sum, d) => sum + wayOf(scene, d), 0);
 
 /** By how much, in all, men have to go farther than a step or two along the line for somebody on it, feet. */
 const tooFar = (scene: Scene, dealt: readonly Dealt[]): number =>
-  dealt.reduce((sum, d) => (scene.defenders[d.defender]!.level > 1 ? sum : sum + Math.max(0, wayOf(scene, d) - HAND_HELP)), 0);
+  dealt.reduce(
+    (sum, d) => (scene.defenders[d.defender]!.level > 1 ? sum : sum + Math.max(0, wayOf(scene, d) - HAND_HELP)),
+    0,
+  );
 
-const wayOf = (scene: Scene, { man, defender }: Dealt): number => Math.abs(scene.men[man]!.x - scene.defenders[defender]!.x);
+const wayOf = (scene: Scene, { man, defender }: Dealt): number =>
+  Math.abs(scene.men[man]!.x - scene.defenders[defender]!.x);
 
 const farthest = (scene: Scene, dealt: readonly Dealt[]): number => Math.max(...dealt.map((d) => wayOf(scene, d)));
 
@@ -145,6 +175,7 @@ function isLess(a: readonly number[], b: readonly number[]): boolean {
 function choose(list: readonly number[], n: number): number[][] {
   if (n === 0) return [[]];
   const all: number[][] = [];
-  for (let i = list.length - 1; i >= n - 1; i--) for (const before of choose(list.slice(0, i), n - 1)) all.push([...before, list[i]!]);
+  for (let i = list.length - 1; i >= n - 1; i--)
+    for (const before of choose(list.slice(0, i), n - 1)) all.push([...before, list[i]!]);
   return all;
 }

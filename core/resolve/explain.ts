@@ -26,11 +26,17 @@ export function explainAssignments(outcome: Outcome, side: Side, aim: Aim, words
     const { technique } = BLOCKS[plan.block];
     const call = callOf(scene, plan);
     return {
-      blocker: scene.men[plan.man]!.id, block: plan.block, target: foe(plan.target), partners: ids(plan.partners), next: foe(plan.next),
-      pull: plan.pull, help: plan.help,
+      blocker: scene.men[plan.man]!.id,
+      block: plan.block,
+      target: foe(plan.target),
+      partners: ids(plan.partners),
+      next: foe(plan.next),
+      pull: plan.pull,
+      help: plan.help,
       path: pathOf(scene, plan, aim).map(turn),
       step: { kind: technique.step, foot: footOf(scene, plan, side) },
-      aim: technique.aim, eyes: technique.eyes,
+      aim: technique.aim,
+      eyes: technique.eyes,
       call: call ? words[call] : null,
       followUps: followUpsOf(outcome, plan),
       because: reasonsOf(outcome, plan),
@@ -42,7 +48,9 @@ const round = (value: number): number => Math.round(value * 100) / 100 + 0;
 
 function followUpsOf({ settled }: Outcome, plan: ManOutcome): string[] {
   if (plan.sentence < 0 || plan.instead) return [];
-  return settled.sheets[plan.man]![plan.sentence]!.sentence.followUps.map((f) => `if ${sayPhrase(f.event)}: ${sayPhrase(f.reaction)}`);
+  return settled.sheets[plan.man]![plan.sentence]!.sentence.followUps.map(
+    (f) => `if ${sayPhrase(f.event)}: ${sayPhrase(f.reaction)}`,
+  );
 }
 
 /** The sentence that fired, and why every one before it did not. */
@@ -50,12 +58,17 @@ function reasonsOf({ settled }: Outcome, plan: ManOutcome): Assignment['because'
   const sheet = settled.sheets[plan.man]!;
   const upTo = plan.sentence < 0 ? sheet.length : plan.sentence;
   const foe = plan.target === NOBODY ? '' : settled.scene.defenders[plan.target]!.id;
-  const passedOver = sheet.slice(0, upTo).map((s, i) => ({ line: s.line, sentence: say(s), reason: whyPassed(settled.scene, plan.man, s, settled.refusals[plan.man]!.get(i)) }));
+  const passedOver = sheet.slice(0, upTo).map((s, i) => ({
+    line: s.line,
+    sentence: say(s),
+    reason: whyPassed(settled.scene, plan.man, s, settled.refusals[plan.man]!.get(i)),
+  }));
   if (plan.instead) {
     const { says, line, own } = INSTEAD[plan.instead];
     const his = plan.sentence < 0 ? null : sheet[plan.sentence]!;
     return {
-      sentence: says(foe), line: line === 'bump' ? settled.bumpLine : his?.line ?? 0,
+      sentence: says(foe),
+      line: line === 'bump' ? settled.bumpLine : (his?.line ?? 0),
       passedOver: his ? [...passedOver, { line: his.line, sentence: say(his), reason: own }] : passedOver,
     };
   }
@@ -64,8 +77,15 @@ function reasonsOf({ settled }: Outcome, plan: ManOutcome): Assignment['because'
 }
 
 /** What a man does instead of what his sentence says: in words, by which line, and why not his own. */
-const INSTEAD: Record<NonNullable<ManOutcome['instead']>, { says: (foe: string) => string; line: 'bump' | 'own'; own: string }> = {
-  over: { says: (foe) => `bump over to a free man: he takes ${foe}`, line: 'bump', own: 'then a man on the line would be free' },
+const INSTEAD: Record<
+  NonNullable<ManOutcome['instead']>,
+  { says: (foe: string) => string; line: 'bump' | 'own'; own: string }
+> = {
+  over: {
+    says: (foe) => `bump over to a free man: he takes ${foe}`,
+    line: 'bump',
+    own: 'then a man on the line would be free',
+  },
   on: { says: () => 'bump: his man has a blocker, so he goes on', line: 'bump', own: 'somebody nearer has that man' },
   stay: { says: (foe) => `follow-up: he stays with ${foe}`, line: 'own', own: 'his man moved' },
   climb: { says: () => 'follow-up: he passes his man off and climbs', line: 'own', own: 'his man moved' },
@@ -101,7 +121,9 @@ function sayStatus(scene: Scene, outcome: Outcome, defender: number): string | n
   const { rule } = outcome.defenders[defender]!;
   if (rule === NOBODY) return null;
   const sheet = outcome.settled.sheets[rule]!;
-  const byName = sheet.findIndex((s) => scene.men[rule]!.kind === 'design' && leftBy(scene, rule, s)?.all.includes(defender));
+  const byName = sheet.findIndex(
+    (s) => scene.men[rule]!.kind === 'design' && leftBy(scene, rule, s)?.all.includes(defender),
+  );
   const sentence = sheet[byName < 0 ? scene.proposals[rule]!.sentence : byName];
   return sentence ? say(sentence) : null;
 }

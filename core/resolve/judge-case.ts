@@ -34,11 +34,22 @@ export class Case {
   readonly scene: Scene;
   readonly faults: Fault[] = [];
   readonly notes: (() => string)[] = [];
-  constructor(readonly scheme: CompiledScheme, readonly outcome: Outcome, readonly aim: Aim, readonly settings: Settings) {
+  constructor(
+    readonly scheme: CompiledScheme,
+    readonly outcome: Outcome,
+    readonly aim: Aim,
+    readonly settings: Settings,
+  ) {
     this.scene = outcome.settled.scene;
   }
 
-  find(code: ProblemCode, men: readonly number[], defenders: readonly number[], say: () => string, lines?: () => number[]): void {
+  find(
+    code: ProblemCode,
+    men: readonly number[],
+    defenders: readonly number[],
+    say: () => string,
+    lines?: () => number[],
+  ): void {
     this.faults.push({ code, men, defenders, say, lines });
   }
 
@@ -57,7 +68,13 @@ export function sharedUnasked(judged: Case): void {
     if (judged.outcome.defenders[d]!.by.length < 2) continue;
     const on = men.filter((m) => m.target === d && !onlyTouches(m));
     if (on.length < 2 || on.every((m) => m.partners.length > 0)) continue;
-    judged.find('two-on-one', on.map((m) => m.man), [d], () => `${on.map((m) => judged.man(m.man)).join(' and ')} both block ${judged.foe(d)}, and neither asked for help.`);
+    judged.find(
+      'two-on-one',
+      on.map((m) => m.man),
+      [d],
+      () =>
+        `${on.map((m) => judged.man(m.man)).join(' and ')} both block ${judged.foe(d)}, and neither asked for help.`,
+    );
   }
 }
 
@@ -67,16 +84,33 @@ export function lostPartners(judged: Case): void {
     const lost = refusals[man]!;
     if (lost.size === 0) continue;
     const mates = [...new Set(lost.values())];
-    judged.find('partner-cannot-come', [man, ...mates], [], () => `${judged.man(man)} needs ${mates.map((m) => judged.man(m)).join(', ')}, who is called away, and has no other sentence that stands.`,
-      () => [...lost.keys()].map((s) => sheets[man]![s]!.line));
+    judged.find(
+      'partner-cannot-come',
+      [man, ...mates],
+      [],
+      () =>
+        `${judged.man(man)} needs ${mates.map((m) => judged.man(m)).join(', ')}, who is called away, and has no other sentence that stands.`,
+      () => [...lost.keys()].map((s) => sheets[man]![s]!.line),
+    );
   }
 }
 
 export function cycles(judged: Case): void {
   const { cycle, sheets, scene } = judged.outcome.settled;
   if (cycle.length === 0) return;
-  const lines = (): number[] => cycle.flatMap((man) => { const s = scene.proposals[man]!.sentence; return s < 0 ? [] : [sheets[man]![s]!.line]; });
-  judged.find('cycle', cycle, [], () => `The rules of ${cycle.map((m) => judged.man(m)).join(' and ')} chase each other (lines ${lines().join(', ')}) and never settle.`, lines);
+  const lines = (): number[] =>
+    cycle.flatMap((man) => {
+      const s = scene.proposals[man]!.sentence;
+      return s < 0 ? [] : [sheets[man]![s]!.line];
+    });
+  judged.find(
+    'cycle',
+    cycle,
+    [],
+    () =>
+      `The rules of ${cycle.map((m) => judged.man(m)).join(' and ')} chase each other (lines ${lines().join(', ')}) and never settle.`,
+    lines,
+  );
 }
 
 /** The picture is the other play's: said beside the verdict, not against it. */

@@ -20,9 +20,14 @@ function freeRushers(judged: Case, { spot, time }: Pocket): void {
     const him = scene.defenders[d]!;
     const arrives = arrivesAt(him, moverOf(him), spot);
     const race = `he is at the spot after ${seconds(arrives)}, the ball is out after ${seconds(time)}`;
-    if (moreThan(arrives, time)) judged.notes.push(() => `Nobody has ${judged.foe(d)}${him.level === 1 ? ' on the line' : ''}, who cannot arrive: ${race}.`);
-    else if (him.level === 1) judged.find('free-rusher', [], [d], () => `Nobody has ${judged.foe(d)} on the line: ${race}.`);
-    else if (!scene.linebackers.includes(d)) judged.notes.push(() => `Nobody has ${judged.foe(d)}, who may come as well: ${race}.`);
+    if (moreThan(arrives, time))
+      judged.notes.push(
+        () => `Nobody has ${judged.foe(d)}${him.level === 1 ? ' on the line' : ''}, who cannot arrive: ${race}.`,
+      );
+    else if (him.level === 1)
+      judged.find('free-rusher', [], [d], () => `Nobody has ${judged.foe(d)} on the line: ${race}.`);
+    else if (!scene.linebackers.includes(d))
+      judged.notes.push(() => `Nobody has ${judged.foe(d)}, who may come as well: ${race}.`);
     else judged.find('hot-rusher', [], [d], () => `${judged.foe(d)} is hot: nobody has him; ${race}.`);
   }
 }
@@ -34,5 +39,11 @@ function lateSet(judged: Case, m: ManOutcome, { spot }: Pocket): void {
   const rusher = scene.defenders[m.target]!;
   const late = lateness(scene.men[m.man]!, m.pull ? MOVERS.puller : MOVERS.passSet, rusher, moverOf(rusher), spot);
   if (!moreThan(late, settings.pullMargin)) return;
-  judged.find('set-late', [m.man], [m.target], () => `${judged.man(m.man)} comes ${seconds(late)} late to ${judged.foe(m.target)} if he runs straight for the quarterback.`);
+  judged.find(
+    'set-late',
+    [m.man],
+    [m.target],
+    () =>
+      `${judged.man(m.man)} comes ${seconds(late)} late to ${judged.foe(m.target)} if he runs straight for the quarterback.`,
+  );
 }

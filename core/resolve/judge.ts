@@ -1,16 +1,35 @@
 import type { Problem, ProblemCode } from '../model/resolution';
 import type { Settings } from '../model/settings';
 import type { CompiledScheme } from './compile';
-import { Case, changesOfPlay, cycles, lostPartners, sharedUnasked, type Aim, type Fault, type Judgement } from './judge-case';
+import {
+  Case,
+  changesOfPlay,
+  cycles,
+  lostPartners,
+  sharedUnasked,
+  type Aim,
+  type Fault,
+  type Judgement,
+} from './judge-case';
 import { judgePass } from './judge-pass';
 import { judgeRun } from './judge-run';
 import type { Outcome } from './outcome';
 
 /** Which faults break a play; the others put it at risk. */
 const SEVERITY: Record<ProblemCode, Problem['severity']> = {
-  'free-at-attack': 'broken', 'free-on-line': 'risk', 'two-on-one': 'broken', idle: 'broken', 'partner-cannot-come': 'broken', cycle: 'broken',
-  'reach-too-far': 'risk', 'pull-late': 'risk', 'vacated-gap': 'risk', 'free-linebacker': 'risk',
-  'free-rusher': 'broken', 'hot-rusher': 'risk', 'set-late': 'risk',
+  'free-at-attack': 'broken',
+  'free-on-line': 'risk',
+  'two-on-one': 'broken',
+  idle: 'broken',
+  'partner-cannot-come': 'broken',
+  cycle: 'broken',
+  'reach-too-far': 'risk',
+  'pull-late': 'risk',
+  'vacated-gap': 'risk',
+  'free-linebacker': 'risk',
+  'free-rusher': 'broken',
+  'hot-rusher': 'risk',
+  'set-late': 'risk',
 };
 
 export const isBreaking = (code: ProblemCode): boolean => SEVERITY[code] === 'broken';
@@ -25,7 +44,11 @@ export function judge(scheme: CompiledScheme, outcome: Outcome, aim: Aim, settin
   else judgeRun(judged);
   changesOfPlay(judged);
   const { faults, notes } = judged;
-  return { faults, notes, verdict: faults.some((f) => SEVERITY[f.code] === 'broken') ? 'broken' : faults.length ? 'at risk' : 'sound' };
+  return {
+    faults,
+    notes,
+    verdict: faults.some((f) => SEVERITY[f.code] === 'broken') ? 'broken' : faults.length ? 'at risk' : 'sound',
+  };
 }
 
 /** What makes two faults the same one: its kind and everybody involved, by name. */
@@ -44,7 +67,9 @@ export function explainFault(outcome: Outcome, fault: Fault): Problem {
     return sentence < 0 ? [] : [sheets[man]![sentence]!.line];
   };
   return {
-    code: fault.code, severity: SEVERITY[fault.code], message: fault.say(),
+    code: fault.code,
+    severity: SEVERITY[fault.code],
+    message: fault.say(),
     who: [...fault.men.map((m) => scene.men[m]!.id), ...fault.defenders.map((d) => scene.defenders[d]!.id)],
     lines: fault.lines ? fault.lines() : fault.men.flatMap(lineOf),
   };

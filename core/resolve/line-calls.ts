@@ -12,12 +12,19 @@ export function lineCalls(outcome: Outcome, words: CallWords): LineCall[] {
   const say = (from: string, to: string, meaning: CallMeaning, id = ''): void => {
     calls.push({ from, to, meaning, word: words[meaning].replace('{id}', id) });
   };
-  for (const [tackle, side] of [['LT', 'left'], ['RT', 'right']] as const) {
+  for (const [tackle, side] of [
+    ['LT', 'left'],
+    ['RT', 'right'],
+  ] as const) {
     if (scene.men.some((m) => m.id === tackle)) say(tackle, 'C', sideCall[side].call);
   }
   if (mike.id) say('C', 'all', 'mike', mike.id);
-  const fromBall = outcome.men.filter((m) => m.man < scene.lineCount)
-    .sort((a, b) => Math.abs(scene.men[a.man]!.x) - Math.abs(scene.men[b.man]!.x) || scene.men[b.man]!.x - scene.men[a.man]!.x);
+  const fromBall = outcome.men
+    .filter((m) => m.man < scene.lineCount)
+    .sort(
+      (a, b) =>
+        Math.abs(scene.men[a.man]!.x) - Math.abs(scene.men[b.man]!.x) || scene.men[b.man]!.x - scene.men[a.man]!.x,
+    );
   for (const plan of fromBall) {
     const meaning = callOf(scene, plan);
     if (meaning) say(scene.men[plan.man]!.id, hearer(scene, plan), meaning);

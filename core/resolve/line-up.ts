@@ -12,7 +12,10 @@ const SEATS: Record<Side, Readonly<Record<string, Post>>> = {
 /** Turns a formation so that the play side is right, and gives every job the scheme declares to the first of its choices who is there and has none. */
 export function lineUp(formation: Formation, side: Side, tags: ReadonlySet<string>, jobs: readonly SeatLine[]): Lineup {
   const men = seatMen(formation, side);
-  const posts = Object.fromEntries(POSTS.map((post) => [post, men.findIndex((m) => m.post === post)])) as Record<Post, number>;
+  const posts = Object.fromEntries(POSTS.map((post) => [post, men.findIndex((m) => m.post === post)])) as Record<
+    Post,
+    number
+  >;
   const seats = new Map<string, number>();
   const lineup = { men, lineCount: lineOf(formation).length, posts, side, tags, seats };
   const busy = new Set<number>();
@@ -32,12 +35,25 @@ function seatMen(formation: Formation, side: Side): SceneMan[] {
   const line = turned.filter((m) => lineIds.has(m.id)).sort((a, b) => a.x - b.x);
   const off = turned.filter((m) => !lineIds.has(m.id)).sort((a, b) => b.x - a.x || b.y - a.y || (a.id < b.id ? -1 : 1));
   const all = [...line, ...off].map((m, index): SceneMan => ({
-    index, id: m.id, kind: m.kind, x: m.x, y: m.y, post: SEATS[side][m.id] ?? null,
+    index,
+    id: m.id,
+    kind: m.kind,
+    x: m.x,
+    y: m.y,
+    post: SEATS[side][m.id] ?? null,
     playside: index + 1 < line.length ? index + 1 : NOBODY,
     backside: index > 0 && index < line.length ? index - 1 : NOBODY,
   }));
   // Whom the quarterback reads and whom the scheme leaves are rules too; nobody stands there.
-  const standIn = (id: string, kind: SceneMan['kind'], index: number): SceneMan =>
-    ({ index, id, kind, x: 0, y: -15, post: null, playside: NOBODY, backside: NOBODY });
+  const standIn = (id: string, kind: SceneMan['kind'], index: number): SceneMan => ({
+    index,
+    id,
+    kind,
+    x: 0,
+    y: -15,
+    post: null,
+    playside: NOBODY,
+    backside: NOBODY,
+  });
   return [...all, standIn('QB read', 'quarterback-read', all.length), standIn('design', 'design', all.length + 1)];
 }

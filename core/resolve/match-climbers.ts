@@ -14,12 +14,25 @@ const CROSSING = 1000;
  * there are of the fewer. Both come play side first. Gives for each climber the place of his linebacker in the list, or -1.
  * Ties: the more playside linebacker.
  */
-export function matchWithoutCrossing(scene: Scene, climbers: readonly number[], linebackers: readonly number[], fixed: readonly FixedPair[]): readonly number[] {
+export function matchWithoutCrossing(
+  scene: Scene,
+  climbers: readonly number[],
+  linebackers: readonly number[],
+  fixed: readonly FixedPair[],
+): readonly number[] {
   const size = Math.min(climbers.length, linebackers.length);
   const costs: number[] = [];
   for (const man of climbers) for (const backer of linebackers) costs.push(costOf(scene, man, backer, fixed));
   const nobody = climbers.map(() => -1);
-  const search: Search = { men: climbers.length, backers: linebackers.length, size, costs, picked: nobody.slice(), best: nobody, bestCost: Infinity };
+  const search: Search = {
+    men: climbers.length,
+    backers: linebackers.length,
+    size,
+    costs,
+    picked: nobody.slice(),
+    best: nobody,
+    bestCost: Infinity,
+  };
   walk(search, 0, 0, 0, 0);
   return search.best;
 }

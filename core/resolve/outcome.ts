@@ -55,21 +55,43 @@ export function settleOutcome(settled: Settled): Outcome {
     // A pair whose other half bumped over is one man on his own.
     const alone = pairs && partners.length === 0;
     men.push({
-      man, sentence, instead, action, target, next: next[man]!, partners,
-      block: instead ? job as BlockId : tooFar ? action?.then?.id ?? 'climb' : alone ? settled.lone : action?.id ?? settled.lone,
+      man,
+      sentence,
+      instead,
+      action,
+      target,
+      next: next[man]!,
+      partners,
+      block: instead
+        ? (job as BlockId)
+        : tooFar
+          ? (action?.then?.id ?? 'climb')
+          : alone
+            ? settled.lone
+            : (action?.id ?? settled.lone),
       pull: !instead && !tooFar && (action?.block.pulls ?? false),
-      help: !pairs || alone || target === NOBODY ? null : atMost(Math.abs(scene.men[man]!.x - scene.defenders[target]!.x), FULL_DOUBLE) ? 'full' : 'hand',
+      help:
+        !pairs || alone || target === NOBODY
+          ? null
+          : atMost(Math.abs(scene.men[man]!.x - scene.defenders[target]!.x), FULL_DOUBLE)
+            ? 'full'
+            : 'hand',
     });
   }
   return { settled, men, defenders: statuses(settled, men, targets, on) };
 }
 
 /** Two men on one defender work together when either asked for it. */
-function partnersOf({ scene: { proposals }, call: { blockers } }: Settled, targets: readonly number[], man: number): readonly number[] {
+function partnersOf(
+  { scene: { proposals }, call: { blockers } }: Settled,
+  targets: readonly number[],
+  man: number,
+): readonly number[] {
   const mine = targets[man]!;
   let partners: number[] | null = null;
   for (const other of blockers) {
-    if (targets[other] === mine && other !== man && (proposals[man]!.pairs || proposals[other]!.pairs)) (partners ??= []).push(other);
+    if (targets[other] === mine && other !== man && (proposals[man]!.pairs || proposals[other]!.pairs))
+      (partners ??= []).push(other);
   }
   return partners ?? ALONE;
 }
@@ -77,11 +99,17 @@ function partnersOf({ scene: { proposals }, call: { blockers } }: Settled, targe
 const joined = (men: readonly number[] | null, man: number): readonly number[] => (men ? [...men, man] : [man]);
 
 /** He gives his man a blow in passing and does not have him. */
-export const onlyTouches = ({ action, target }: ManOutcome): boolean => target !== NOBODY && action?.block.role === 'touch';
+export const onlyTouches = ({ action, target }: ManOutcome): boolean =>
+  target !== NOBODY && action?.block.role === 'touch';
 
 const FREE: DefenderOutcome = { status: 'free', by: ALONE, rule: NOBODY };
 
-function statuses({ scene, call }: Settled, men: readonly ManOutcome[], targets: readonly number[], on: readonly number[]): DefenderOutcome[] {
+function statuses(
+  { scene, call }: Settled,
+  men: readonly ManOutcome[],
+  targets: readonly number[],
+  on: readonly number[],
+): DefenderOutcome[] {
   const out = scene.defenders.map(() => FREE);
   for (const man of call.standIns) {
     const status = scene.men[man]!.kind === 'design' ? 'left' : 'read';

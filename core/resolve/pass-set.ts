@@ -27,7 +27,8 @@ export function setOf(scene: Scene, m: ManOutcome): PassSet {
 export function setPoint(scene: Scene, m: ManOutcome, { spot }: Pocket): Point {
   const self = scene.men[m.man]!;
   const rusher = m.target === NOBODY ? null : scene.defenders[m.target]!;
-  if (m.man >= scene.lineCount) return { x: self.x + ((rusher?.x ?? self.x) - self.x) * 0.4, y: Math.min(-5, self.y + 4) };
+  if (m.man >= scene.lineCount)
+    return { x: self.x + ((rusher?.x ?? self.x) - self.x) * 0.4, y: Math.min(-5, self.y + 4) };
   const depth = DEPTH[setOf(scene, m)];
   if (!rusher || rusher.level > 1) return { x: self.x, y: self.y - depth };
   const y = Math.min(self.y - depth, -1);

@@ -23,7 +23,11 @@ const rules = (body: string, head = HEAD): CompiledScheme => need(schemeFrom(hea
 const man = (r: Resolution, id: string) => r.assignments.find((a) => a.blocker === id)!;
 
 describe('rules that chase each other', () => {
-  const r = run(rules('playside guard\n  when the centre is called to base: base the man on me\n  otherwise: climb to L1\ncentre\n  when the playside guard is called to base: climb to L2\n  otherwise: base the nose\n'));
+  const r = run(
+    rules(
+      'playside guard\n  when the centre is called to base: base the man on me\n  otherwise: climb to L1\ncentre\n  when the playside guard is called to base: climb to L2\n  otherwise: base the nose\n',
+    ),
+  );
 
   it('end in a problem that names both men and their lines', () => {
     const cycle = r.problems.find((p) => p.code === 'cycle')!;
@@ -34,25 +38,37 @@ describe('rules that chase each other', () => {
 });
 
 describe('partners', () => {
-  const asks = 'playside tackle\n  always: double the man on the playside guard with the playside guard, then climb\nplayside guard\n';
+  const asks =
+    'playside tackle\n  always: double the man on the playside guard with the playside guard, then climb\nplayside guard\n';
 
   it('a pair stands when the partner is on the same man, and is refused with the reason when he is not', () => {
-    expect(man(run(rules(`${asks}  otherwise: base the man on me\n`)), 'RT')).toMatchObject({ block: 'double', target: 'T', partners: ['RG'] });
+    expect(man(run(rules(`${asks}  otherwise: base the man on me\n`)), 'RT')).toMatchObject({
+      block: 'double',
+      target: 'T',
+      partners: ['RG'],
+    });
     const lost = run(rules(`${asks}  otherwise: climb to L1\n`));
     expect(man(lost, 'RT').because.passedOver[0]!.reason).toBe('RG is called away, so nobody helps');
     expect(lost.problems.map((p) => p.code)).toContain('partner-cannot-come');
   });
 
   it('a helper too far away goes to the next level at once, nearer ones give one hand or a full double', () => {
-    const help = rules('playside guard\n  always: base the man on me\ncentre\n  always: help the playside guard on the man on the playside guard, then climb\n');
+    const help = rules(
+      'playside guard\n  always: base the man on me\ncentre\n  always: help the playside guard on the man on the playside guard, then climb\n',
+    );
     expect(man(run(help, 'T 2i right; M 10 right'), 'C')).toMatchObject({ target: 'T', help: 'full' });
     expect(man(run(help, 'T 3 right; M 10 right'), 'C')).toMatchObject({ target: 'T', help: 'hand', next: 'M' });
-    expect(man(run(help, 'T 3 right; M 10 right', `${FIVE} split 36in`), 'C')).toMatchObject({ block: 'climb', target: 'M', help: null });
+    expect(man(run(help, 'T 3 right; M 10 right', `${FIVE} split 36in`), 'C')).toMatchObject({
+      block: 'climb',
+      target: 'M',
+      help: null,
+    });
   });
 });
 
 describe('him', () => {
-  const takes = (condition: string): string | null => man(run(rules(`playside tackle\n  when ${condition}: base him\n`)), 'RT').target;
+  const takes = (condition: string): string | null =>
+    man(run(rules(`playside tackle\n  when ${condition}: base him\n`)), 'RT').target;
 
   it('is the man the last "there is" names, else the first a condition names', () => {
     expect(takes('the playside guard is covered')).toBe('T');
@@ -73,7 +89,12 @@ describe('the numbers', () => {
 });
 
 describe('a chip', () => {
-  const chips = (end: string): Resolution => run(rules(`backside tackle\n  always: ${end}\nthe back\n  always: chip the end man on the line backside\n`), 'LE 5 left; N 1 left', 'LT LG C RG RT B');
+  const chips = (end: string): Resolution =>
+    run(
+      rules(`backside tackle\n  always: ${end}\nthe back\n  always: chip the end man on the line backside\n`),
+      'LE 5 left; N 1 left',
+      'LT LG C RG RT B',
+    );
 
   it('beside the man who has him is no second man unasked', () => {
     const r = chips('base the man on me');
@@ -90,7 +111,8 @@ describe('a chip', () => {
 });
 
 describe('a man left for whom nobody else has', () => {
-  const leave = (whom: string): string => `backside tackle\n  always: climb, else base the first man head-up or outside me\nleft by design\n  always: leave ${whom}\n`;
+  const leave = (whom: string): string =>
+    `backside tackle\n  always: climb, else base the first man head-up or outside me\nleft by design\n  always: leave ${whom}\n`;
   const end = 'every man head-up or outside the backside tackle';
   const withBacker = `${OVER}; J 50 left @4`;
 
@@ -126,14 +148,20 @@ describe('a lineman with nobody', () => {
   const r = run(rules('playside tackle\n  always: climb\n'), 'S (12, 9)');
 
   it('is told which overhang a sentence would give him, as a note and no fault', () => {
-    expect(r.notes).toEqual(['RT has nobody to block and S, outside the box, is free. Overhangs are taken by name: “climb to the first free overhang” in his sentence would do it.']);
+    expect(r.notes).toEqual([
+      'RT has nobody to block and S, outside the box, is free. Overhangs are taken by name: “climb to the first free overhang” in his sentence would do it.',
+    ]);
     expect(r.problems).toEqual([]);
-    expect(man(run(rules('playside tackle\n  always: climb, else climb to the first free overhang\n'), 'S (12, 9)'), 'RT').target).toBe('S');
+    expect(
+      man(run(rules('playside tackle\n  always: climb, else climb to the first free overhang\n'), 'S (12, 9)'), 'RT')
+        .target,
+    ).toBe('S');
   });
 });
 
 describe('bumping over', () => {
-  const body = 'playside guard\n  always: climb to L1\ncentre\n  always: base the nose\nbackside guard, backside tackle, playside tackle\n  always: climb\n';
+  const body =
+    'playside guard\n  always: climb to L1\ncentre\n  always: base the nose\nbackside guard, backside tackle, playside tackle\n  always: climb\n';
 
   it('happens only where the scheme says so, and says which line says it', () => {
     const without = run(rules(body));
@@ -145,13 +173,22 @@ describe('bumping over', () => {
   });
 
   it('moves men along until somebody has a hand free', () => {
-    const chain = rules('playside guard\n  always: base the man on me\ncentre\n  always: base the nose\nbackside guard\n  always: climb\n', `${HEAD}bump over to a free man\n`);
+    const chain = rules(
+      'playside guard\n  always: base the man on me\ncentre\n  always: base the nose\nbackside guard\n  always: climb\n',
+      `${HEAD}bump over to a free man\n`,
+    );
     const r = run(chain, 'N 0; M A right @1 up lb; T 3 right');
     expect([man(r, 'C').target, man(r, 'LG').target, man(r, 'RG').target]).toEqual(['M', 'N', 'T']);
   });
 
   it('never leaves two men on one defender unasked', () => {
-    const two = run(rules('playside guard, playside tackle\n  always: base the man on the playside guard\n', `${HEAD}bump over to a free man\n`), 'T 3 right; M 30 right');
+    const two = run(
+      rules(
+        'playside guard, playside tackle\n  always: base the man on the playside guard\n',
+        `${HEAD}bump over to a free man\n`,
+      ),
+      'T 3 right; M 30 right',
+    );
     expect(man(two, 'RG').target).toBe('T');
     expect(man(two, 'RT')).toMatchObject({ block: 'climb', target: 'M' });
     expect(two.problems.map((p) => p.code)).not.toContain('two-on-one');
@@ -164,7 +201,10 @@ describe('what goes with a call', () => {
     const front = `${OVER}; S (14, 11)`;
     const spread = `${FIVE} Z slot right`;
     expect(run(zone, front, spread).defenders.find((d) => d.id === 'S')!.status).toBe('free');
-    expect(man(run(zone, front, spread, { side: 'right', tags: ['receiver'] }), 'Z')).toMatchObject({ block: 'seal', target: 'S' });
+    expect(man(run(zone, front, spread, { side: 'right', tags: ['receiver'] }), 'Z')).toMatchObject({
+      block: 'seal',
+      target: 'S',
+    });
     const left = run(zone, front, spread, { side: 'right', tags: ['conflict'] }).defenders.find((d) => d.id === 'S')!;
     expect(left).toMatchObject({ status: 'left', because: 'when tag conflict is on: leave the first free overhang' });
   });
@@ -172,13 +212,24 @@ describe('what goes with a call', () => {
   it('a pair of plays says when the other one should be run', () => {
     const inside = need(shippedScheme('goal-line-inside'));
     const goal = 'X tight left LT LG C RG RT Y right split 0in F B QB under';
-    expect(run(inside, 'T B right; N 0; LE 5 left; RE 9 right; M 00', goal).notes).toContain('Change with me: this is the picture for goal-line-outside.');
-    expect(run(inside, 'T 2i right; N 0; LE 5 left; RE 9 right; M 00', goal).notes.join()).not.toContain('Change with me');
+    expect(run(inside, 'T B right; N 0; LE 5 left; RE 9 right; M 00', goal).notes).toContain(
+      'Change with me: this is the picture for goal-line-outside.',
+    );
+    expect(run(inside, 'T 2i right; N 0; LE 5 left; RE 9 right; M 00', goal).notes.join()).not.toContain(
+      'Change with me',
+    );
   });
 
   it('words of the week are said, in the order spoken', () => {
     const words = { loaded: 'Anvil', light: 'Feather', mike: '{id} is home', pair: 'Twin', gone: 'Post', solo: 'Lark' };
     const { calls } = run(need(shippedScheme('power')), OVER, `${FIVE} H right`, { side: 'right', words });
-    expect(calls.map((c) => `${c.from} ${c.word}`)).toEqual(['LT Feather', 'RT Anvil', 'C M is home', 'C Post', 'RG Twin', 'RT Twin']);
+    expect(calls.map((c) => `${c.from} ${c.word}`)).toEqual([
+      'LT Feather',
+      'RT Anvil',
+      'C M is home',
+      'C Post',
+      'RG Twin',
+      'RT Twin',
+    ]);
   });
 });

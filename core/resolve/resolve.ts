@@ -50,12 +50,22 @@ export interface Worked {
 
 export function prepareCall(scheme: CompiledScheme, formation: Formation, call: Call): Prepared {
   const sign = signOf(call.side);
-  const noses = lineOf(formation).map((m) => (m.x === 0 ? 0 : m.x * sign)).sort((a, b) => a - b);
+  const noses = lineOf(formation)
+    .map((m) => (m.x === 0 ? 0 : m.x * sign))
+    .sort((a, b) => a - b);
   const settings = call.settings ?? SHIPPED_SETTINGS;
   const tags = tagsInForce(scheme, call);
   return {
-    scheme, formation, call, settings, tags, seated: seatCall(scheme, formation, call.side, tags),
-    aim: { attack: attackOf(scheme.head.entry, noses, SHADE), pocket: scheme.head.throw && pocketOf(scheme.head.throw, formation, settings) },
+    scheme,
+    formation,
+    call,
+    settings,
+    tags,
+    seated: seatCall(scheme, formation, call.side, tags),
+    aim: {
+      attack: attackOf(scheme.head.entry, noses, SHADE),
+      pocket: scheme.head.throw && pocketOf(scheme.head.throw, formation, settings),
+    },
   };
 }
 
@@ -66,7 +76,10 @@ export function decide({ seated, formation, call, settings }: Prepared, front: F
 }
 
 /** The verdict over an outcome, however it came about. */
-export const judged = (prepared: Prepared, outcome: Outcome): Worked => ({ outcome, judgement: judge(prepared.scheme, outcome, prepared.aim, prepared.settings) });
+export const judged = (prepared: Prepared, outcome: Outcome): Worked => ({
+  outcome,
+  judgement: judge(prepared.scheme, outcome, prepared.aim, prepared.settings),
+});
 
 /** The fast half of `resolve`, with its verdict: what proof over thousands of fronts runs. */
 export function workOut(prepared: Prepared, front: Front): Worked {
@@ -83,25 +96,46 @@ export function resolve(scheme: CompiledScheme, formation: Formation, front: Fro
 }
 
 /** Says everything about a decision record. */
-export function explainWorked({ scheme, formation, call, settings, tags, aim }: Prepared, { outcome, judgement }: Worked): Resolution {
+export function explainWorked(
+  { scheme, formation, call, settings, tags, aim }: Prepared,
+  { outcome, judgement }: Worked,
+): Resolution {
   const words = call.words ?? SHIPPED_CALL_WORDS;
   const { attack, pocket } = aim;
   return {
-    scheme: scheme.tree.id, side: call.side, tags: [...tags], verdict: judgement.verdict,
-    identification: describeFacts(outcome.settled.scene.facts, { side: call.side, settings, scheme: numbersOf(outcome, formation, attack.x) }),
+    scheme: scheme.tree.id,
+    side: call.side,
+    tags: [...tags],
+    verdict: judgement.verdict,
+    identification: describeFacts(outcome.settled.scene.facts, {
+      side: call.side,
+      settings,
+      scheme: numbersOf(outcome, formation, attack.x),
+    }),
     assignments: inLineOrder(explainAssignments(outcome, call.side, aim, words), formation),
     defenders: explainDefenders(outcome),
     calls: lineCalls(outcome, words),
-    problems: judgement.faults.map((fault) => explainFault(outcome, fault)), notes: judgement.notes.map((say) => say()),
-    attack: pocket ? { x: pocket.spot.x === 0 ? 0 : pocket.spot.x * signOf(call.side), time: pocket.time, gap: 'pass' } : { x: attack.x === 0 ? 0 : attack.x * signOf(call.side), time: BALL_AT_LINE[scheme.head.tempo], gap: scheme.head.entry },
-    passing: pocket && explainPassing(outcome, pocket), movement: null,
+    problems: judgement.faults.map((fault) => explainFault(outcome, fault)),
+    notes: judgement.notes.map((say) => say()),
+    attack: pocket
+      ? { x: pocket.spot.x === 0 ? 0 : pocket.spot.x * signOf(call.side), time: pocket.time, gap: 'pass' }
+      : {
+          x: attack.x === 0 ? 0 : attack.x * signOf(call.side),
+          time: BALL_AT_LINE[scheme.head.tempo],
+          gap: scheme.head.entry,
+        },
+    passing: pocket && explainPassing(outcome, pocket),
+    movement: null,
   };
 }
 
 /** As the offence stands: left to right on the line, then everybody else. */
 function inLineOrder(assignments: Resolution['assignments'], formation: Formation): Resolution['assignments'] {
   const line = lineOf(formation).map((m) => m.id);
-  const place = (id: string): number => { const at = line.indexOf(id); return at < 0 ? line.length : at; };
+  const place = (id: string): number => {
+    const at = line.indexOf(id);
+    return at < 0 ? line.length : at;
+  };
   const x = (id: string): number => formation.men.find((m) => m.id === id)?.x ?? 0;
   return [...assignments].sort((a, b) => place(a.blocker) - place(b.blocker) || x(a.blocker) - x(b.blocker));
 }
@@ -117,7 +151,9 @@ function numbersOf(outcome: Outcome, formation: Formation, attack: number) {
     if (man.kind === 'wide' || man.kind === 'slot') spare.add('receiver');
   }
   return {
-    blockers, spare: [...spare], attack,
+    blockers,
+    spare: [...spare],
+    attack,
     free: scene.defenders.filter((d) => outcome.defenders[d.index]!.status === 'free').map((d) => d.id),
     reads: outcome.defenders.filter((d) => d.status === 'read' || d.status === 'left').length,
   };

@@ -30,24 +30,27 @@ describe.each(libraryIds('schemes'))('%s, seated', (id) => {
   const compiled = scheme(libraryText('schemes', id)!);
 
   it('reads every sentence as the same sentence would be read afresh for its man', () => {
-    fc.assert(fc.property(aLineup, fc.constantFrom<Side>('left', 'right'), ({ formation, front }, side) => {
-      const call = seatCall(compiled, formation, side, tagsInForce(compiled, {}));
-      const scene = setScene(call, new Facts(formation, front, { side }));
-      settleFirstLevel(call, scene);
-      for (const [man, sentences] of call.sheets.entries()) {
-        for (const { when, called, sentence } of sentences) {
-          if (!sentence.when) continue;
-          const answer = (test: Test | null): { holds: boolean; him: number | null } => {
-            scene.him = NOBODY;
-            const holds = test ? test(scene, man) : true;
-            // Who was named matters only where the sentence goes on.
-            return { holds, him: holds ? scene.him : null };
-          };
-          expect(answer(when)).toEqual(answer(testOf(sentence.when, null)));
-          if (!called) expect(answer(when).holds).toBe(false);
+    fc.assert(
+      fc.property(aLineup, fc.constantFrom<Side>('left', 'right'), ({ formation, front }, side) => {
+        const call = seatCall(compiled, formation, side, tagsInForce(compiled, {}));
+        const scene = setScene(call, new Facts(formation, front, { side }));
+        settleFirstLevel(call, scene);
+        for (const [man, sentences] of call.sheets.entries()) {
+          for (const { when, called, sentence } of sentences) {
+            if (!sentence.when) continue;
+            const answer = (test: Test | null): { holds: boolean; him: number | null } => {
+              scene.him = NOBODY;
+              const holds = test ? test(scene, man) : true;
+              // Who was named matters only where the sentence goes on.
+              return { holds, him: holds ? scene.him : null };
+            };
+            expect(answer(when)).toEqual(answer(testOf(sentence.when, null)));
+            if (!called) expect(answer(when).holds).toBe(false);
+          }
         }
-      }
-    }), { numRuns: 15 });
+      }),
+      { numRuns: 15 },
+    );
   });
 });
 
@@ -68,23 +71,32 @@ describe('a seated call', () => {
     expect(idsOf(seat(text), seat(text).order)).toEqual(['RT', 'RG', 'C', 'LG', 'LT']);
     expect(idsOf(seat(text, 'left'), seat(text, 'left').order)).toEqual(['LT', 'LG', 'C', 'RG', 'RT']);
     const compiled = scheme(text);
-    expect(seatCall(compiled, FIVE, 'right', new Set(['b', 'a']))).toBe(seatCall(compiled, FIVE, 'right', new Set(['a', 'b'])));
+    expect(seatCall(compiled, FIVE, 'right', new Set(['b', 'a']))).toBe(
+      seatCall(compiled, FIVE, 'right', new Set(['a', 'b'])),
+    );
     expect(seatCall(compiled, FIVE, 'right', new Set())).not.toBe(seatCall(compiled, FIVE, 'left', new Set()));
   });
 
   it('sees a look once, and one that speaks of "me" for each man', () => {
-    const call = seat(`${HEAD}look heavy: there is a nose and he is on the line\nlook mine: I am covered\nevery man on the line\n  when the look is heavy and the look is mine: base the man on me\n  otherwise: climb\n`);
-    expect([...call.looks].map(([name, look]) => [name, look.once])).toEqual([['heavy', true], ['mine', false]]);
-    fc.assert(fc.property(aFront(FIVE), (front) => {
-      const scene = setScene(call, new Facts(FIVE, front, { side: 'right' }));
-      const line = Array.from({ length: scene.lineCount }, (_, man) => man);
-      // Whoever asks in the middle of a sentence of his own gets the same answer, and keeps the man he has named.
-      scene.him = scene.defenders.length - 1;
-      const heavy = line.map((man) => scene.shows('heavy', man));
-      expect(scene.him).toBe(scene.defenders.length - 1);
-      expect(new Set(heavy).size).toBe(1);
-      expect(heavy[0]).toBe(scene.on[scene.posts.C]!.length > 0);
-      expect(line.map((man) => scene.shows('mine', man))).toEqual(line.map((man) => scene.on[man]!.length > 0));
-    }));
+    const call = seat(
+      `${HEAD}look heavy: there is a nose and he is on the line\nlook mine: I am covered\nevery man on the line\n  when the look is heavy and the look is mine: base the man on me\n  otherwise: climb\n`,
+    );
+    expect([...call.looks].map(([name, look]) => [name, look.once])).toEqual([
+      ['heavy', true],
+      ['mine', false],
+    ]);
+    fc.assert(
+      fc.property(aFront(FIVE), (front) => {
+        const scene = setScene(call, new Facts(FIVE, front, { side: 'right' }));
+        const line = Array.from({ length: scene.lineCount }, (_, man) => man);
+        // Whoever asks in the middle of a sentence of his own gets the same answer, and keeps the man he has named.
+        scene.him = scene.defenders.length - 1;
+        const heavy = line.map((man) => scene.shows('heavy', man));
+        expect(scene.him).toBe(scene.defenders.length - 1);
+        expect(new Set(heavy).size).toBe(1);
+        expect(heavy[0]).toBe(scene.on[scene.posts.C]!.length > 0);
+        expect(line.map((man) => scene.shows('mine', man))).toEqual(line.map((man) => scene.on[man]!.length > 0));
+      }),
+    );
   });
 });

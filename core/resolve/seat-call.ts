@@ -65,14 +65,19 @@ export interface SeatedCall {
 const known = new WeakMap<CompiledScheme, WeakMap<Formation, Map<string, SeatedCall>>>();
 
 /** Seats a call; the same scheme, formation, side and tags are seated once. */
-export function seatCall(scheme: CompiledScheme, formation: Formation, side: Side, tags: ReadonlySet<string>): SeatedCall {
+export function seatCall(
+  scheme: CompiledScheme,
+  formation: Formation,
+  side: Side,
+  tags: ReadonlySet<string>,
+): SeatedCall {
   let ofScheme = known.get(scheme);
-  if (!ofScheme) known.set(scheme, ofScheme = new WeakMap());
+  if (!ofScheme) known.set(scheme, (ofScheme = new WeakMap()));
   let calls = ofScheme.get(formation);
-  if (!calls) ofScheme.set(formation, calls = new Map());
+  if (!calls) ofScheme.set(formation, (calls = new Map()));
   const key = [side, ...[...tags].sort()].join(' ');
   let found = calls.get(key);
-  if (!found) calls.set(key, found = seat(scheme, formation, side, tags));
+  if (!found) calls.set(key, (found = seat(scheme, formation, side, tags)));
   return found;
 }
 
@@ -82,20 +87,35 @@ function seat(scheme: CompiledScheme, formation: Formation, side: Side, tags: Re
   const { men, lineCount, posts } = lineup;
   const line = men.slice(0, lineCount);
   const everybody = men.map((m) => m.index);
-  const [atBall, anywhere] = [{ lineup, me: posts.C }, { lineup, me: NOBODY }];
+  const [atBall, anywhere] = [
+    { lineup, me: posts.C },
+    { lineup, me: NOBODY },
+  ];
   const sheets = everybody.map((man) => sheetOf(scheme, lineup, man));
   const withRules = (man: number): boolean => sheets[man]!.length > 0;
-  const order = [...everybody.slice(0, lineCount).reverse(), ...everybody.slice(lineCount)].filter((man) => (man < lineCount ? withRules(man) : sheets[man]!.some((s) => s.called)));
+  const order = [...everybody.slice(0, lineCount).reverse(), ...everybody.slice(lineCount)].filter((man) =>
+    man < lineCount ? withRules(man) : sheets[man]!.some((s) => s.called),
+  );
   const standIns = order.filter((man) => isStandIn(men[man]!));
   const boxes = tree.boxes.map((b) => testOf(b.when, anywhere));
   return {
-    scheme, lineup,
-    cover: COVERS[head.cover](line), shoulders: COVERS.shoulders(line),
-    looks: new Map(tree.looks.map((l, index) => [l.name, { index, when: testOf(l.when, null), once: !scheme.asking.has(l) && !saysAny(l.when, 'aboutMe') }])),
+    scheme,
+    lineup,
+    cover: COVERS[head.cover](line),
+    shoulders: COVERS.shoulders(line),
+    looks: new Map(
+      tree.looks.map((l, index) => [
+        l.name,
+        { index, when: testOf(l.when, null), once: !scheme.asking.has(l) && !saysAny(l.when, 'aboutMe') },
+      ]),
+    ),
     boxOneMore: boxes.length === 0 ? null : (scene, me) => boxes.some((holds) => holds(scene, me)),
     changes: tree.changes.map((c) => ({ to: c.to, when: testOf(c.when, atBall) })),
     deals: tree.deals.map((d) => ({
-      name: d.name, inOrder: d.inOrder, when: d.when && testOf(d.when, atBall), targets: d.targets.map((t) => compileTarget(t, atBall)),
+      name: d.name,
+      inOrder: d.inOrder,
+      when: d.when && testOf(d.when, atBall),
+      targets: d.targets.map((t) => compileTarget(t, atBall)),
       men: everybody.filter((man) => isAmong(d.to, lineup, man)).sort((a, b) => men[a]!.x - men[b]!.x || a - b),
     })),
     sheets,
@@ -109,7 +129,10 @@ function seat(scheme: CompiledScheme, formation: Formation, side: Side, tags: Re
       // What is left by design is read off all of its sentences, so all of them have to be steady.
       return asks < 0 ? own.length + 1 : men[man]!.kind === 'design' ? 0 : asks;
     }),
-    silence: everybody.map(() => NO_PROPOSAL), nobodyDone: everybody.map(() => false), noRefusals: everybody.map(() => NO_REFUSALS), noNext: everybody.map(() => NOBODY),
+    silence: everybody.map(() => NO_PROPOSAL),
+    nobodyDone: everybody.map(() => false),
+    noRefusals: everybody.map(() => NO_REFUSALS),
+    noNext: everybody.map(() => NOBODY),
     across: [...order].sort((a, b) => men[b]!.x - men[a]!.x || a - b),
   };
 }
@@ -125,6 +148,8 @@ const isAmong = (heads: readonly Phrase[], lineup: Lineup, man: number): boolean
 /** A man's own sentences: those of every sheet he is named on, in the order of the text. */
 function sheetOf({ tree, asking }: CompiledScheme, lineup: Lineup, man: number): CompiledSentence[] {
   const place = { lineup, me: man };
-  const own = tree.sheets.filter((sheet) => isAmong(sheet.heads, lineup, man)).flatMap((sheet) => sheet.sentences.map((sentence, i) => ({ sentence, first: i === 0 })));
+  const own = tree.sheets
+    .filter((sheet) => isAmong(sheet.heads, lineup, man))
+    .flatMap((sheet) => sheet.sentences.map((sentence, i) => ({ sentence, first: i === 0 })));
   return own.map(({ sentence, first }, index) => compileSentence(sentence, index, first, asking.has(sentence), place));
 }

@@ -36,11 +36,20 @@ export interface CompiledSentence {
 }
 
 /** `index` is the sentence's place in the man's own list, `first` whether it opens its sheet. */
-export function compileSentence(sentence: Sentence, index: number, first: boolean, asksOthers: boolean, place: Place): CompiledSentence {
+export function compileSentence(
+  sentence: Sentence,
+  index: number,
+  first: boolean,
+  asksOthers: boolean,
+  place: Place,
+): CompiledSentence {
   const when = sentence.when ? compileCondition(sentence.when, place) : true;
   return {
-    sentence, first, line: sentence.span.line,
-    when: when === true ? null : when === false ? () => false : when, called: when !== false,
+    sentence,
+    first,
+    line: sentence.span.line,
+    when: when === true ? null : when === false ? () => false : when,
+    called: when !== false,
     actions: sentence.actions.map((action, a) => compileAction(action, index, a, place)),
     asksOthers,
   };
@@ -53,9 +62,15 @@ function compileAction({ block, then }: Action, sentence: number, action: number
   const id = block.word as BlockId;
   const word: BlockWord = BLOCKS[id];
   const slot = (of: Phrase, name: string): Phrase | undefined => of.slots[name] as Phrase | undefined;
-  const [whom, partner, other, next] = [slot(block, 'whom'), slot(block, 'partner'), slot(block, 'other'), then && slot(then, 'whom')];
+  const [whom, partner, other, next] = [
+    slot(block, 'whom'),
+    slot(block, 'partner'),
+    slot(block, 'other'),
+    then && slot(then, 'whom'),
+  ];
   return {
-    id, block: word,
+    id,
+    block: word,
     target: whom ? compileTarget(whom, place) : word.course === 'climb' ? MATCHED : null,
     partner: partner ? compileMan(partner, place) : null,
     other: other ? compileMan(other, place) : null,

@@ -42,7 +42,11 @@ class LiveScene implements OpenScene {
   private knownMike: number | null = null;
   private knownLooks: (boolean | undefined)[] | null = null;
 
-  constructor(private readonly call: SeatedCall, readonly facts: Facts, private readonly before: Scene | null) {
+  constructor(
+    private readonly call: SeatedCall,
+    readonly facts: Facts,
+    private readonly before: Scene | null,
+  ) {
     const { lineup, cover, shoulders } = call;
     this.men = lineup.men;
     this.lineCount = lineup.lineCount;
@@ -131,7 +135,11 @@ class LiveScene implements OpenScene {
 class LiveEdge implements Edge {
   private knownOverhangs: readonly number[] | null = null;
 
-  constructor(private readonly facts: Facts, private readonly side: Side, private readonly standing: readonly Defender[]) {}
+  constructor(
+    private readonly facts: Facts,
+    private readonly side: Side,
+    private readonly standing: readonly Defender[],
+  ) {}
 
   private find(d: Defender | null): number {
     return d ? this.standing.indexOf(d) : NOBODY;
@@ -170,7 +178,8 @@ export function setScene(call: SeatedCall, facts: Facts, before: Scene | null = 
 function withNextOutside(scene: Scene): readonly number[] {
   let next = NOBODY;
   const x = (d: number): number => scene.defenders[d]!.x;
-  for (const d of scene.edge.playside.overhangs) if (x(d) <= OVERHANG_REACH && (next === NOBODY || x(d) < x(next))) next = d;
+  for (const d of scene.edge.playside.overhangs)
+    if (x(d) <= OVERHANG_REACH && (next === NOBODY || x(d) < x(next))) next = d;
   return next === NOBODY ? scene.linebackers : [next, ...scene.linebackers];
 }
 
@@ -178,7 +187,16 @@ function placeDefenders(standing: readonly Defender[], side: Side): SceneDefende
   const sign = signOf(side);
   const placed: SceneDefender[] = [];
   for (const d of standing) {
-    placed.push({ index: placed.length, id: d.id, x: d.x === 0 ? 0 : d.x * sign, y: d.y, level: levelOf(d), stance: d.stance, position: d.position, mark: d.mark });
+    placed.push({
+      index: placed.length,
+      id: d.id,
+      x: d.x === 0 ? 0 : d.x * sign,
+      y: d.y,
+      level: levelOf(d),
+      stance: d.stance,
+      position: d.position,
+      mark: d.mark,
+    });
   }
   return placed;
 }

@@ -60,17 +60,33 @@ export function settleFirstLevel(call: SeatedCall, scene: OpenScene, bound: Boun
     if (!refusePartners(scene, order, refusals, done)) break;
   }
   let fallbacks = NO_DEFENDERS;
-  for (const man of order) if (scene.proposals[man]!.sentence < 0 && man < scene.lineCount) fallbacks = [...fallbacks, man];
+  for (const man of order)
+    if (scene.proposals[man]!.sentence < 0 && man < scene.lineCount) fallbacks = [...fallbacks, man];
   const lone = scheme.head.throw ? 'man' : 'base';
   for (const man of fallbacks) scene.propose(man, nearestMan(scene, man, lone));
-  const settled: Settled = { scene, call, sheets, refusals, fallbacks, cycle, bumpLine: scheme.bumpLine, snapped: bound !== null, lone, own: [] };
+  const settled: Settled = {
+    scene,
+    call,
+    sheets,
+    refusals,
+    fallbacks,
+    cycle,
+    bumpLine: scheme.bumpLine,
+    snapped: bound !== null,
+    lone,
+    own: [],
+  };
   if (scheme.bumpLine > 0) bumpOver(settled);
   return settled;
 }
 
 /** Repeats proposals until a whole round changes nothing; returns the men of a cycle, if there is one. Men who are `done` are not asked again. */
 function untilStill(
-  scene: OpenScene, call: SeatedCall, refusals: readonly ReadonlyMap<number, number>[], done: boolean[], bound: Bound | null,
+  scene: OpenScene,
+  call: SeatedCall,
+  refusals: readonly ReadonlyMap<number, number>[],
+  done: boolean[],
+  bound: Bound | null,
 ): readonly number[] {
   const { order, steady } = call;
   let seen: Set<string> | null = null;
@@ -94,10 +110,20 @@ function untilStill(
   }
 }
 
-const sameProposal = (a: Proposal, b: Proposal): boolean => a === b || (a.sentence === b.sentence && a.target === b.target && a.partner === b.partner
-  && (a.all === b.all || (a.all.length === b.all.length && a.all.every((d, i) => d === b.all[i]))));
+const sameProposal = (a: Proposal, b: Proposal): boolean =>
+  a === b ||
+  (a.sentence === b.sentence &&
+    a.target === b.target &&
+    a.partner === b.partner &&
+    (a.all === b.all || (a.all.length === b.all.length && a.all.every((d, i) => d === b.all[i]))));
 
-function propose(scene: Scene, man: number, { sheets, called }: SeatedCall, refused: ReadonlyMap<number, number>, bound: Bound | null): Proposal {
+function propose(
+  scene: Scene,
+  man: number,
+  { sheets, called }: SeatedCall,
+  refused: ReadonlyMap<number, number>,
+  bound: Bound | null,
+): Proposal {
   const sentences = sheets[man]!;
   if (scene.men[man]!.kind === 'design') return proposeLeft(scene, man, sentences);
   for (const s of called[man]!) {
@@ -153,7 +179,12 @@ function takeAction(scene: Scene, man: number, { actions }: CompiledSentence): P
 
 function everyone(scene: Scene, man: number, target: TargetFinder): number[] {
   const all: number[] = [];
-  for (let d = target.seek(scene, man, always); d !== NOBODY; d = target.seek(scene, man, (_scene, _man, x) => !all.includes(x))) all.push(d);
+  for (
+    let d = target.seek(scene, man, always);
+    d !== NOBODY;
+    d = target.seek(scene, man, (_scene, _man, x) => !all.includes(x))
+  )
+    all.push(d);
   return all;
 }
 
@@ -165,12 +196,21 @@ function isTooFar({ men, defenders }: Scene, man: number, mate: number, defender
 }
 
 /** Pairs whose partner is not on the same man are refused; true when any was. */
-function refusePartners(scene: Scene, order: readonly number[], refusals: ReadonlyMap<number, number>[], done: boolean[]): boolean {
+function refusePartners(
+  scene: Scene,
+  order: readonly number[],
+  refusals: ReadonlyMap<number, number>[],
+  done: boolean[],
+): boolean {
   let lost: [man: number, sentence: number, partner: number][] | null = null;
   for (const man of order) {
     const p = scene.proposals[man]!;
     if (!p.pairs) continue;
-    const missing = isElsewhere(scene, p.partner, p.target) ? p.partner : isElsewhere(scene, p.other, p.target) ? p.other : NOBODY;
+    const missing = isElsewhere(scene, p.partner, p.target)
+      ? p.partner
+      : isElsewhere(scene, p.other, p.target)
+        ? p.other
+        : NOBODY;
     if (missing !== NOBODY) (lost ??= []).push([man, p.sentence, missing]);
   }
   if (!lost) return false;
@@ -181,14 +221,16 @@ function refusePartners(scene: Scene, order: readonly number[], refusals: Readon
   return true;
 }
 
-const isElsewhere = ({ proposals }: Scene, mate: number, defender: number): boolean => mate !== NOBODY && proposals[mate]!.target !== defender;
+const isElsewhere = ({ proposals }: Scene, mate: number, defender: number): boolean =>
+  mate !== NOBODY && proposals[mate]!.target !== defender;
 
 /** With no sentence left: the man on him, else the nearest free first-level man in a gap beside him. */
 function nearestMan(scene: Scene, man: number, job: BlockId): Proposal {
   const self = scene.men[man]!;
   const lo = self.backside === NOBODY ? self.x - 4 : scene.men[self.backside]!.x;
   const hi = self.playside === NOBODY ? self.x + 4 : scene.men[self.playside]!.x;
-  const near = scene.first.filter((d) => scene.defenders[d]!.x > lo && scene.defenders[d]!.x < hi)
+  const near = scene.first
+    .filter((d) => scene.defenders[d]!.x > lo && scene.defenders[d]!.x < hi)
     .filter((d) => scene.on[man]!.includes(d) || scene.owners[d] === 0)
     .sort((a, b) => Math.abs(scene.defenders[a]!.x - self.x) - Math.abs(scene.defenders[b]!.x - self.x));
   return onto(openProposal(NOBODY, 0, job, false), near[0] ?? NOBODY);

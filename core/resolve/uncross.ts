@@ -22,10 +22,20 @@ export function uncross(settled: Settled, target: number[]): void {
 
 function areCrossed({ proposals, defenders }: Scene, target: readonly number[], man: number, mate: number): boolean {
   const [his, mates] = [target[man]!, target[mate]!];
-  if (his === NOBODY || mates === NOBODY || defenders[his]!.level !== defenders[mates]!.level || !moreThan(defenders[his]!.x, defenders[mates]!.x)) return false;
+  if (
+    his === NOBODY ||
+    mates === NOBODY ||
+    defenders[his]!.level !== defenders[mates]!.level ||
+    !moreThan(defenders[his]!.x, defenders[mates]!.x)
+  )
+    return false;
   const mayTrade = (who: number): boolean => {
     const { instead, pulls } = proposals[who]!;
-    return (instead === null || instead === 'over') && !pulls && target.indexOf(target[who]!) === target.lastIndexOf(target[who]!);
+    return (
+      (instead === null || instead === 'over') &&
+      !pulls &&
+      target.indexOf(target[who]!) === target.lastIndexOf(target[who]!)
+    );
   };
   return (proposals[man]!.instead === 'over' || proposals[mate]!.instead === 'over') && mayTrade(man) && mayTrade(mate);
 }

@@ -28,5 +28,13 @@ export function rateOf(good: number, of: number, unknown: number): Rate {
   const z2 = Z95 ** 2;
   const middle = (p + z2 / (2 * of)) / (1 + z2 / of);
   const half = (Z95 / (1 + z2 / of)) * Math.sqrt((p * (1 - p)) / of + z2 / (4 * of ** 2));
-  return { good, of, unknown, share: p, low: Math.max(0, middle - half), high: Math.min(1, middle + half), tooFew: of < TOO_FEW };
+  return {
+    good,
+    of,
+    unknown,
+    share: p,
+    low: Math.max(0, middle - half),
+    high: Math.min(1, middle + half),
+    tooFew: of < TOO_FEW,
+  };
 }

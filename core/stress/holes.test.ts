@@ -18,7 +18,12 @@ function need<T>(result: { ok: true; value: T } | { ok: false; diagnostics: unkn
 
 const lineups: { formation: Formation; spaces: OpenSpace[] }[] = libraryIds('formations').map((id) => {
   const formation = need(formationFrom(libraryText('formations', id)!));
-  return { formation, spaces: libraryIds('fronts').map((front) => need(openSpace(spaceAround(need(frontFrom(libraryText('fronts', front)!, formation))), formation))) };
+  return {
+    formation,
+    spaces: libraryIds('fronts').map((front) =>
+      need(openSpace(spaceAround(need(frontFrom(libraryText('fronts', front)!, formation))), formation)),
+    ),
+  };
 });
 
 /** Protections answer to pressures, not to fronts: against six on the line five men are short whatever they do. */
@@ -36,7 +41,10 @@ describe.each(runs)('%s', (id) => {
           const tally = stress(prepared, space, planFor(space, AROUND, 7));
           tried += tally.fronts;
           if (tally.holes === 0) continue;
-          for (const c of tally.causes.filter((x) => x.holes > 0)) found.push(`${formation.id} ${side} ${space.space.name}: ${c.smallest.message} (${sayFront(space.frontAt(c.smallest.choice)!, formation)})`);
+          for (const c of tally.causes.filter((x) => x.holes > 0))
+            found.push(
+              `${formation.id} ${side} ${space.space.name}: ${c.smallest.message} (${sayFront(space.frontAt(c.smallest.choice)!, formation)})`,
+            );
         }
       }
     }

@@ -13,7 +13,9 @@ export function holesOf({ outcome, judgement }: Worked): Fault[] {
   const [lo, hi] = [line[0]!.x, line[line.length - 1]!.x];
   return judgement.faults.filter((f) => {
     if (f.code === 'two-on-one' || f.code === 'idle' || f.code === 'cycle') return true;
-    return (f.code === 'free-at-attack' || f.code === 'free-on-line')
-      && f.defenders.some((d) => atLeast(scene.defenders[d]!.x, lo) && atMost(scene.defenders[d]!.x, hi));
+    return (
+      (f.code === 'free-at-attack' || f.code === 'free-on-line') &&
+      f.defenders.some((d) => atLeast(scene.defenders[d]!.x, lo) && atMost(scene.defenders[d]!.x, hi))
+    );
   });
 }

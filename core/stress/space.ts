@@ -22,7 +22,11 @@ export interface OpenSpace {
 }
 
 /** Reads a space. A clause that cannot be read is reported with the man's number in the list. */
-export function openSpace(space: Space, formation: Formation, settings: Settings = SHIPPED_SETTINGS): Result<OpenSpace> {
+export function openSpace(
+  space: Space,
+  formation: Formation,
+  settings: Settings = SHIPPED_SETTINGS,
+): Result<OpenSpace> {
   const men: (Defender | null)[][] = [];
   for (const clauses of space.men) {
     const places: (Defender | null)[] = [];
@@ -46,13 +50,28 @@ export function openSpace(space: Space, formation: Formation, settings: Settings
   }
   const radix = [...men.map((m) => m.length), movements.length];
   const size = radix.reduce((all, n) => all * n, 1);
-  return { ok: true, diagnostics: [], value: { space, size: Number.isSafeInteger(size) ? size : Infinity, radix, frontAt: (choice) => frontOf(space, men, movements, choice) } };
+  return {
+    ok: true,
+    diagnostics: [],
+    value: {
+      space,
+      size: Number.isSafeInteger(size) ? size : Infinity,
+      radix,
+      frontAt: (choice) => frontOf(space, men, movements, choice),
+    },
+  };
 }
 
 /** As placed first, then to either side. */
-const shifts = (d: Defender, jitter: number): number[] => (jitter > 0 && d.y <= 4.5 ? [d.x, d.x - jitter, d.x + jitter] : [d.x]);
+const shifts = (d: Defender, jitter: number): number[] =>
+  jitter > 0 && d.y <= 4.5 ? [d.x, d.x - jitter, d.x + jitter] : [d.x];
 
-function frontOf(space: Space, men: readonly (readonly (Defender | null)[])[], movements: readonly Front['movements'][], choice: Choice): Front | null {
+function frontOf(
+  space: Space,
+  men: readonly (readonly (Defender | null)[])[],
+  movements: readonly Front['movements'][],
+  choice: Choice,
+): Front | null {
   const defenders: Defender[] = [];
   for (let i = 0; i < men.length; i++) {
     const d = men[i]![choice[i]!];
@@ -92,13 +111,23 @@ export const weightOf = (choice: Choice, men: number): number => choice.reduce((
  * each of the `moves`, as many as a space may have.
  */
 export function spaceAround(front: Front, moves: readonly Movement[] = [], jitter = 0.5): Space {
-  const clause = (d: Defender, x: number): string => [
-    `${d.id} (${trim(x, 3)}, ${trim(d.y, 3)})`, d.stance === 'up' && d.y <= 4.5 ? 'up' : '', d.position === 'end' ? '' : d.position, d.mark ?? '',
-  ].filter(Boolean).join(' ');
+  const clause = (d: Defender, x: number): string =>
+    [
+      `${d.id} (${trim(x, 3)}, ${trim(d.y, 3)})`,
+      d.stance === 'up' && d.y <= 4.5 ? 'up' : '',
+      d.position === 'end' ? '' : d.position,
+      d.mark ?? '',
+    ]
+      .filter(Boolean)
+      .join(' ');
   const inBox = (d: Defender): boolean => Math.abs(d.x) <= 4 * 5 && d.y <= 8 * YARD;
   return {
-    id: `around-${front.id}`.toLowerCase().replace(/[^a-z0-9-]+/g, '-'), name: `Around ${front.name}${moves.length ? ', and what it can do' : ''}`.slice(0, 80), jitter,
+    id: `around-${front.id}`.toLowerCase().replace(/[^a-z0-9-]+/g, '-'),
+    name: `Around ${front.name}${moves.length ? ', and what it can do' : ''}`.slice(0, 80),
+    jitter,
     movements: [[], ...moves.slice(0, MAX_CHOICES - 1).map((m) => [sayMovement(m)])],
-    men: front.defenders.map((d) => (d.y <= 4.5 || !inBox(d) ? [clause(d, d.x)] : [0, -2, 2].map((off) => clause(d, d.x + off)))),
+    men: front.defenders.map((d) =>
+      d.y <= 4.5 || !inBox(d) ? [clause(d, d.x)] : [0, -2, 2].map((off) => clause(d, d.x + off)),
+    ),
   };
 }

@@ -25,7 +25,12 @@ export interface Cause {
   readonly count: number;
   /** On how many of them it is a hole of the rules themselves. */
   readonly holes: number;
-  readonly smallest: { readonly weight: number; readonly choice: Choice; readonly message: string; readonly lines: readonly number[] };
+  readonly smallest: {
+    readonly weight: number;
+    readonly choice: Choice;
+    readonly message: string;
+    readonly lines: readonly number[];
+  };
 }
 
 /** What was found so far; tallies of parts add up to the tally of the whole. */
@@ -41,17 +46,28 @@ export interface Tally {
   readonly causes: readonly Cause[];
 }
 
-export const NO_TALLY: Tally = Object.freeze({ fronts: 0, skipped: 0, sound: 0, atRisk: 0, broken: 0, holes: 0, causes: [] });
+export const NO_TALLY: Tally = Object.freeze({
+  fronts: 0,
+  skipped: 0,
+  sound: 0,
+  atRisk: 0,
+  broken: 0,
+  holes: 0,
+  causes: [],
+});
 
 /** Every front of a small space, samples of a large one. */
 export const planFor = (space: OpenSpace, limit: number, seed: number): StressPlan =>
-  (space.size <= limit ? { kind: 'all', seed, from: 0, to: space.size } : { kind: 'sample', seed, from: 0, to: limit });
+  space.size <= limit ? { kind: 'all', seed, from: 0, to: space.size } : { kind: 'sample', seed, from: 0, to: limit };
 
 /** Cuts a plan into equal parts. */
 export function sharePlan(plan: StressPlan, parts: number): StressPlan[] {
   const step = Math.ceil((plan.to - plan.from) / parts);
-  return Array.from({ length: parts }, (_, i) => ({ ...plan, from: Math.min(plan.to, plan.from + i * step), to: Math.min(plan.to, plan.from + (i + 1) * step) }))
-    .filter((p) => p.to > p.from);
+  return Array.from({ length: parts }, (_, i) => ({
+    ...plan,
+    from: Math.min(plan.to, plan.from + i * step),
+    to: Math.min(plan.to, plan.from + (i + 1) * step),
+  })).filter((p) => p.to > p.from);
 }
 
 /** Works a call out against every front of a plan. Pure: the same plan gives the same tally. */
@@ -76,7 +92,14 @@ export function stress(prepared: Prepared, space: OpenSpace, plan: StressPlan): 
   return { ...count, causes: ranked([...causes.values()]) };
 }
 
-function note(causes: Map<string, { -readonly [K in keyof Cause]: Cause[K] }>, worked: Worked, fault: Fault, hole: boolean, choice: Choice, front: Front): void {
+function note(
+  causes: Map<string, { -readonly [K in keyof Cause]: Cause[K] }>,
+  worked: Worked,
+  fault: Fault,
+  hole: boolean,
+  choice: Choice,
+  front: Front,
+): void {
   const key = faultKey(worked.outcome, fault);
   const known = causes.get(key);
   const weight = weightOf(choice, front.defenders.length);
@@ -89,27 +112,59 @@ function note(causes: Map<string, { -readonly [K in keyof Cause]: Cause[K] }>, w
   const smallest = { weight, choice, message, lines };
   const holes = (known?.holes ?? 0) + Number(hole);
   if (known) Object.assign(known, { count: known.count + 1, holes, smallest });
-  else causes.set(key, { key, code: fault.code, severity: isBreaking(fault.code) ? 'broken' : 'risk', who, count: 1, holes, smallest });
+  else
+    causes.set(key, {
+      key,
+      code: fault.code,
+      severity: isBreaking(fault.code) ? 'broken' : 'risk',
+      who,
+      count: 1,
+      holes,
+      smallest,
+    });
 }
 
 /** Breaking causes first, then the more frequent. */
-const ranked = (causes: readonly Cause[]): Cause[] => [...causes].sort((a, b) =>
-  Number(b.severity === 'broken') - Number(a.severity === 'broken') || b.count - a.count || (a.key < b.key ? -1 : 1));
+const ranked = (causes: readonly Cause[]): Cause[] =>
+  [...causes].sort(
+    (a, b) =>
+      Number(b.severity === 'broken') - Number(a.severity === 'broken') ||
+      b.count - a.count ||
+      (a.key < b.key ? -1 : 1),
+  );
 
 export function addTallies(a: Tally, b: Tally): Tally {
   const causes = new Map(a.causes.map((c) => [c.key, c]));
   for (const c of b.causes) {
     const other = causes.get(c.key);
-    causes.set(c.key, other ? { ...c, count: c.count + other.count, holes: c.holes + other.holes, smallest: isPlainer(c.smallest, other.smallest) ? c.smallest : other.smallest } : c);
+    causes.set(
+      c.key,
+      other
+        ? {
+            ...c,
+            count: c.count + other.count,
+            holes: c.holes + other.holes,
+            smallest: isPlainer(c.smallest, other.smallest) ? c.smallest : other.smallest,
+          }
+        : c,
+    );
   }
   return {
-    fronts: a.fronts + b.fronts, skipped: a.skipped + b.skipped, sound: a.sound + b.sound, atRisk: a.atRisk + b.atRisk, broken: a.broken + b.broken,
-    holes: a.holes + b.holes, causes: ranked([...causes.values()]),
+    fronts: a.fronts + b.fronts,
+    skipped: a.skipped + b.skipped,
+    sound: a.sound + b.sound,
+    atRisk: a.atRisk + b.atRisk,
+    broken: a.broken + b.broken,
+    holes: a.holes + b.holes,
+    causes: ranked([...causes.values()]),
   };
 }
 
 /** Ties go to the lower choice, so that the sum does not depend on who counted what. */
-function isPlainer(a: Pick<Cause['smallest'], 'weight' | 'choice'>, b: Pick<Cause['smallest'], 'weight' | 'choice'>): boolean {
+function isPlainer(
+  a: Pick<Cause['smallest'], 'weight' | 'choice'>,
+  b: Pick<Cause['smallest'], 'weight' | 'choice'>,
+): boolean {
   if (a.weight !== b.weight) return a.weight < b.weight;
   const at = a.choice.findIndex((c, i) => c !== b.choice[i]);
   return at >= 0 && a.choice[at]! < b.choice[at]!;

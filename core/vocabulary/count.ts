@@ -5,7 +5,9 @@ import type { Count, Scene } from './scene';
 export function countOf(scene: Scene): Count {
   const order = [...scene.first, ...scene.linebackers].sort((a, b) => {
     const [one, other] = [scene.defenders[a]!, scene.defenders[b]!];
-    return Math.abs(one.x - other.x) <= STACK_WIDTH && one.level !== other.level ? one.level - other.level : other.x - one.x || a - b;
+    return Math.abs(one.x - other.x) <= STACK_WIDTH && one.level !== other.level
+      ? one.level - other.level
+      : other.x - one.x || a - b;
   });
   let zero = -1;
   const off = (i: number): number => Math.abs(scene.defenders[order[i]!]!.x);

@@ -24,7 +24,14 @@ export function passedOver(slots: Slots): number {
  * The first-level defender in a stretch of the line accepted after so many `passedOver`, walking in a direction from the back side to the
  * play side (1) or the other way (-1).
  */
-export function nthOnLine(scene: Scene, me: number, direction: 1 | -1, { from, to }: Stretch, passed: number, accept: Accept): number {
+export function nthOnLine(
+  scene: Scene,
+  me: number,
+  direction: 1 | -1,
+  { from, to }: Stretch,
+  passed: number,
+  accept: Accept,
+): number {
   const { first, defenders } = scene;
   let left = passed;
   let last = NOBODY;
@@ -40,7 +47,8 @@ export function nthOnLine(scene: Scene, me: number, direction: 1 | -1, { from, t
 }
 
 /** Everything farther in a direction than a place, feet. */
-export const beyond = (x: number, direction: 1 | -1): Stretch => (direction > 0 ? { from: x + EPSILON, to: Infinity } : { from: -Infinity, to: x - EPSILON });
+export const beyond = (x: number, direction: 1 | -1): Stretch =>
+  direction > 0 ? { from: x + EPSILON, to: Infinity } : { from: -Infinity, to: x - EPSILON };
 
 /** +1 when this man's outside is the play side, -1 when it is the back side. The centre counts as play side. */
 export const outward = ({ men }: Lineup, man: number): 1 | -1 => (men[man]!.x < 0 ? -1 : 1);
@@ -87,7 +95,10 @@ export function nameHim(scene: Scene, defender: number): boolean {
 }
 
 /** The one man of a kind in this formation: the back, the fullback, the H. */
-export const manOfKind = (kind: Lineup['men'][number]['kind']): ManFinder => ({ men }) => men.findIndex((m) => m.kind === kind);
+export const manOfKind =
+  (kind: Lineup['men'][number]['kind']): ManFinder =>
+  ({ men }) =>
+    men.findIndex((m) => m.kind === kind);
 
 export const always: Accept = () => true;
 
@@ -97,7 +108,7 @@ export function neighbourOf(lineup: Lineup, self: number, dir: string): number {
   const man = lineup.men[self]!;
   if (dir === 'playside') return man.playside;
   if (dir === 'backside') return man.backside;
-  return (dir === 'outside') === (outward(lineup, self) > 0) ? man.playside : man.backside;
+  return (dir === 'outside') === outward(lineup, self) > 0 ? man.playside : man.backside;
 }
 
 /** The gap between two men, as its two noses; `null` when one of them is not there. */

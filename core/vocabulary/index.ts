@@ -123,7 +123,19 @@ import { secondManOn } from './targets/second-man-on';
 import { menDown } from './conditions/men-down';
 import { scan } from './blocks/scan';
 import { passDouble } from './blocks/pass-double';
-import type { BlockWord, ConditionWord, EventWord, GapWord, GroupWord, ManWord, PhraseKind, QualifierWord, ReactionWord, Saying, TargetWord } from './word';
+import type {
+  BlockWord,
+  ConditionWord,
+  EventWord,
+  GapWord,
+  GroupWord,
+  ManWord,
+  PhraseKind,
+  QualifierWord,
+  ReactionWord,
+  Saying,
+  TargetWord,
+} from './word';
 
 // One line a word; a text's phrases are tried in this order, and the longest fit wins.
 
@@ -286,6 +298,14 @@ export type BlockId = keyof typeof BLOCKS;
 
 /** Every word of the language by the kind of phrase it makes. */
 export const WORDS = {
-  condition: CONDITIONS, target: TARGETS, qualifier: QUALIFIERS, man: MEN, gap: GAPS, region: REGIONS, block: BLOCKS,
-  event: EVENTS, reaction: REACTIONS, group: GROUPS,
+  condition: CONDITIONS,
+  target: TARGETS,
+  qualifier: QUALIFIERS,
+  man: MEN,
+  gap: GAPS,
+  region: REGIONS,
+  block: BLOCKS,
+  event: EVENTS,
+  reaction: REACTIONS,
+  group: GROUPS,
 } as const satisfies Record<PhraseKind, Record<string, Saying>>;

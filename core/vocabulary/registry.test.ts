@@ -21,15 +21,38 @@ function plain(kind: PhraseKind, depth = 0): Phrase {
   return { kind, word, form: template.form, slots: fill(template.pieces, depth), qualifiers: [], span };
 }
 function fill(pieces: (typeof TEMPLATES)['man'][number]['pieces'], depth: number): Record<string, SlotValue> {
-  return Object.fromEntries(pieces.flatMap((p) => (p.is === 'slot' && !p.optional
-    ? [[p.name, isPhraseKind(p.kind) ? plain(p.kind, depth + 1) : LIST_LEAVES.has(p.kind) ? Object.keys(LEAVES[p.kind as LeafKind].values!).slice(0, 2) : Object.keys(LEAVES[p.kind].values ?? { [p.kind[0]!]: '' })[0]!]] : [])));
+  return Object.fromEntries(
+    pieces.flatMap((p) =>
+      p.is === 'slot' && !p.optional
+        ? [
+            [
+              p.name,
+              isPhraseKind(p.kind)
+                ? plain(p.kind, depth + 1)
+                : LIST_LEAVES.has(p.kind)
+                  ? Object.keys(LEAVES[p.kind as LeafKind].values!).slice(0, 2)
+                  : Object.keys(LEAVES[p.kind].values ?? { [p.kind[0]!]: '' })[0]!,
+            ],
+          ]
+        : [],
+    ),
+  );
 }
 
 describe('every word of the language', () => {
-  const all = PHRASE_KINDS.flatMap((kind) => TEMPLATES[kind].map((t) => [`${kind} ${t.word} ${t.denies ? 'denied ' : ''}${t.form}`, kind, t] as const));
+  const all = PHRASE_KINDS.flatMap((kind) =>
+    TEMPLATES[kind].map((t) => [`${kind} ${t.word} ${t.denies ? 'denied ' : ''}${t.form}`, kind, t] as const),
+  );
 
   it.each(all)('%s is read back as it is said', (_label, kind, template) => {
-    const phrase: Phrase = { kind, word: template.word, form: template.form, slots: fill(template.pieces, 0), qualifiers: [], span };
+    const phrase: Phrase = {
+      kind,
+      word: template.word,
+      form: template.form,
+      slots: fill(template.pieces, 0),
+      qualifiers: [],
+      span,
+    };
     const said = sayPhrase(phrase, { denied: template.denies });
     const { lines } = readTokens(said);
     const reading = new PhraseReader(lines[0]!.tokens, names, false).read(kind, 0)!;
@@ -41,7 +64,12 @@ describe('every word of the language', () => {
     for (const word of Object.values(WORDS[kind])) expect(word.help).toMatch(/^[A-Z].*[.]$/);
   });
 
-  it.each([['conditions', CONDITIONS], ['targets', TARGETS], ['blocks', BLOCKS], ['qualifiers', QUALIFIERS]] as const)('%s: every file is registered', (folder, registry) => {
+  it.each([
+    ['conditions', CONDITIONS],
+    ['targets', TARGETS],
+    ['blocks', BLOCKS],
+    ['qualifiers', QUALIFIERS],
+  ] as const)('%s: every file is registered', (folder, registry) => {
     const files = readdirSync(fileURLToPath(new URL(folder, import.meta.url))).map((f) => f.replace('.ts', ''));
     expect(files.sort()).toEqual(Object.keys(registry).sort());
   });
@@ -52,5 +80,7 @@ describe('every word of the language', () => {
 });
 
 it('the embedded library is what the .chalk files say', () => {
-  expect(readFileSync(fileURLToPath(new URL('../library/embedded.ts', import.meta.url)), 'utf8')).toBe(embeddedLibrary());
+  expect(readFileSync(fileURLToPath(new URL('../library/embedded.ts', import.meta.url)), 'utf8')).toBe(
+    embeddedLibrary(),
+  );
 });

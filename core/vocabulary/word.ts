@@ -1,10 +1,37 @@
 import type { Change, Lineup, Scene } from './scene';
 
 /** Kinds of phrase a sentence is made of. Everything else a slot can hold is a plain word (see `LeafKind`). */
-export const PHRASE_KINDS = ['condition', 'target', 'qualifier', 'man', 'gap', 'region', 'block', 'event', 'reaction', 'group'] as const;
+export const PHRASE_KINDS = [
+  'condition',
+  'target',
+  'qualifier',
+  'man',
+  'gap',
+  'region',
+  'block',
+  'event',
+  'reaction',
+  'group',
+] as const;
 export type PhraseKind = (typeof PHRASE_KINDS)[number];
 
-export type LeafKind = 'dir' | 'wing' | 'shades' | 'ordinal' | 'count' | 'letter' | 'tag' | 'look' | 'seat' | 'family' | 'post' | 'number' | 'place' | 'load' | 'job' | 'techniques';
+export type LeafKind =
+  | 'dir'
+  | 'wing'
+  | 'shades'
+  | 'ordinal'
+  | 'count'
+  | 'letter'
+  | 'tag'
+  | 'look'
+  | 'seat'
+  | 'family'
+  | 'post'
+  | 'number'
+  | 'place'
+  | 'load'
+  | 'job'
+  | 'techniques';
 
 /**
  * How a word is said. A template is plain English with slots: `{name:kind}`; `[...]` may be left out; `be` is said am or is;

@@ -25,7 +25,10 @@ export function drawFigure(context: SKRSContext2D, project: Project, man: Figure
   context.lineCap = 'round';
   context.strokeStyle = kit.trousers;
   context.lineWidth = s * 0.62;
-  for (const [side, swing] of [[-0.42, lift], [0.42, -lift]] as const) {
+  for (const [side, swing] of [
+    [-0.42, lift],
+    [0.42, -lift],
+  ] as const) {
     context.beginPath();
     context.moveTo(foot.x + side * s * 0.8, foot.y - s * hip * 0.95);
     context.lineTo(foot.x + side * s * 1.1, foot.y - s * (0.12 + Math.max(0, swing) * 0.5));

@@ -16,8 +16,21 @@ const NOISE = 7;
 export function cameraFor(angle: Angle, seed: number, field: Field): Camera {
   const wobble = chance(seed + (angle === 'end zone' ? 1 : 2));
   const roll = (wobble() - 0.5) * 0.016;
-  if (angle === 'end zone') return { at: { x: wobble() * 3 - 1.5, y: -86, z: 27 }, toward: { x: 0, y: 3, z: 0.6 }, focal: 1.92, roll, barrel: -0.1 };
-  return { at: { x: -(150 + field.ballX), y: -4 + wobble() * 4, z: 40 }, toward: { x: 0, y: -1.5, z: 0.5 }, focal: 3.4, roll, barrel: -0.12 };
+  if (angle === 'end zone')
+    return {
+      at: { x: wobble() * 3 - 1.5, y: -86, z: 27 },
+      toward: { x: 0, y: 3, z: 0.6 },
+      focal: 1.92,
+      roll,
+      barrel: -0.1,
+    };
+  return {
+    at: { x: -(150 + field.ballX), y: -4 + wobble() * 4, z: 40 },
+    toward: { x: 0, y: -1.5, z: 0.5 },
+    focal: 3.4,
+    roll,
+    barrel: -0.12,
+  };
 }
 
 /** Films a take from one stand into a WebM file: shutter blur, sensor noise, compression. */
@@ -31,8 +44,40 @@ export async function film(take: Take, angle: Angle, field: Field, seed: number,
   drawField(backdrop.getContext('2d'), project, field, WIDTH, HEIGHT);
   const random = chance(seed * 31);
   const grain = Int8Array.from({ length: WIDTH * HEIGHT }, () => Math.round((random() - 0.5) * NOISE));
-  const encoder = spawn('ffmpeg', ['-y', '-loglevel', 'error', '-f', 'rawvideo', '-pix_fmt', 'rgba', '-s', `${WIDTH}x${HEIGHT}`, '-r', String(FRAMES_PER_SECOND), '-i', '-',
-    '-c:v', 'libvpx-vp9', '-b:v', '0', '-crf', '41', '-g', '15', '-cpu-used', '4', '-row-mt', '1', '-pix_fmt', 'yuv420p', file], { stdio: ['pipe', 'inherit', 'inherit'] });
+  const encoder = spawn(
+    'ffmpeg',
+    [
+      '-y',
+      '-loglevel',
+      'error',
+      '-f',
+      'rawvideo',
+      '-pix_fmt',
+      'rgba',
+      '-s',
+      `${WIDTH}x${HEIGHT}`,
+      '-r',
+      String(FRAMES_PER_SECOND),
+      '-i',
+      '-',
+      '-c:v',
+      'libvpx-vp9',
+      '-b:v',
+      '0',
+      '-crf',
+      '41',
+      '-g',
+      '15',
+      '-cpu-used',
+      '4',
+      '-row-mt',
+      '1',
+      '-pix_fmt',
+      'yuv420p',
+      file,
+    ],
+    { stdio: ['pipe', 'inherit', 'inherit'] },
+  );
   for (const [i, frame] of take.frames.entries()) {
     drawMoment(context, backdrop, project, frame, camera);
     // The shutter stays open for half a frame: two moments on one picture.
@@ -54,7 +99,7 @@ export async function film(take: Take, angle: Angle, field: Field, seed: number,
     if (!encoder.stdin.write(Buffer.from(picture.data.buffer))) await once(encoder.stdin, 'drain');
   }
   encoder.stdin.end();
-  const [code] = await once(encoder, 'close') as [number];
+  const [code] = (await once(encoder, 'close')) as [number];
   if (code !== 0) throw new Error(`ffmpeg ended with ${code} on ${file}`);
 }
 
@@ -63,7 +108,13 @@ function blend(a: Frame, b: Frame): Frame {
 }
 
 /** Field, then far men before near ones, so that these hide those. */
-function drawMoment(context: Parameters<typeof drawFigure>[0], backdrop: Canvas, project: ReturnType<typeof projector>, frame: Frame, camera: Camera): void {
+function drawMoment(
+  context: Parameters<typeof drawFigure>[0],
+  backdrop: Canvas,
+  project: ReturnType<typeof projector>,
+  frame: Frame,
+  camera: Camera,
+): void {
   context.drawImage(backdrop, 0, 0);
   const away = (m: { x: number; y: number }): number => Math.hypot(m.x - camera.at.x, m.y - camera.at.y);
   for (const man of [...frame.men].sort((a, b) => away(b) - away(a))) drawFigure(context, project, man);

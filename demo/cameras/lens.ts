@@ -1,14 +1,36 @@
 /** A point in feet: x to the offence's right, y downfield, z up. */
-export interface Space { readonly x: number; readonly y: number; readonly z: number }
-export interface Pixel { readonly x: number; readonly y: number; /** Pixels a foot at this depth. */ readonly scale: number; readonly depth: number }
+export interface Space {
+  readonly x: number;
+  readonly y: number;
+  readonly z: number;
+}
+export interface Pixel {
+  readonly x: number;
+  readonly y: number;
+  /** Pixels a foot at this depth. */ readonly scale: number;
+  readonly depth: number;
+}
 
 /** A camera on a stand: where it is, what it looks at, its focal length in picture widths, its roll (radians) and its barrel distortion. */
-export interface Camera { readonly at: Space; readonly toward: Space; readonly focal: number; readonly roll: number; readonly barrel: number }
+export interface Camera {
+  readonly at: Space;
+  readonly toward: Space;
+  readonly focal: number;
+  readonly roll: number;
+  readonly barrel: number;
+}
 
 const minus = (a: Space, b: Space): Space => ({ x: a.x - b.x, y: a.y - b.y, z: a.z - b.z });
 const dot = (a: Space, b: Space): number => a.x * b.x + a.y * b.y + a.z * b.z;
-const cross = (a: Space, b: Space): Space => ({ x: a.y * b.z - a.z * b.y, y: a.z * b.x - a.x * b.z, z: a.x * b.y - a.y * b.x });
-const unit = (a: Space): Space => { const l = Math.hypot(a.x, a.y, a.z); return { x: a.x / l, y: a.y / l, z: a.z / l }; };
+const cross = (a: Space, b: Space): Space => ({
+  x: a.y * b.z - a.z * b.y,
+  y: a.z * b.x - a.x * b.z,
+  z: a.x * b.y - a.y * b.x,
+});
+const unit = (a: Space): Space => {
+  const l = Math.hypot(a.x, a.y, a.z);
+  return { x: a.x / l, y: a.y / l, z: a.z / l };
+};
 
 /** Makes the projection of a camera onto a picture; `null` for points behind it. */
 export function projector(camera: Camera, width: number, height: number): (p: Space) => Pixel | null {

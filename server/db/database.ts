@@ -11,7 +11,12 @@ let connection: Sequelize | null = null;
 let ready: Promise<Sequelize> | null = null;
 
 export function connect(url: string): Sequelize {
-  const sequelize = new Sequelize(url, { dialect: 'postgres', dialectModule: pg, logging: false, pool: { min: 0, max: 10, acquire: 10_000 } });
+  const sequelize = new Sequelize(url, {
+    dialect: 'postgres',
+    dialectModule: pg,
+    logging: false,
+    pool: { min: 0, max: 10, acquire: 10_000 },
+  });
   defineModels(sequelize);
   return sequelize;
 }
@@ -21,8 +26,14 @@ export async function migrate(sequelize: Sequelize): Promise<void> {
   await sequelize.transaction(async (transaction) => {
     await sequelize.query(`select pg_advisory_xact_lock(${MIGRATION_LOCK})`, { transaction });
     const umzug = new Umzug<QueryInterface>({
-      migrations: MIGRATIONS.map(({ name, up, down }) => ({ name, up: ({ context }) => up(context), down: ({ context }) => down(context) })),
-      context: sequelize.getQueryInterface(), storage: new SequelizeStorage({ sequelize }), logger: undefined,
+      migrations: MIGRATIONS.map(({ name, up, down }) => ({
+        name,
+        up: ({ context }) => up(context),
+        down: ({ context }) => down(context),
+      })),
+      context: sequelize.getQueryInterface(),
+      storage: new SequelizeStorage({ sequelize }),
+      logger: undefined,
     });
     await umzug.up();
   });

@@ -1,5 +1,12 @@
 import {
-  DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type ModelAttributes, type ModelStatic, type Sequelize,
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type ModelAttributes,
+  type ModelStatic,
+  type Sequelize,
 } from 'sequelize';
 
 /** A row is what it is identified and looked up by, plus a body that the core's schema reads in its mapper. */
@@ -98,7 +105,10 @@ export class DocumentRow extends Model<InferAttributes<DocumentRow>, InferCreati
 }
 
 /** One saved state of a document, kept for good. A draft does not count until somebody releases its text. */
-export class DocumentVersionRow extends Model<InferAttributes<DocumentVersionRow>, InferCreationAttributes<DocumentVersionRow>> {
+export class DocumentVersionRow extends Model<
+  InferAttributes<DocumentVersionRow>,
+  InferCreationAttributes<DocumentVersionRow>
+> {
   declare id: CreationOptional<number>;
   declare programId: number;
   declare documentId: number;
@@ -122,18 +132,55 @@ export function defineModels(sequelize: Sequelize): void {
   };
   define(UserRow, 'users', { id, email: text, name: text, passwordHash: text } as ModelAttributes<UserRow>);
   define(ProgramRow, 'programs', { id, name: text, body } as ModelAttributes<ProgramRow>);
-  define(MembershipRow, 'memberships', { id, userId: int, programId: int, role: text, playerId: int } as ModelAttributes<MembershipRow>);
+  define(MembershipRow, 'memberships', {
+    id,
+    userId: int,
+    programId: int,
+    role: text,
+    playerId: int,
+  } as ModelAttributes<MembershipRow>);
   define(SeasonRow, 'seasons', { ...owned, name: text } as ModelAttributes<SeasonRow>);
-  define(GameRow, 'games', { ...owned, seasonId: int, opponent: text, week: int, published: DataTypes.BOOLEAN } as ModelAttributes<GameRow>);
+  define(GameRow, 'games', {
+    ...owned,
+    seasonId: int,
+    opponent: text,
+    week: int,
+    published: DataTypes.BOOLEAN,
+  } as ModelAttributes<GameRow>);
   define(PlayerRow, 'players', { ...owned, name: text, number: int, seat: text } as ModelAttributes<PlayerRow>);
   define(SnapRow, 'snaps', { ...owned, gameId: int, number: int, body } as ModelAttributes<SnapRow>);
   define(ClipRow, 'clips', { ...owned, snapId: int, angle: text, file: text, body } as ModelAttributes<ClipRow>);
-  define(GradeRow, 'grades', { ...owned, snapId: int, blocker: text, playerId: int, body } as ModelAttributes<GradeRow>);
-  define(DocumentRow, 'documents', { ...owned, shelf: text, slug: text, opponent: text, retired: { type: DataTypes.BOOLEAN, defaultValue: false }, players: { type: DataTypes.BOOLEAN, defaultValue: false } } as ModelAttributes<DocumentRow>);
+  define(GradeRow, 'grades', {
+    ...owned,
+    snapId: int,
+    blocker: text,
+    playerId: int,
+    body,
+  } as ModelAttributes<GradeRow>);
+  define(DocumentRow, 'documents', {
+    ...owned,
+    shelf: text,
+    slug: text,
+    opponent: text,
+    retired: { type: DataTypes.BOOLEAN, defaultValue: false },
+    players: { type: DataTypes.BOOLEAN, defaultValue: false },
+  } as ModelAttributes<DocumentRow>);
   define(DocumentVersionRow, 'document_versions', {
-    ...owned, documentId: int, number: int, text, draft: DataTypes.BOOLEAN, userId: int, createdAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
+    ...owned,
+    documentId: int,
+    number: int,
+    text,
+    draft: DataTypes.BOOLEAN,
+    userId: int,
+    createdAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
   } as ModelAttributes<DocumentVersionRow>);
   define(GradeChangeRow, 'grade_changes', {
-    ...owned, snapId: int, blocker: text, userId: int, before: body, after: body, createdAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
+    ...owned,
+    snapId: int,
+    blocker: text,
+    userId: int,
+    before: body,
+    after: body,
+    createdAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
   } as ModelAttributes<GradeChangeRow>);
 }

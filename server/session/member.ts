@@ -21,7 +21,14 @@ export async function findMember(userId: number, programId: number): Promise<Mem
   const membership = await MembershipRow.findOne({ where: { userId, programId } });
   const [user, program] = await Promise.all([UserRow.findByPk(userId), ProgramRow.findByPk(programId)]);
   if (!membership || !user || !program) return null;
-  return { userId, userName: user.name, programId, programName: program.name, role: membership.role as Role, playerId: membership.playerId };
+  return {
+    userId,
+    userName: user.name,
+    programId,
+    programName: program.name,
+    role: membership.role as Role,
+    playerId: membership.playerId,
+  };
 }
 
 /** The member behind a request, or 401; 403 when his role is not among those allowed. */
@@ -29,7 +36,8 @@ export async function requireMember(event: H3Event, roles: readonly Role[] = ROL
   const session = await getUserSession(event);
   const member = session.user ? await findMember(session.user.id, session.user.programId) : null;
   if (!member) throw createError({ statusCode: 401, message: 'Log in first.' });
-  if (!roles.includes(member.role)) throw createError({ statusCode: 403, message: 'Your role in this program does not include this.' });
+  if (!roles.includes(member.role))
+    throw createError({ statusCode: 403, message: 'Your role in this program does not include this.' });
   return member;
 }
 

@@ -14,6 +14,9 @@ export async function countFailure(event: H3Event, email: string): Promise<void>
 export async function refuseIfBlocked(event: H3Event, email: string): Promise<void> {
   const state: RateLimiterRes | null = await limiter.get(keyOf(event, email));
   if (state && state.consumedPoints > TRIES) {
-    throw createError({ statusCode: 429, message: `Too many wrong passwords. Try again in ${Math.ceil(state.msBeforeNext / 1000)} seconds.` });
+    throw createError({
+      statusCode: 429,
+      message: `Too many wrong passwords. Try again in ${Math.ceil(state.msBeforeNext / 1000)} seconds.`,
+    });
   }
 }

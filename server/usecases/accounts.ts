@@ -8,7 +8,7 @@ export async function logIn(email: string, password: string): Promise<{ id: numb
   await database();
   const user = await UserRow.findOne({ where: { email: email.trim().toLowerCase() } });
   // An unknown address costs as much time as a wrong password.
-  const known = await verifyPassword(user?.passwordHash ?? await unknownHash(), password);
+  const known = await verifyPassword(user?.passwordHash ?? (await unknownHash()), password);
   if (!user || !known) return null;
   const first = await MembershipRow.findOne({ where: { userId: user.id }, order: [['id', 'ASC']] });
   return first && { id: user.id, programId: first.programId };
@@ -21,7 +21,11 @@ const unknownHash = async (): Promise<string> => (unknown ??= await hashPassword
 export async function programsOf(userId: number): Promise<{ id: number; name: string; role: string }[]> {
   const memberships = await MembershipRow.findAll({ where: { userId }, order: [['id', 'ASC']] });
   const programs = await ProgramRow.findAll({ where: { id: memberships.map((m) => m.programId) } });
-  return memberships.map((m) => ({ id: m.programId, name: programs.find((p) => p.id === m.programId)!.name, role: m.role }));
+  return memberships.map((m) => ({
+    id: m.programId,
+    name: programs.find((p) => p.id === m.programId)!.name,
+    role: m.role,
+  }));
 }
 
 /** The program's roster by jersey number; a player sees only himself. */

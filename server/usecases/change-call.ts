@@ -11,14 +11,21 @@ import { waysOf, workOut } from './work-out';
  * Changes what was called on a snap. Grades were given against the old call, so when there are any the change is refused with the
  * men whose assignment would differ, until the grader says `confirmed`.
  */
-export async function changeCall(member: Member, snapId: number, call: Call, confirmed: boolean): Promise<{ affected: string[]; changed: boolean }> {
+export async function changeCall(
+  member: Member,
+  snapId: number,
+  call: Call,
+  confirmed: boolean,
+): Promise<{ affected: string[]; changed: boolean }> {
   const resolution = workOut(call, await waysOf(member));
   const sequelize = await database();
   return sequelize.transaction(async (transaction) => {
     const row = await ownSnap(member, snapId);
     const before = snapBody(row);
     const graded = await GradeRow.findAll({ where: { programId: member.programId, snapId }, transaction });
-    const affected = graded.map((g) => g.blocker).filter((blocker) => asked(before.resolution, blocker) !== asked(resolution, blocker));
+    const affected = graded
+      .map((g) => g.blocker)
+      .filter((blocker) => asked(before.resolution, blocker) !== asked(resolution, blocker));
     if (affected.length > 0 && !confirmed) return { affected, changed: false };
     await row.update({ body: { ...before, call, resolution } }, { transaction });
     return { affected, changed: true };

@@ -5,10 +5,25 @@ import type { Member } from '../session/member';
 import type { Grade } from '#core/model/grade';
 import type { ClipBody, SnapBody } from '#core/model/snap';
 
-export interface GameView { id: number; opponent: string; week: number; published: boolean; snaps: number }
-export interface SnapListItem { id: number; number: number; scheme: string; side: string; asked: string[]; graded: { blocker: string; grade: Grade }[] }
+export interface GameView {
+  id: number;
+  opponent: string;
+  week: number;
+  published: boolean;
+  snaps: number;
+}
+export interface SnapListItem {
+  id: number;
+  number: number;
+  scheme: string;
+  side: string;
+  asked: string[];
+  graded: { blocker: string; grade: Grade }[];
+}
 export interface SnapView extends SnapBody {
-  id: number; number: number; gameId: number;
+  id: number;
+  number: number;
+  gameId: number;
   clips: (ClipBody & { id: number; angle: string })[];
   grades: { blocker: string; grade: Grade }[];
 }
@@ -17,10 +32,19 @@ const none = (what: string) => createError({ statusCode: 404, message: `There is
 
 /** Games of the program; a player sees those whose grades were published. */
 export async function listGames(member: Member): Promise<GameView[]> {
-  const games = await GameRow.findAll({ where: { programId: member.programId, ...(member.role === 'player' ? { published: true } : {}) }, order: [['week', 'ASC']] });
-  return Promise.all(games.map(async (g) => ({
-    id: g.id, opponent: g.opponent, week: g.week, published: g.published, snaps: await SnapRow.count({ where: { programId: member.programId, gameId: g.id } }),
-  })));
+  const games = await GameRow.findAll({
+    where: { programId: member.programId, ...(member.role === 'player' ? { published: true } : {}) },
+    order: [['week', 'ASC']],
+  });
+  return Promise.all(
+    games.map(async (g) => ({
+      id: g.id,
+      opponent: g.opponent,
+      week: g.week,
+      published: g.published,
+      snaps: await SnapRow.count({ where: { programId: member.programId, gameId: g.id } }),
+    })),
+  );
 }
 
 /** Opens a game's grades to its players, or closes them again. */
@@ -31,13 +55,17 @@ export async function publishGame(member: Member, gameId: number, published: boo
 
 export async function listSnaps(member: Member, gameId: number): Promise<SnapListItem[]> {
   const scope = { programId: member.programId, gameId };
-  if (!await GameRow.findOne({ where: { id: gameId, programId: member.programId } })) throw none('game');
+  if (!(await GameRow.findOne({ where: { id: gameId, programId: member.programId } }))) throw none('game');
   const snaps = await SnapRow.findAll({ where: scope, order: [['number', 'ASC']] });
   const grades = await GradeRow.findAll({ where: { programId: member.programId, snapId: snaps.map((s) => s.id) } });
   return snaps.map((row) => {
     const { call, resolution } = snapBody(row);
     return {
-      id: row.id, number: row.number, scheme: call.scheme, side: call.side, asked: resolution.assignments.map((a) => a.blocker),
+      id: row.id,
+      number: row.number,
+      scheme: call.scheme,
+      side: call.side,
+      asked: resolution.assignments.map((a) => a.blocker),
       graded: grades.filter((g) => g.snapId === row.id).map((g) => ({ blocker: g.blocker, grade: gradeBody(g) })),
     };
   });
@@ -60,7 +88,10 @@ export async function readSnap(member: Member, snapId: number): Promise<SnapView
     GradeRow.findAll({ where: { ...where, ...(member.role === 'player' ? { playerId: member.playerId ?? 0 } : {}) } }),
   ]);
   return {
-    ...snapBody(row), id: row.id, number: row.number, gameId: row.gameId,
+    ...snapBody(row),
+    id: row.id,
+    number: row.number,
+    gameId: row.gameId,
     clips: clips.map((c) => ({ ...clipBody(c), id: c.id, angle: c.angle })),
     grades: grades.map((g) => ({ blocker: g.blocker, grade: gradeBody(g) })),
   };
@@ -68,7 +99,8 @@ export async function readSnap(member: Member, snapId: number): Promise<SnapView
 
 async function requirePublished(member: Member, gameId: number): Promise<void> {
   if (member.role !== 'player') return;
-  if (!await GameRow.findOne({ where: { id: gameId, programId: member.programId, published: true } })) throw none('snap');
+  if (!(await GameRow.findOne({ where: { id: gameId, programId: member.programId, published: true } })))
+    throw none('snap');
 }
 
 /** File name of a clip in the film folder. */

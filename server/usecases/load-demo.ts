@@ -1,7 +1,29 @@
-import { ClipRow, DocumentRow, DocumentVersionRow, GameRow, GradeRow, MembershipRow, PlayerRow, ProgramRow, SeasonRow, SnapRow, UserRow } from '../db/models';
+import {
+  ClipRow,
+  DocumentRow,
+  DocumentVersionRow,
+  GameRow,
+  GradeRow,
+  MembershipRow,
+  PlayerRow,
+  ProgramRow,
+  SeasonRow,
+  SnapRow,
+  UserRow,
+} from '../db/models';
 import { database } from '../db/database';
 import { hashPassword } from '../session/passwords';
-import { DEMO_ACCOUNTS, DEMO_FRONTS, DEMO_GRADES, DEMO_PROGRAM, DEMO_ROSTER, DEMO_SNAPS, demoClip, demoClipFile, demoPower } from '#demo/scenario';
+import {
+  DEMO_ACCOUNTS,
+  DEMO_FRONTS,
+  DEMO_GRADES,
+  DEMO_PROGRAM,
+  DEMO_ROSTER,
+  DEMO_SNAPS,
+  demoClip,
+  demoClipFile,
+  demoPower,
+} from '#demo/scenario';
 import { ANGLES } from '#core/model/snap';
 import { readTree } from '#core/language/read';
 import { libraryText } from '#core/library/library';
@@ -13,37 +35,75 @@ import { workOut } from './work-out';
  */
 export async function loadDemo(): Promise<void> {
   const sequelize = await database();
-  if (await ProgramRow.count() > 0) return;
+  if ((await ProgramRow.count()) > 0) return;
   const hashes = await Promise.all(DEMO_ACCOUNTS.map((a) => hashPassword(a.password)));
   await sequelize.transaction(async (transaction) => {
     const program = await ProgramRow.create({ name: DEMO_PROGRAM.name }, { transaction });
     const programId = program.id;
     const season = await SeasonRow.create({ programId, name: DEMO_PROGRAM.season }, { transaction });
-    const game = await GameRow.create({ programId, seasonId: season.id, opponent: DEMO_PROGRAM.opponent, week: DEMO_PROGRAM.week, published: true }, { transaction });
-    const players = await PlayerRow.bulkCreate(DEMO_ROSTER.map((p) => ({ programId, ...p })), { transaction, returning: true });
+    const game = await GameRow.create(
+      { programId, seasonId: season.id, opponent: DEMO_PROGRAM.opponent, week: DEMO_PROGRAM.week, published: true },
+      { transaction },
+    );
+    const players = await PlayerRow.bulkCreate(
+      DEMO_ROSTER.map((p) => ({ programId, ...p })),
+      { transaction, returning: true },
+    );
     const users: number[] = [];
     for (const [i, account] of DEMO_ACCOUNTS.entries()) {
-      const user = await UserRow.create({ email: account.email, name: account.name, passwordHash: hashes[i]! }, { transaction });
+      const user = await UserRow.create(
+        { email: account.email, name: account.name, passwordHash: hashes[i]! },
+        { transaction },
+      );
       users.push(user.id);
       const playerId = players.find((p) => p.number === account.number)?.id ?? null;
       await MembershipRow.create({ userId: user.id, programId, role: account.role, playerId }, { transaction });
     }
-    const texts = [...DEMO_FRONTS.map((f) => ({ shelf: 'fronts', ...f })), { shelf: 'schemes', opponent: null, text: demoPower(libraryText('schemes', 'power')!) }];
+    const texts = [
+      ...DEMO_FRONTS.map((f) => ({ shelf: 'fronts', ...f })),
+      { shelf: 'schemes', opponent: null, text: demoPower(libraryText('schemes', 'power')!) },
+    ];
     for (const { shelf, opponent, text } of texts) {
-      const document = await DocumentRow.create({ programId, shelf, slug: readTree(text).tree!.id, opponent }, { transaction });
-      await DocumentVersionRow.create({ programId, documentId: document.id, number: 1, text, draft: false, userId: users[0]! }, { transaction });
+      const document = await DocumentRow.create(
+        { programId, shelf, slug: readTree(text).tree!.id, opponent },
+        { transaction },
+      );
+      await DocumentVersionRow.create(
+        { programId, documentId: document.id, number: 1, text, draft: false, userId: users[0]! },
+        { transaction },
+      );
     }
     for (const [i, snap] of DEMO_SNAPS.entries()) {
       const number = i + 1;
-      const row = await SnapRow.create({
-        programId, gameId: game.id, number, body: { call: snap.call, situation: snap.situation, resolution: workOut(snap.call) },
-      }, { transaction });
-      await ClipRow.bulkCreate(ANGLES.map((angle) => ({ programId, snapId: row.id, angle, file: demoClipFile(number, angle), body: demoClip(number) })), { transaction });
-      await GradeRow.bulkCreate((DEMO_GRADES[number] ?? []).map(({ blocker, grade }) => ({
-        programId, snapId: row.id, blocker, playerId: players.find((p) => p.seat === blocker)?.id ?? null, body: grade,
-      })), { transaction });
+      const row = await SnapRow.create(
+        {
+          programId,
+          gameId: game.id,
+          number,
+          body: { call: snap.call, situation: snap.situation, resolution: workOut(snap.call) },
+        },
+        { transaction },
+      );
+      await ClipRow.bulkCreate(
+        ANGLES.map((angle) => ({
+          programId,
+          snapId: row.id,
+          angle,
+          file: demoClipFile(number, angle),
+          body: demoClip(number),
+        })),
+        { transaction },
+      );
+      await GradeRow.bulkCreate(
+        (DEMO_GRADES[number] ?? []).map(({ blocker, grade }) => ({
+          programId,
+          snapId: row.id,
+          blocker,
+          playerId: players.find((p) => p.seat === blocker)?.id ?? null,
+          body: grade,
+        })),
+        { transaction },
+      );
     }
   });
-
 }
-

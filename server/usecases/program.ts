@@ -15,7 +15,8 @@ export async function readProgram(member: Member): Promise<ProgramBody> {
 /** Changes the parts given; the others stay. Words that could not be told apart are refused. */
 export async function changeProgram(member: Member, change: ProgramBody): Promise<ProgramBody> {
   const alike = change.naming ? checkNaming(change.naming) : [];
-  if (alike.length) throw createError({ statusCode: 400, message: `${alike.map(wordDiagnostic).join('; ')}. Nothing was changed.` });
+  if (alike.length)
+    throw createError({ statusCode: 400, message: `${alike.map(wordDiagnostic).join('; ')}. Nothing was changed.` });
   const row = await ProgramRow.findOne({ where: { id: member.programId } });
   const body = { ...programBody(row!), ...change };
   row!.body = body;

@@ -11,7 +11,10 @@ import type { Call } from '#core/model/snap';
 export function workOut(call: Call, ways?: Ways): Resolution {
   const result = resolveCall(call, ways);
   if (result.ok) return result.value;
-  throw createError({ statusCode: 400, message: `${result.diagnostics.map(wordDiagnostic).join('; ')}. Nothing was changed.` });
+  throw createError({
+    statusCode: 400,
+    message: `${result.diagnostics.map(wordDiagnostic).join('; ')}. Nothing was changed.`,
+  });
 }
 
 /** The program's own texts, limits and words of the week. */

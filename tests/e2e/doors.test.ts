@@ -16,17 +16,24 @@ test('a wrong password says so, and guessing is slowed down', async ({ page }) =
   await page.getByRole('button', { name: 'Log in' }).click();
   await expect(page.getByRole('alert')).toContainText('do not belong together');
   const statuses: number[] = [];
-  for (let i = 0; i < 12; i++) statuses.push((await page.request.post('/api/session', { data: { email: 'guess@lanterns.example', password: 'x' } })).status());
+  for (let i = 0; i < 12; i++)
+    statuses.push(
+      (await page.request.post('/api/session', { data: { email: 'guess@lanterns.example', password: 'x' } })).status(),
+    );
   expect(statuses.at(-1)).toBe(429);
 });
 
 test('film comes in byte ranges, to members only', async ({ page }) => {
   await enter(page, 'coach', '/walkthrough');
   const [first] = await snapsOf(page);
-  const snap = await (await page.request.get(`/api/snaps/${first!.id}`)).json() as { clips: { id: number }[] };
+  const snap = (await (await page.request.get(`/api/snaps/${first!.id}`)).json()) as { clips: { id: number }[] };
   const url = `/api/clips/${snap.clips[0]!.id}`;
   const part = await page.request.get(url, { headers: { Range: 'bytes=100-199' } });
-  expect([part.status(), (await part.body()).length, part.headers()['content-range']]).toEqual([206, 100, expect.stringMatching(/^bytes 100-199\/\d+$/)]);
+  expect([part.status(), (await part.body()).length, part.headers()['content-range']]).toEqual([
+    206,
+    100,
+    expect.stringMatching(/^bytes 100-199\/\d+$/),
+  ]);
   expect((await page.request.get(url, { headers: { Range: 'bytes=99999999-' } })).status()).toBe(416);
   expect((await page.request.get('/api/clips/999999')).status()).toBe(404);
 });
@@ -37,11 +44,21 @@ test('requests that make no sense get a sentence and change nothing', async ({ p
   const put = async (data: unknown): Promise<string> => {
     const answer = await page.request.put(`/api/snaps/${first!.id}/grades`, { data: data as object });
     expect(answer.status()).toBe(400);
-    return (await answer.json() as { message: string }).message;
+    return ((await answer.json()) as { message: string }).message;
   };
   expect(await put({ entries: [] })).toContain('entries');
-  expect(await put({ entries: [{ blocker: 'LT', grade: { assignment: 'maybe', technique: 'plus', fault: null, note: '' } }] })).toContain('entries.0.grade.assignment');
-  expect(await put({ entries: [{ blocker: 'LT', grade: { assignment: 'right', technique: 'plus', fault: null, note: 'x'.repeat(501) } }] })).toContain('note');
+  expect(
+    await put({
+      entries: [{ blocker: 'LT', grade: { assignment: 'maybe', technique: 'plus', fault: null, note: '' } }],
+    }),
+  ).toContain('entries.0.grade.assignment');
+  expect(
+    await put({
+      entries: [
+        { blocker: 'LT', grade: { assignment: 'right', technique: 'plus', fault: null, note: 'x'.repeat(501) } },
+      ],
+    }),
+  ).toContain('note');
   expect((await page.request.get('/api/snaps/12abc')).status()).toBe(404);
   expect((await snapsOf(page))[0]!.graded).toHaveLength(first!.graded.length);
 });
@@ -53,9 +70,11 @@ test('a player sees his own grades and nobody else’s, also on a phone', async 
   await expect(page.getByRole('rowheader', { name: /C 55 Jory Pell/ })).toBeVisible();
   await expect(page.getByText('Bram Wicken')).toHaveCount(0);
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
-  const marks = await (await page.request.get('/api/marks')).json() as { blocker: string; snapId: number }[];
+  const marks = (await (await page.request.get('/api/marks')).json()) as { blocker: string; snapId: number }[];
   expect(new Set(marks.map((m) => m.blocker))).toEqual(new Set(['C']));
   expect((await page.request.get('/api/games/1/snaps')).status()).toBe(403);
-  expect((await page.request.put(`/api/snaps/${marks[0]!.snapId}/grades`, { data: { entries: [] } })).status()).toBe(403);
+  expect((await page.request.put(`/api/snaps/${marks[0]!.snapId}/grades`, { data: { entries: [] } })).status()).toBe(
+    403,
+  );
   expect((await page.request.get(`/api/snaps/${marks[0]!.snapId}/history`)).status()).toBe(403);
 });

@@ -3,17 +3,36 @@ import { expect, test } from '@playwright/test';
 import { enter } from './people';
 
 for (const theme of ['paper', 'board'] as const) {
-  for (const path of ['/login', '/walkthrough', '/film', '/book', '/rules', '/rules/power', '/fronts', '/matrix', '/protection', '/team']) {
+  for (const path of [
+    '/login',
+    '/walkthrough',
+    '/film',
+    '/book',
+    '/rules',
+    '/rules/power',
+    '/fronts',
+    '/matrix',
+    '/protection',
+    '/team',
+  ]) {
     test(`${path} on ${theme} has nothing a screen reader or a keyboard stumbles over`, async ({ page }) => {
       const complaints: string[] = [];
-      page.on('console', (m) => { if (m.type() === 'error') complaints.push(m.text()); });
+      page.on('console', (m) => {
+        if (m.type() === 'error') complaints.push(m.text());
+      });
       page.on('pageerror', (e) => complaints.push(e.message));
       await page.addInitScript((t) => localStorage.setItem('violet-chalk-theme', t), theme);
       if (path === '/login') await page.goto(path);
       else await enter(page, 'coach', path);
       await expect(page.locator('main').first()).toContainText(/\w{4}/);
       if (path === '/film') await expect(page.getByRole('table', { name: 'Grades' })).toBeVisible();
-      if (path === '/protection') await expect(page.getByRole('region', { name: 'Compared' }).getByRole('row', { name: /^Everybody stays/ }).first()).toBeVisible();
+      if (path === '/protection')
+        await expect(
+          page
+            .getByRole('region', { name: 'Compared' })
+            .getByRole('row', { name: /^Everybody stays/ })
+            .first(),
+        ).toBeVisible();
       if (path === '/book') await expect(page.getByRole('table', { name: 'By man' })).toBeVisible();
       const { violations } = await new AxeBuilder({ page }).analyze();
       expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(' | ')}`)).toEqual([]);

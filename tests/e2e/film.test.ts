@@ -7,7 +7,11 @@ test('both angles step frame by frame together, at three speeds', async ({ page 
   const [snap] = await snapsOf(page);
   await page.goto(`/film/${snap!.id}`);
   const times = () => page.locator('video').evaluateAll((all) => all.map((v) => (v as HTMLVideoElement).currentTime));
-  await expect.poll(() => page.locator('video').evaluateAll((all) => all.filter((v) => (v as HTMLVideoElement).readyState > 1).length)).toBe(2);
+  await expect
+    .poll(() =>
+      page.locator('video').evaluateAll((all) => all.filter((v) => (v as HTMLVideoElement).readyState > 1).length),
+    )
+    .toBe(2);
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('ArrowRight');
   await expect(page.getByText(/^frame 2,/)).toBeVisible();

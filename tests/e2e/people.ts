@@ -2,14 +2,21 @@ import { expect, type Page } from '@playwright/test';
 
 /** Logs a demo account in and goes to a place. */
 export async function enter(page: Page, role: 'coach' | 'assistant' | 'player', path: string): Promise<void> {
-  const answer = await page.request.post('/api/session', { data: { email: `${role}@lanterns.example`, password: `lantern-${role}` } });
+  const answer = await page.request.post('/api/session', {
+    data: { email: `${role}@lanterns.example`, password: `lantern-${role}` },
+  });
   expect(answer.status()).toBe(200);
   await page.goto(path);
 }
 
-export interface SnapItem { id: number; number: number; asked: string[]; graded: { blocker: string }[] }
+export interface SnapItem {
+  id: number;
+  number: number;
+  asked: string[];
+  graded: { blocker: string }[];
+}
 
 export async function snapsOf(page: Page): Promise<SnapItem[]> {
-  const games = await (await page.request.get('/api/games')).json() as { id: number }[];
-  return await (await page.request.get(`/api/games/${games[0]!.id}/snaps`)).json() as SnapItem[];
+  const games = (await (await page.request.get('/api/games')).json()) as { id: number }[];
+  return (await (await page.request.get(`/api/games/${games[0]!.id}/snaps`)).json()) as SnapItem[];
 }

@@ -1,7 +1,9 @@
 import { expect, test } from '@playwright/test';
 import { enter } from './people';
 
-test('a sentence changed in the text shows at once which fronts it mends or breaks, is saved as a version and can be restored', async ({ page }) => {
+test('a sentence changed in the text shows at once which fronts it mends or breaks, is saved as a version and can be restored', async ({
+  page,
+}) => {
   await enter(page, 'coach', '/rules');
   await page.getByRole('searchbox', { name: 'Find a play' }).fill('lantern');
   await page.getByRole('link', { name: /Power, Lantern way/ }).click();
@@ -45,7 +47,9 @@ test('sentences are built without typing, and the text follows', async ({ page }
   await builder.getByRole('searchbox', { name: 'Other ways to say it' }).fill('gap is filled');
   await builder.getByRole('button', { name: 'my inside gap is filled' }).click();
   await page.getByRole('tab', { name: 'Text' }).click();
-  await expect(page.getByRole('textbox', { name: 'Rules as text' })).toContainText('when my inside gap is filled: base the man on me');
+  await expect(page.getByRole('textbox', { name: 'Rules as text' })).toContainText(
+    'when my inside gap is filled: base the man on me',
+  );
   await expect(page.getByText('reads well')).toBeVisible();
 });
 
@@ -65,13 +69,21 @@ test('a tag changes what a play does to every front, its proof, and the board be
   await expect(heading).not.toHaveText(usual!);
   await expect(page.getByText(/of [\d,]+ fronts$/)).toHaveCount(0);
   expect(await prove()).not.toBe(proved);
-  await strip.getByRole('link', { name: /^Over(?!,)/ }).first().click();
+  await strip
+    .getByRole('link', { name: /^Over(?!,)/ })
+    .first()
+    .click();
   await expect(page).toHaveURL(/without=read/);
-  await expect(page.getByRole('group', { name: 'Tags' }).getByRole('button', { name: 'read' })).toHaveAttribute('aria-pressed', 'false');
+  await expect(page.getByRole('group', { name: 'Tags' }).getByRole('button', { name: 'read' })).toHaveAttribute(
+    'aria-pressed',
+    'false',
+  );
   await expect(page.getByRole('heading', { name: 'What is wrong' })).toBeVisible();
 });
 
-test('a play kept in place of a shipped one gives way to it again when it is retired, and can be brought back', async ({ page }) => {
+test('a play kept in place of a shipped one gives way to it again when it is retired, and can be brought back', async ({
+  page,
+}) => {
   await enter(page, 'coach', '/rules/iso');
   await page.getByRole('button', { name: 'Rename' }).click();
   await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Iso, ours');
@@ -88,7 +100,12 @@ test('a proof runs in workers with its progress, and its plainest front opens on
   await enter(page, 'coach', '/rules/inside-zone-z1');
   await page.getByRole('combobox', { name: 'Space of fronts' }).selectOption({ label: 'Bear and heavy fronts' });
   await page.getByRole('button', { name: 'Prove it' }).click();
-  await expect(page.getByText(/% sound/).or(page.getByText(/sound \d/)).first()).toBeVisible({ timeout: 30_000 });
+  await expect(
+    page
+      .getByText(/% sound/)
+      .or(page.getByText(/sound \d/))
+      .first(),
+  ).toBeVisible({ timeout: 30_000 });
   await expect(page.getByRole('button', { name: 'Prove it' })).toBeVisible({ timeout: 60_000 });
   await page.getByRole('link', { name: 'plainest front' }).first().click();
   await expect(page.getByRole('table', { name: 'Assignments' })).toBeVisible();
@@ -102,11 +119,23 @@ test('a proof runs around one front with all it can do, and over a space of the 
   await page.getByRole('button', { name: 'Prove it' }).click();
   await expect(page.getByText(/[\d,]+ of [\d,]+ fronts$/)).toBeVisible({ timeout: 60_000 });
   const file = page.getByLabel('Space of fronts to take');
-  await file.setInputFiles({ name: 'wrong.json', mimeType: 'application/json', buffer: Buffer.from('{"id": "wrong", "name": "Wrong", "men": [["T 77 right"]]}') });
+  await file.setInputFiles({
+    name: 'wrong.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"id": "wrong", "name": "Wrong", "men": [["T 77 right"]]}'),
+  });
   await expect(page.getByRole('alert')).toContainText('wrong.json');
   await expect(page.getByRole('alert')).toContainText('Nothing was taken');
-  const own = { id: 'two-looks', name: 'Two looks on Friday', men: [['LE 5 left'], ['N 0', 'N 1 left'], ['RE 5 right'], ['W 20 left'], ['M 20 right']] };
-  await file.setInputFiles({ name: 'own.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(own)) });
+  const own = {
+    id: 'two-looks',
+    name: 'Two looks on Friday',
+    men: [['LE 5 left'], ['N 0', 'N 1 left'], ['RE 5 right'], ['W 20 left'], ['M 20 right']],
+  };
+  await file.setInputFiles({
+    name: 'own.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(own)),
+  });
   await expect(spaces).toHaveValue('book two-looks');
   await page.getByRole('button', { name: 'Prove it' }).click();
   await expect(page.getByText('2 of 2 fronts')).toBeVisible();
@@ -120,7 +149,9 @@ test('an assistant proves over a space he takes for the sitting; only the coach 
   await enter(page, 'assistant', '/rules/power');
   const spaces = page.getByRole('combobox', { name: 'Space of fronts' });
   const own = { id: 'one-look', name: 'One look for now', men: [['LE 5 left'], ['N 0'], ['RE 5 right']] };
-  await page.getByLabel('Space of fronts to take').setInputFiles({ name: 'own.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(own)) });
+  await page
+    .getByLabel('Space of fronts to take')
+    .setInputFiles({ name: 'own.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(own)) });
   await expect(spaces).toHaveValue('sitting one-look');
   await expect(page.getByRole('button', { name: 'Retire it' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Prove it' }).click();
@@ -131,7 +162,9 @@ test('an assistant proves over a space he takes for the sitting; only the coach 
 
 test('a large proof can be stopped and keeps what it found', async ({ page }) => {
   await enter(page, 'coach', '/rules/power');
-  await page.getByRole('combobox', { name: 'Space of fronts' }).selectOption({ label: 'Everything they can line up in' });
+  await page
+    .getByRole('combobox', { name: 'Space of fronts' })
+    .selectOption({ label: 'Everything they can line up in' });
   await page.getByRole('combobox', { name: 'How many' }).selectOption({ label: 'up to 1,000,000' });
   await page.getByRole('button', { name: 'Prove it' }).click();
   await expect(page.getByText(/of 1,000,000 fronts …/)).toBeVisible();
@@ -145,7 +178,9 @@ test('a front is drawn, kept under an opponent and found in the Matrix', async (
   await page.getByRole('button', { name: /^RE, 5/ }).focus();
   for (let i = 0; i < 8; i++) await page.keyboard.press('ArrowRight');
   await page.keyboard.press('u');
-  await expect(page.getByRole('textbox', { name: 'Front in notation' })).toHaveValue(/RE ghost 9 right up|RE 9 right up|RE \(13, 2\) up/);
+  await expect(page.getByRole('textbox', { name: 'Front in notation' })).toHaveValue(
+    /RE ghost 9 right up|RE 9 right up|RE \(13, 2\) up/,
+  );
   await page.getByLabel('Name').fill('Millers, wide end');
   await page.getByLabel('Opponent').fill('Graymoor Millers');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
@@ -161,7 +196,11 @@ test('a front is drawn, kept under an opponent and found in the Matrix', async (
 });
 
 test('what mends a call is offered and done, and two schools stand side by side', async ({ page }) => {
-  await enter(page, 'coach', '/walkthrough?play=inside-zone-z1&formation=h-back&front=LE%205%20left;%20N%201%20left;%20T%203%20right;%20RE%205%20right;%20W%2030%20left;%20M%2010%20right;%20S%20(9,%2012)');
+  await enter(
+    page,
+    'coach',
+    '/walkthrough?play=inside-zone-z1&formation=h-back&front=LE%205%20left;%20N%201%20left;%20T%203%20right;%20RE%205%20right;%20W%2030%20left;%20M%2010%20right;%20S%20(9,%2012)',
+  );
   await expect(page.getByRole('status').first()).toContainText('At risk');
   await expect(page.getByText(/^At risk as they stand; \d+ of \d+ movements add to it\./)).toBeVisible();
   await page.getByRole('button', { name: 'Call insert' }).click();
@@ -202,6 +241,8 @@ test('the words of the week are heard on the board', async ({ page }) => {
 test('an assistant may only draft, and says so', async ({ page }) => {
   await enter(page, 'assistant', '/rules/power-lantern');
   await expect(page.getByRole('button', { name: 'Retire' })).toHaveCount(0);
-  const answer = await page.request.post('/api/playbook', { data: { texts: [{ shelf: 'fronts', text: 'front x "X"\nN 0\n' }] } });
+  const answer = await page.request.post('/api/playbook', {
+    data: { texts: [{ shelf: 'fronts', text: 'front x "X"\nN 0\n' }] },
+  });
   expect(answer.status()).toBe(403);
 });

@@ -7,7 +7,9 @@ import { loadDemo } from '../../server/usecases/load-demo';
 import { freshDatabase } from './fresh-database';
 
 let db: Awaited<ReturnType<typeof freshDatabase>>;
-beforeAll(async () => { db = await freshDatabase(); });
+beforeAll(async () => {
+  db = await freshDatabase();
+});
 afterAll(() => db.drop());
 
 describe('the demo program', () => {
@@ -29,7 +31,12 @@ describe('the demo program', () => {
         expect(existsSync(file)).toBe(true);
         expect(statSync(file).size).toBeLessThan(400_000);
       }
-      const truth = JSON.parse(readFileSync(`demo/film/snap-${String(i + 1).padStart(2, '0')}.truth.json`, 'utf8')) as { inches: number[][]; men: { id: string }[]; faults: unknown; snapFrame: number };
+      const truth = JSON.parse(readFileSync(`demo/film/snap-${String(i + 1).padStart(2, '0')}.truth.json`, 'utf8')) as {
+        inches: number[][];
+        men: { id: string }[];
+        faults: unknown;
+        snapFrame: number;
+      };
       expect(truth.inches).toHaveLength(clip.frames);
       expect(truth.inches.every((row) => row.length === truth.men.length * 2)).toBe(true);
       expect(truth.faults).toEqual(snap.faults);

@@ -18,7 +18,8 @@ export async function freshDatabase(): Promise<{ url: string; sequelize: Sequeli
   const url = server.replace(/\/[^/]*$/, `/${name}`);
   const sequelize = await openDatabase(url);
   return {
-    url, sequelize,
+    url,
+    sequelize,
     drop: async () => {
       await closeDatabase();
       await admin.query(`drop database ${name}`);
@@ -28,23 +29,53 @@ export async function freshDatabase(): Promise<{ url: string; sequelize: Sequeli
 }
 
 export const CALL: Call = {
-  scheme: 'power', side: 'right', tags: [], formation: 'LT LG C RG RT H right', formationName: 'H right',
-  front: 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right', frontName: 'Over', overrides: {},
+  scheme: 'power',
+  side: 'right',
+  tags: [],
+  formation: 'LT LG C RG RT H right',
+  formationName: 'H right',
+  front: 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right',
+  frontName: 'Over',
+  overrides: {},
 };
 export const SITUATION = { quarter: 1, down: 1, distance: 10, hash: 'left', gain: 4 } as const;
 
 /** A small program: one game with two snaps, one user of each role, a player for every lineman. */
-export async function makeProgram(name: string): Promise<{ programId: number; gameId: number; snaps: number[]; members: Record<Role, Member> }> {
+export async function makeProgram(
+  name: string,
+): Promise<{ programId: number; gameId: number; snaps: number[]; members: Record<Role, Member> }> {
   const program = await ProgramRow.create({ name });
   const programId = program.id;
   const season = await SeasonRow.create({ programId, name: 'Season' });
-  const game = await GameRow.create({ programId, seasonId: season.id, opponent: 'Quillport Terns', week: 1, published: false });
-  const snaps = await Promise.all([1, 2].map((number) => SnapRow.create({ programId, gameId: game.id, number, body: { call: CALL, situation: SITUATION, resolution: workOut(CALL) } })));
-  const players = await PlayerRow.bulkCreate(['LT', 'LG', 'C', 'RG', 'RT', 'H'].map((seat, i) => ({ programId, name: `${name} ${seat}`, number: 60 + i, seat })), { returning: true });
+  const game = await GameRow.create({
+    programId,
+    seasonId: season.id,
+    opponent: 'Quillport Terns',
+    week: 1,
+    published: false,
+  });
+  const snaps = await Promise.all(
+    [1, 2].map((number) =>
+      SnapRow.create({
+        programId,
+        gameId: game.id,
+        number,
+        body: { call: CALL, situation: SITUATION, resolution: workOut(CALL) },
+      }),
+    ),
+  );
+  const players = await PlayerRow.bulkCreate(
+    ['LT', 'LG', 'C', 'RG', 'RT', 'H'].map((seat, i) => ({ programId, name: `${name} ${seat}`, number: 60 + i, seat })),
+    { returning: true },
+  );
   const members = {} as Record<Role, Member>;
   for (const role of ['coach', 'assistant', 'player'] as const) {
     const playerId = role === 'player' ? players.find((p) => p.seat === 'C')!.id : null;
-    const user = await UserRow.create({ email: `${role}@${name.toLowerCase()}.example`, name: `${name} ${role}`, passwordHash: 'x' });
+    const user = await UserRow.create({
+      email: `${role}@${name.toLowerCase()}.example`,
+      name: `${name} ${role}`,
+      passwordHash: 'x',
+    });
     await MembershipRow.create({ userId: user.id, programId, role, playerId });
     members[role] = { userId: user.id, userName: user.name, programId, programName: name, role, playerId };
   }

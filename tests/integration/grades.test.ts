@@ -26,7 +26,9 @@ describe('grading', () => {
     await writeGrades(coach, snap, [{ blocker: 'RG', grade: null }]);
     const history = await gradeHistory(coach, snap);
     expect(history.map(({ by, before, after }) => ({ by, before, after }))).toEqual([
-      { by: 'Lanterns coach', before: LATE, after: null }, { by: 'Lanterns coach', before: ALL_PLUS, after: LATE }, { by: 'Lanterns assistant', before: null, after: ALL_PLUS },
+      { by: 'Lanterns coach', before: LATE, after: null },
+      { by: 'Lanterns coach', before: ALL_PLUS, after: LATE },
+      { by: 'Lanterns assistant', before: null, after: ALL_PLUS },
     ]);
     for (const change of history) expect(Math.abs(Date.now() - Date.parse(change.at))).toBeLessThan(60_000);
     expect((await readSnap(coach, snap)).grades).toEqual([]);
@@ -35,8 +37,19 @@ describe('grading', () => {
   it('writes a whole snap or nothing', async () => {
     const snap = lanterns.snaps[1]!;
     const before = await GradeChangeRow.count();
-    await expect(writeGrades(lanterns.members.coach, snap, [{ blocker: 'LT', grade: ALL_PLUS }, { blocker: 'ZZ', grade: ALL_PLUS }])).rejects.toMatchObject({ statusCode: 400, message: expect.stringContaining('ZZ has no assignment') });
-    await expect(writeGrades(lanterns.members.coach, snap, [{ blocker: 'LT', grade: ALL_PLUS }, { blocker: 'LG', grade: 'nonsense' as unknown as Grade }, { blocker: 'LG', grade: ALL_PLUS }])).rejects.toThrow();
+    await expect(
+      writeGrades(lanterns.members.coach, snap, [
+        { blocker: 'LT', grade: ALL_PLUS },
+        { blocker: 'ZZ', grade: ALL_PLUS },
+      ]),
+    ).rejects.toMatchObject({ statusCode: 400, message: expect.stringContaining('ZZ has no assignment') });
+    await expect(
+      writeGrades(lanterns.members.coach, snap, [
+        { blocker: 'LT', grade: ALL_PLUS },
+        { blocker: 'LG', grade: 'nonsense' as unknown as Grade },
+        { blocker: 'LG', grade: ALL_PLUS },
+      ]),
+    ).rejects.toThrow();
     expect(await GradeRow.count({ where: { snapId: snap } })).toBe(0);
     expect(await GradeChangeRow.count()).toBe(before);
   });
@@ -45,8 +58,12 @@ describe('grading', () => {
     const snap = lanterns.snaps[1]!;
     const { coach, assistant } = lanterns.members;
     await Promise.all([
-      ...Array.from({ length: 4 }, (_, i) => writeGrades(coach, snap, [{ blocker: 'LT', grade: { ...LATE, note: `coach ${i}` } }])),
-      ...Array.from({ length: 4 }, (_, i) => writeGrades(assistant, snap, [{ blocker: 'LT', grade: { ...LATE, note: `assistant ${i}` } }])),
+      ...Array.from({ length: 4 }, (_, i) =>
+        writeGrades(coach, snap, [{ blocker: 'LT', grade: { ...LATE, note: `coach ${i}` } }]),
+      ),
+      ...Array.from({ length: 4 }, (_, i) =>
+        writeGrades(assistant, snap, [{ blocker: 'LT', grade: { ...LATE, note: `assistant ${i}` } }]),
+      ),
     ]);
     const chain = (await gradeHistory(coach, snap)).filter((c) => c.blocker === 'LT').reverse();
     expect(chain).toHaveLength(8);
@@ -56,7 +73,14 @@ describe('grading', () => {
 
   it('gives the book its rows with what was asked', async () => {
     const rows = await readMarks(lanterns.members.coach, []);
-    expect(rows.find((r) => r.blocker === 'LT')).toMatchObject({ scheme: 'power', side: 'right', block: 'hinge', front: 'Over', playerName: 'Lanterns LT', playerNumber: 60 });
+    expect(rows.find((r) => r.blocker === 'LT')).toMatchObject({
+      scheme: 'power',
+      side: 'right',
+      block: 'hinge',
+      front: 'Over',
+      playerName: 'Lanterns LT',
+      playerNumber: 60,
+    });
   });
 });
 
@@ -75,7 +99,14 @@ describe('changing the call of a graded snap', () => {
   });
 
   it('goes through at once while nobody affected is graded', async () => {
-    expect(await changeCall(lanterns.members.coach, lanterns.snaps[0]!, { ...CALL, side: 'left', formation: 'LT LG C RG RT H left' }, false)).toEqual({ affected: [], changed: true });
+    expect(
+      await changeCall(
+        lanterns.members.coach,
+        lanterns.snaps[0]!,
+        { ...CALL, side: 'left', formation: 'LT LG C RG RT H left' },
+        false,
+      ),
+    ).toEqual({ affected: [], changed: true });
   });
 
   it.each([
@@ -84,6 +115,8 @@ describe('changing the call of a graded snap', () => {
     ['a tag the scheme has not', { tags: ['wobble'] }, 'has no tag "wobble"'],
     ['a formation without a centre', { formation: 'LT LG RG RT' }, 'C is missing'],
   ])('refuses %s and says so', async (_what, change, message) => {
-    await expect(changeCall(lanterns.members.coach, lanterns.snaps[0]!, { ...CALL, ...change }, true)).rejects.toMatchObject({ statusCode: 400, message: expect.stringContaining(message) });
+    await expect(
+      changeCall(lanterns.members.coach, lanterns.snaps[0]!, { ...CALL, ...change }, true),
+    ).rejects.toMatchObject({ statusCode: 400, message: expect.stringContaining(message) });
   });
 });

@@ -4,11 +4,15 @@ import { MIGRATIONS } from '../../server/db/migrations';
 import { freshDatabase } from './fresh-database';
 
 let db: Awaited<ReturnType<typeof freshDatabase>>;
-beforeAll(async () => { db = await freshDatabase(); });
+beforeAll(async () => {
+  db = await freshDatabase();
+});
 afterAll(() => db.drop());
 
 const tables = async (): Promise<string[]> => {
-  const [rows] = await db.sequelize.query(`select table_name from information_schema.tables where table_schema = 'public' order by 1`);
+  const [rows] = await db.sequelize.query(
+    `select table_name from information_schema.tables where table_schema = 'public' order by 1`,
+  );
   return (rows as { table_name: string }[]).map((r) => r.table_name);
 };
 
@@ -16,7 +20,21 @@ describe('migrations', () => {
   it('have all run, in order, and nothing made a table beside them', async () => {
     const [rows] = await db.sequelize.query('select name from "SequelizeMeta" order by name');
     expect((rows as { name: string }[]).map((r) => r.name)).toEqual(MIGRATIONS.map((m) => m.name));
-    expect(await tables()).toEqual(['SequelizeMeta', 'clips', 'document_versions', 'documents', 'games', 'grade_changes', 'grades', 'memberships', 'players', 'programs', 'seasons', 'snaps', 'users']);
+    expect(await tables()).toEqual([
+      'SequelizeMeta',
+      'clips',
+      'document_versions',
+      'documents',
+      'games',
+      'grade_changes',
+      'grades',
+      'memberships',
+      'players',
+      'programs',
+      'seasons',
+      'snaps',
+      'users',
+    ]);
   });
 
   it('may be started by two processes at once', async () => {

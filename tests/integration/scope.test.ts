@@ -19,8 +19,20 @@ beforeAll(async () => {
   lanterns = await makeProgram('Lanterns');
   terns = await makeProgram('Terns');
   const body = { framesPerSecond: 30, frames: 100, snapFrame: 24, contactFrame: 40, whistleFrame: 90 };
-  clip = (await ClipRow.create({ programId: lanterns.programId, snapId: lanterns.snaps[0]!, angle: 'end zone', file: 'x.webm', body })).id;
-  await writeGrades(lanterns.members.coach, lanterns.snaps[0]!, ['LT', 'C', 'RG'].map((blocker) => ({ blocker, grade: ALL_PLUS })));
+  clip = (
+    await ClipRow.create({
+      programId: lanterns.programId,
+      snapId: lanterns.snaps[0]!,
+      angle: 'end zone',
+      file: 'x.webm',
+      body,
+    })
+  ).id;
+  await writeGrades(
+    lanterns.members.coach,
+    lanterns.snaps[0]!,
+    ['LT', 'C', 'RG'].map((blocker) => ({ blocker, grade: ALL_PLUS })),
+  );
 });
 afterAll(() => db.drop());
 
@@ -29,9 +41,15 @@ describe('another program', () => {
     const stranger = terns.members.coach;
     const [snap] = lanterns.snaps as [number];
     for (const way of [
-      () => readSnap(stranger, snap), () => listSnaps(stranger, lanterns.gameId), () => clipFile(stranger, clip), () => gradeHistory(stranger, snap),
-      () => writeGrades(stranger, snap, [{ blocker: 'LT', grade: null }]), () => changeCall(stranger, snap, CALL, true), () => publishGame(stranger, lanterns.gameId, true),
-    ]) await expect(way()).rejects.toMatchObject({ statusCode: 404 });
+      () => readSnap(stranger, snap),
+      () => listSnaps(stranger, lanterns.gameId),
+      () => clipFile(stranger, clip),
+      () => gradeHistory(stranger, snap),
+      () => writeGrades(stranger, snap, [{ blocker: 'LT', grade: null }]),
+      () => changeCall(stranger, snap, CALL, true),
+      () => publishGame(stranger, lanterns.gameId, true),
+    ])
+      await expect(way()).rejects.toMatchObject({ statusCode: 404 });
     expect(await readMarks(stranger, [lanterns.gameId])).toEqual([]);
     expect((await listGames(stranger)).map((g) => g.id)).toEqual([terns.gameId]);
     expect((await roster(stranger)).every((p) => p.name.startsWith('Terns'))).toBe(true);
@@ -39,9 +57,17 @@ describe('another program', () => {
   });
 
   it('may be the same person’s second one', async () => {
-    await MembershipRow.create({ userId: lanterns.members.assistant.userId, programId: terns.programId, role: 'player', playerId: null });
+    await MembershipRow.create({
+      userId: lanterns.members.assistant.userId,
+      programId: terns.programId,
+      role: 'player',
+      playerId: null,
+    });
     expect((await programsOf(lanterns.members.assistant.userId)).map((p) => p.role)).toEqual(['assistant', 'player']);
-    expect(await findMember(lanterns.members.assistant.userId, terns.programId)).toMatchObject({ role: 'player', programName: 'Terns' });
+    expect(await findMember(lanterns.members.assistant.userId, terns.programId)).toMatchObject({
+      role: 'player',
+      programName: 'Terns',
+    });
     expect(await findMember(lanterns.members.coach.userId, terns.programId)).toBeNull();
   });
 });
@@ -67,8 +93,14 @@ describe('a player', () => {
 
 describe('logging in', () => {
   it('takes the right password and no other', async () => {
-    await UserRow.update({ passwordHash: await hashPassword('a lamp in the hollow') }, { where: { id: lanterns.members.coach.userId } });
-    expect(await logIn(' Coach@lanterns.example ', 'a lamp in the hollow')).toEqual({ id: lanterns.members.coach.userId, programId: lanterns.programId });
+    await UserRow.update(
+      { passwordHash: await hashPassword('a lamp in the hollow') },
+      { where: { id: lanterns.members.coach.userId } },
+    );
+    expect(await logIn(' Coach@lanterns.example ', 'a lamp in the hollow')).toEqual({
+      id: lanterns.members.coach.userId,
+      programId: lanterns.programId,
+    });
     expect(await logIn('coach@lanterns.example', 'a lamp in the hollo')).toBeNull();
     expect(await logIn('nobody@lanterns.example', 'a lamp in the hollow')).toBeNull();
     expect((await UserRow.findByPk(lanterns.members.coach.userId))!.passwordHash).not.toContain('lamp');

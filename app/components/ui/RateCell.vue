@@ -11,23 +11,63 @@ const bar = (share: number): number => 2 + share * 96;
 </script>
 
 <template>
-  <button class="plain rate" type="button" :aria-label="`${what}: ${percent}, ${rate.good} of ${rate.of}${rate.unknown ? `, ${rate.unknown} not counted` : ''}. Open the snaps`" @click="$emit('open')">
+  <button
+    class="plain rate"
+    type="button"
+    :aria-label="`${what}: ${percent}, ${rate.good} of ${rate.of}${rate.unknown ? `, ${rate.unknown} not counted` : ''}. Open the snaps`"
+    @click="$emit('open')"
+  >
     <span class="figure" :class="{ few: rate.tooFew }">{{ percent }}</span>
-    <span class="counts soft">{{ rate.good }} of {{ rate.of }}<template v-if="rate.unknown">, {{ rate.unknown }} open</template><template v-if="rate.tooFew">, too few</template></span>
+    <span class="counts soft"
+      >{{ rate.good }} of {{ rate.of }}<template v-if="rate.unknown">, {{ rate.unknown }} open</template
+      ><template v-if="rate.tooFew">, too few</template></span
+    >
     <svg v-if="rate.share !== null" viewBox="0 0 100 8" width="100" height="8" aria-hidden="true">
-      <line x1="2" x2="98" y1="4" y2="4" class="scale" /><line :x1="bar(rate.low)" :x2="bar(rate.high)" y1="4" y2="4" class="range" /><line :x1="bar(rate.share)" :x2="bar(rate.share)" y1="0" y2="8" class="point" />
+      <line x1="2" x2="98" y1="4" y2="4" class="scale" />
+      <line :x1="bar(rate.low)" :x2="bar(rate.high)" y1="4" y2="4" class="range" />
+      <line :x1="bar(rate.share)" :x2="bar(rate.share)" y1="0" y2="8" class="point" />
     </svg>
   </button>
 </template>
 
 <style scoped>
-.rate { display: grid; grid-template-columns: auto 1fr; gap: 0 7px; align-items: baseline; }
-.rate:hover .figure { color: var(--violet); text-decoration: underline; text-underline-offset: 3px; }
-.figure { font-size: 16px; font-weight: 650; }
-.figure.few { font-weight: 400; color: var(--soft); }
-.counts { font-size: 12px; font-variation-settings: var(--narrow); white-space: nowrap; }
-svg { grid-column: 1 / -1; }
-.scale { stroke: var(--rule); stroke-width: 2; }
-.range { stroke: var(--soft); stroke-width: 3; }
-.point { stroke: var(--ink); stroke-width: 2.5; }
+.rate {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 0 7px;
+  align-items: baseline;
+}
+.rate:hover .figure {
+  color: var(--violet);
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+.figure {
+  font-size: 16px;
+  font-weight: 650;
+}
+.figure.few {
+  font-weight: 400;
+  color: var(--soft);
+}
+.counts {
+  font-size: 12px;
+  font-variation-settings: var(--narrow);
+  white-space: nowrap;
+}
+svg {
+  grid-column: 1 / -1;
+}
+.scale {
+  stroke: var(--rule);
+  stroke-width: 2;
+}
+.range {
+  stroke: var(--soft);
+  stroke-width: 3;
+}
+.point {
+  stroke: var(--ink);
+  stroke-width: 2.5;
+}
 </style>

@@ -14,8 +14,23 @@ defineProps<{ verdict: Verdict }>();
 </template>
 
 <style scoped>
-svg { width: 14px; height: 14px; fill: none; stroke: currentColor; stroke-width: 2.2; flex: none; }
-.sound { color: var(--sound); }
-.at-risk { color: var(--risk); fill: color-mix(in srgb, currentColor 22%, transparent); }
-.broken { color: var(--broken); fill: color-mix(in srgb, currentColor 22%, transparent); }
+svg {
+  width: 14px;
+  height: 14px;
+  fill: none;
+  stroke: currentColor;
+  stroke-width: 2.2;
+  flex: none;
+}
+.sound {
+  color: var(--sound);
+}
+.at-risk {
+  color: var(--risk);
+  fill: color-mix(in srgb, currentColor 22%, transparent);
+}
+.broken {
+  color: var(--broken);
+  fill: color-mix(in srgb, currentColor 22%, transparent);
+}
 </style>

@@ -3,7 +3,13 @@ import { computed } from 'vue';
 import type { Blocker } from '#core/model/formation';
 import type { BoardScale } from './scale';
 
-const props = defineProps<{ man: Blocker; number: number | undefined; scale: BoardScale; selected: boolean; idle: boolean }>();
+const props = defineProps<{
+  man: Blocker;
+  number: number | undefined;
+  scale: BoardScale;
+  selected: boolean;
+  idle: boolean;
+}>();
 defineEmits<{ select: [] }>();
 
 const HEIGHT = 21;
@@ -25,14 +31,47 @@ const deeper = computed(() => (props.man.y < props.scale.shallow ? `${Math.round
 </template>
 
 <style scoped>
-.blocker { cursor: pointer; }
-.bar, .nose { fill: var(--ink); }
-.seat { font-size: 12px; font-weight: 700; fill: var(--sheet); text-anchor: middle; }
-.number { font-size: 11px; fill: var(--sheet); text-anchor: middle; opacity: 0.85; }
-.deeper { font-size: 10px; fill: var(--soft); text-anchor: middle; }
-.selected .bar, .selected .nose { fill: var(--violet); }
-.selected text:not(.deeper) { fill: var(--on-violet); }
-.idle .bar { fill: var(--sheet); stroke: var(--soft); stroke-width: 1.5; }
-.idle .nose { fill: var(--soft); }
-.idle .seat, .idle .number { fill: var(--ink); }
+.blocker {
+  cursor: pointer;
+}
+.bar,
+.nose {
+  fill: var(--ink);
+}
+.seat {
+  font-size: 12px;
+  font-weight: 700;
+  fill: var(--sheet);
+  text-anchor: middle;
+}
+.number {
+  font-size: 11px;
+  fill: var(--sheet);
+  text-anchor: middle;
+  opacity: 0.85;
+}
+.deeper {
+  font-size: 10px;
+  fill: var(--soft);
+  text-anchor: middle;
+}
+.selected .bar,
+.selected .nose {
+  fill: var(--violet);
+}
+.selected text:not(.deeper) {
+  fill: var(--on-violet);
+}
+.idle .bar {
+  fill: var(--sheet);
+  stroke: var(--soft);
+  stroke-width: 1.5;
+}
+.idle .nose {
+  fill: var(--soft);
+}
+.idle .seat,
+.idle .number {
+  fill: var(--ink);
+}
 </style>

@@ -39,7 +39,13 @@ const TOP = 28;
 const BOTTOM = 22;
 
 /** Fits the men and the defence near the ball into a width; feet beyond the sides are clipped by the caller. */
-export function boardScale(formation: Formation, width: number, height: number, front?: Front | null, shallow = -6): BoardScale {
+export function boardScale(
+  formation: Formation,
+  width: number,
+  height: number,
+  front?: Front | null,
+  shallow = -6,
+): BoardScale {
   const near = formation.men.filter((m) => Math.abs(m.x) < NEAR).map((m) => m.x);
   const theirs = (front?.defenders ?? []).filter((d) => Math.abs(d.x) < NEAR).map((d) => d.x);
   const lo = Math.min(Math.min(-8, ...near) - SIDE_ROOM, ...theirs.map((x) => x - BODY_ROOM));
@@ -49,7 +55,12 @@ export function boardScale(formation: Formation, width: number, height: number, 
   const far = 18;
   const deep = (height - TOP - BOTTOM) / (far - shallow);
   return {
-    width, height, across, deep, shallow, far,
+    width,
+    height,
+    across,
+    deep,
+    shallow,
+    far,
     x: (feet) => middle + feet * across,
     y: (feet) => TOP + (far - Math.max(shallow, Math.min(far, feet))) * deep,
   };
@@ -60,7 +71,10 @@ export function columnsUnder(men: readonly Blocker[], scale: BoardScale): Column
   const order = [...men].sort((a, b) => a.x - b.x || b.y - a.y);
   if (order.length === 0) return [];
   const room = scale.width - LABEL_WIDTH;
-  const width = Math.max(Math.min(MIN_COLUMN, room / order.length), Math.min(LINE_GAP * scale.across, room / order.length));
+  const width = Math.max(
+    Math.min(MIN_COLUMN, room / order.length),
+    Math.min(LINE_GAP * scale.across, room / order.length),
+  );
   const centres = order.map((m) => scale.x(m.x));
   const mean = centres.reduce((a, b) => a + b, 0) / order.length;
   const start = Math.max(LABEL_WIDTH, Math.min(scale.width - width * order.length, mean - (width * order.length) / 2));

@@ -9,5 +9,6 @@ export const blockName = (a: Assignment): string => {
   return name;
 };
 
-export const stepWords = (a: Assignment): string => `${a.step.foot[0]!.toUpperCase()}${a.step.foot.slice(1)}, ${a.step.kind}`;
+export const stepWords = (a: Assignment): string =>
+  `${a.step.foot[0]!.toUpperCase()}${a.step.foot.slice(1)}, ${a.step.kind}`;
 export const upperFirst = (text: string): string => (text ? text[0]!.toUpperCase() + text.slice(1) : text);

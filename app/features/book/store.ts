@@ -27,13 +27,22 @@ export const useBook = defineStore('book', () => {
     loaded.value = true;
   }
 
-  const byMan = computed(() => bookLines([...rows.value].sort(inLine), (r) => `${r.blocker} ${r.playerNumber ?? ''} ${r.playerName}`));
+  const byMan = computed(() =>
+    bookLines([...rows.value].sort(inLine), (r) => `${r.blocker} ${r.playerNumber ?? ''} ${r.playerName}`),
+  );
   const byPlay = computed(() => bookLines(rows.value, (r) => `${schemeName(r.scheme)} ${r.side}`));
   const byBlock = computed(() => bookLines(rows.value, (r) => upperFirst(BLOCKS[r.block as BlockId]?.name ?? r.block)));
 
   function open(line: BookLine, measure: Measure): void {
-    const order = (r: MarkRow): number => { const w = worth(r.grade, measure); return w === false ? 0 : w === null ? 1 : 2; };
-    opened.value = { title: line.key, measure, rows: [...line.rows].sort((a, b) => order(a) - order(b) || a.snapNumber - b.snapNumber) };
+    const order = (r: MarkRow): number => {
+      const w = worth(r.grade, measure);
+      return w === false ? 0 : w === null ? 1 : 2;
+    };
+    opened.value = {
+      title: line.key,
+      measure,
+      rows: [...line.rows].sort((a, b) => order(a) - order(b) || a.snapNumber - b.snapNumber),
+    };
   }
 
   return { rows, problem, loaded, opened, byMan, byPlay, byBlock, load, open };

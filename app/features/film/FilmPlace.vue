@@ -25,8 +25,18 @@ onMounted(async () => {
   await roster.load();
   await film.open(idOf(route.params.id));
 });
-watch(() => route.params.id, (id) => { if (idOf(id) !== null && idOf(id) !== film.snap?.id) void film.open(idOf(id)); });
-watch(() => film.snap?.id, (id) => { if (id !== undefined && String(id) !== route.params.id) void navigateTo(`/film/${id}`, { replace: true }); });
+watch(
+  () => route.params.id,
+  (id) => {
+    if (idOf(id) !== null && idOf(id) !== film.snap?.id) void film.open(idOf(id));
+  },
+);
+watch(
+  () => film.snap?.id,
+  (id) => {
+    if (id !== undefined && String(id) !== route.params.id) void navigateTo(`/film/${id}`, { replace: true });
+  },
+);
 useEventListener('online', () => void film.send());
 
 const area = ref<HTMLElement | null>(null);
@@ -34,7 +44,10 @@ const { width } = useElementSize(area);
 const columns = computed<Column[]>(() => {
   const formation = film.snap ? readFormation(film.snap.call.formation) : null;
   if (!formation?.ok || width.value === 0) return [];
-  return columnsUnder(formation.value.men.filter((m) => film.men.includes(m.id)), boardScale(formation.value, Math.max(560, width.value), 100));
+  return columnsUnder(
+    formation.value.men.filter((m) => film.men.includes(m.id)),
+    boardScale(formation.value, Math.max(560, width.value), 100),
+  );
 });
 
 function go(step: number): void {
@@ -44,8 +57,12 @@ function go(step: number): void {
 }
 
 useFilmKeys({
-  columns, toggle: () => pair.value?.transport.toggle(), step: (frames) => pair.value && pair.value.transport.seek(pair.value.transport.frame.value + frames),
-  slower: () => pair.value?.transport.slower(), go, note: () => pad.value?.writeNote(),
+  columns,
+  toggle: () => pair.value?.transport.toggle(),
+  step: (frames) => pair.value && pair.value.transport.seek(pair.value.transport.frame.value + frames),
+  slower: () => pair.value?.transport.slower(),
+  go,
+  note: () => pad.value?.writeNote(),
 });
 </script>
 
@@ -61,7 +78,10 @@ useFilmKeys({
           <FilmPair ref="pair" :clips="film.snap.clips" />
           <GradePad ref="pad" :columns="columns" :numbers="roster.numbers" @next="go(1)" />
         </template>
-        <p v-else-if="!film.loadProblem" class="empty">No snap is open. {{ film.readOnly ? 'Open one of yours from the Book.' : 'A game appears here once it is logged.' }}</p>
+        <p v-else-if="!film.loadProblem" class="empty">
+          No snap is open.
+          {{ film.readOnly ? 'Open one of yours from the Book.' : 'A game appears here once it is logged.' }}
+        </p>
       </section>
       <SnapList v-if="!film.readOnly" />
     </div>
@@ -69,12 +89,43 @@ useFilmKeys({
 </template>
 
 <style scoped>
-.place { display: flex; flex-direction: column; min-height: 100%; }
-.refused { padding: 7px 20px; color: var(--broken); font-weight: 600; border-bottom: 1px solid var(--rule); }
-.waiting { color: var(--risk); }
-.work { flex: 1; display: grid; grid-template-columns: minmax(0, 1fr) 206px; min-height: 0; }
-.work.alone { grid-template-columns: minmax(0, 1fr); }
-.area { padding: 10px 16px 12px 20px; min-width: 0; }
-.empty { padding: 60px 0; max-width: 420px; }
-@media (max-width: 800px) { .work { grid-template-columns: 1fr; } .area { padding: 8px; } }
+.place {
+  display: flex;
+  flex-direction: column;
+  min-height: 100%;
+}
+.refused {
+  padding: 7px 20px;
+  color: var(--broken);
+  font-weight: 600;
+  border-bottom: 1px solid var(--rule);
+}
+.waiting {
+  color: var(--risk);
+}
+.work {
+  flex: 1;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 206px;
+  min-height: 0;
+}
+.work.alone {
+  grid-template-columns: minmax(0, 1fr);
+}
+.area {
+  padding: 10px 16px 12px 20px;
+  min-width: 0;
+}
+.empty {
+  padding: 60px 0;
+  max-width: 420px;
+}
+@media (max-width: 800px) {
+  .work {
+    grid-template-columns: 1fr;
+  }
+  .area {
+    padding: 8px;
+  }
+}
 </style>

@@ -12,9 +12,15 @@ defineProps<{ columns: readonly Column[]; numbers: Readonly<Record<string, numbe
 const emit = defineEmits<{ next: [] }>();
 const film = useFilm();
 
-const rows = [{ key: 'asked', name: 'Asked' }, { key: 'on', name: 'On' }, { key: 'did', name: 'He did' }, { key: 'fault', name: 'Fault' }, { key: 'note', name: 'Note' }];
+const rows = [
+  { key: 'asked', name: 'Asked' },
+  { key: 'on', name: 'On' },
+  { key: 'did', name: 'He did' },
+  { key: 'fault', name: 'Fault' },
+  { key: 'note', name: 'Note' },
+];
 const asked = computed(() => new Map(film.snap?.resolution.assignments.map((a) => [a.blocker, a]) ?? []));
-const current = computed(() => (film.selected ? asked.value.get(film.selected) ?? null : null));
+const current = computed(() => (film.selected ? (asked.value.get(film.selected) ?? null) : null));
 const standard = computed(() => (current.value ? standardOf(current.value.block) : null));
 const left = computed(() => film.men.filter((m) => !film.marks[m]).length);
 
@@ -29,7 +35,8 @@ const on = (man: string): string => {
   const a = asked.value.get(man);
   return a ? `${a.target ?? 'next level'}${a.next ? `, then ${a.next}` : ''}` : '';
 };
-const choose = (value: string): void => film.change(film.selected!, value ? { technique: 'minus', fault: value as FaultId } : { fault: null });
+const choose = (value: string): void =>
+  film.change(film.selected!, value ? { technique: 'minus', fault: value as FaultId } : { fault: null });
 
 function allPlus(): void {
   film.restPlus();
@@ -37,42 +44,100 @@ function allPlus(): void {
 }
 
 const MARK_KEYS = [
-  { key: 'p', name: 'did his job', part: { assignment: 'right', technique: 'plus', fault: null } }, { key: 'x', name: 'technique minus', part: { technique: 'minus' } },
-  { key: 'w', name: 'wrong man', part: { assignment: 'wrong' } }, { key: 'e', name: 'not his fault', part: { assignment: 'not his fault' } }, { key: 'q', name: 'cannot tell, ask', part: { assignment: 'cannot tell' } },
+  { key: 'p', name: 'did his job', part: { assignment: 'right', technique: 'plus', fault: null } },
+  { key: 'x', name: 'technique minus', part: { technique: 'minus' } },
+  { key: 'w', name: 'wrong man', part: { assignment: 'wrong' } },
+  { key: 'e', name: 'not his fault', part: { assignment: 'not his fault' } },
+  { key: 'q', name: 'cannot tell, ask', part: { assignment: 'cannot tell' } },
 ] as const;
 </script>
 
 <template>
   <div class="pad">
     <div class="scroller">
-      <ManColumns :columns="columns" :rows="rows" :selected="film.selected" :numbers="numbers" keys label="Grades" @select="film.selected = $event">
+      <ManColumns
+        :columns="columns"
+        :rows="rows"
+        :selected="film.selected"
+        :numbers="numbers"
+        keys
+        label="Grades"
+        @select="film.selected = $event"
+      >
         <template #default="{ row, man }">
           <template v-if="row === 'asked' && asked.get(man)">{{ blockName(asked.get(man)!) }}</template>
           <template v-else-if="row === 'on'">{{ on(man) }}</template>
-          <template v-else-if="row === 'did'"><button class="plain did" type="button" :aria-label="`Mark ${man}`" @click="film.selected = man"><GradeMark :grade="film.marks[man] ?? null" /></button></template>
-          <span v-else-if="row === 'fault' && film.marks[man]?.fault" class="tag">{{ FAULTS[film.marks[man]!.fault!].name }}</span>
+          <template v-else-if="row === 'did'"
+            ><button class="plain did" type="button" :aria-label="`Mark ${man}`" @click="film.selected = man">
+              <GradeMark :grade="film.marks[man] ?? null" /></button
+          ></template>
+          <span v-else-if="row === 'fault' && film.marks[man]?.fault" class="tag">{{
+            FAULTS[film.marks[man]!.fault!].name
+          }}</span>
           <span v-else-if="row === 'note'" class="note">{{ film.marks[man]?.note }}</span>
         </template>
       </ManColumns>
     </div>
     <section v-if="current && standard && !film.readOnly" class="man" :aria-label="`Marks of ${film.selected}`">
-      <p><b>{{ film.selected }}, {{ blockName(current).toLowerCase() }}.</b> Done when: {{ standard.doneWhen }} <span class="soft">Not: {{ standard.notWhen }} He was told: {{ upperFirst(current.because.sentence) }}.</span></p>
+      <p>
+        <b>{{ film.selected }}, {{ blockName(current).toLowerCase() }}.</b> Done when: {{ standard.doneWhen }}
+        <span class="soft">Not: {{ standard.notWhen }} He was told: {{ upperFirst(current.because.sentence) }}.</span>
+      </p>
       <div class="hands">
-        <button v-for="m in MARK_KEYS" :key="m.key" class="plain" type="button" @click="film.change(film.selected!, m.part)"><kbd>{{ m.key }}</kbd> {{ m.name }}</button>
+        <button
+          v-for="m in MARK_KEYS"
+          :key="m.key"
+          class="plain"
+          type="button"
+          @click="film.change(film.selected!, m.part)"
+        >
+          <kbd>{{ m.key }}</kbd> {{ m.name }}
+        </button>
         <button class="plain" type="button" @click="film.mark(film.selected!, null)"><kbd>⌫</kbd> no mark</button>
       </div>
       <div class="hands faults">
-        <button v-for="(f, i) in standard.faults" :key="f" class="plain" type="button" :aria-pressed="film.marks[film.selected!]?.fault === f" @click="film.change(film.selected!, { technique: 'minus', fault: f })"><kbd>{{ FAULT_KEYS[i] }}</kbd> {{ FAULTS[f].name }}</button>
-        <select :value="film.marks[film.selected!]?.fault ?? ''" aria-label="Any fault" @change="choose(($event.target as HTMLSelectElement).value)">
+        <button
+          v-for="(f, i) in standard.faults"
+          :key="f"
+          class="plain"
+          type="button"
+          :aria-pressed="film.marks[film.selected!]?.fault === f"
+          @click="film.change(film.selected!, { technique: 'minus', fault: f })"
+        >
+          <kbd>{{ FAULT_KEYS[i] }}</kbd> {{ FAULTS[f].name }}
+        </button>
+        <select
+          :value="film.marks[film.selected!]?.fault ?? ''"
+          aria-label="Any fault"
+          @change="choose(($event.target as HTMLSelectElement).value)"
+        >
           <option value="">other fault …</option>
           <option v-for="f in FAULT_IDS" :key="f" :value="f">{{ FAULTS[f].name }}</option>
         </select>
       </div>
-      <label class="note-field"><kbd>n</kbd> note <textarea ref="field" rows="1" maxlength="500" :value="film.marks[film.selected!]?.note ?? ''" @change="film.change(film.selected!, { note: ($event.target as HTMLTextAreaElement).value })" @keydown.esc.stop="($event.target as HTMLElement).blur()" @keydown.enter.prevent="($event.target as HTMLElement).blur()" /></label>
+      <label class="note-field"
+        ><kbd>n</kbd> note
+        <textarea
+          ref="field"
+          rows="1"
+          maxlength="500"
+          :value="film.marks[film.selected!]?.note ?? ''"
+          @change="film.change(film.selected!, { note: ($event.target as HTMLTextAreaElement).value })"
+          @keydown.esc.stop="($event.target as HTMLElement).blur()"
+          @keydown.enter.prevent="($event.target as HTMLElement).blur()"
+        />
+      </label>
     </section>
     <div v-if="!film.readOnly" class="hands enter">
-      <button class="plain" type="button" @click="allPlus"><kbd>Enter</kbd> {{ left === film.men.length ? 'everybody did his job' : left ? `the other ${left} did their job` : 'all marked' }}, next snap</button>
-      <span v-if="!current" class="soft"><kbd>1</kbd>-<kbd>{{ film.men.length }}</kbd> a man who did not</span>
+      <button class="plain" type="button" @click="allPlus">
+        <kbd>Enter</kbd>
+        {{
+          left === film.men.length ? 'everybody did his job' : left ? `the other ${left} did their job` : 'all marked'
+        }}, next snap
+      </button>
+      <span v-if="!current" class="soft"
+        ><kbd>1</kbd>-<kbd>{{ film.men.length }}</kbd> a man who did not</span
+      >
       <span class="soft"><kbd>↑</kbd> <kbd>↓</kbd> snap</span>
       <span class="soft saved" role="status">{{ film.queue.length ? 'saving …' : 'all marks saved' }}</span>
     </div>
@@ -80,17 +145,71 @@ const MARK_KEYS = [
 </template>
 
 <style scoped>
-.scroller { overflow-x: auto; }
-.tag { border: 1px solid var(--violet); color: var(--violet); border-radius: 9px; padding: 0 7px; font-size: 12px; }
-.note { font-size: 12px; }
-.did { display: block; }
-.man { padding: 8px 0; display: grid; gap: 7px; border-bottom: 1px solid var(--rule); font-size: 13px; }
-.hands { display: flex; flex-wrap: wrap; gap: 5px 14px; align-items: center; }
-.hands button:hover { color: var(--violet); }
-.faults [aria-pressed='true'] { color: var(--violet); font-weight: 700; }
-select { font: inherit; font-size: 12.5px; background: var(--sheet); color: var(--ink); border: 1px solid var(--soft); border-radius: 3px; padding: 1px 4px; }
-.note-field { display: flex; gap: 8px; align-items: center; }
-textarea { flex: 1; font: inherit; background: var(--sheet); color: var(--ink); border: 1px solid var(--soft); border-radius: 3px; padding: 3px 6px; resize: vertical; }
-.enter { padding-top: 9px; font-size: 13px; }
-.saved { margin-left: auto; }
+.scroller {
+  overflow-x: auto;
+}
+.tag {
+  border: 1px solid var(--violet);
+  color: var(--violet);
+  border-radius: 9px;
+  padding: 0 7px;
+  font-size: 12px;
+}
+.note {
+  font-size: 12px;
+}
+.did {
+  display: block;
+}
+.man {
+  padding: 8px 0;
+  display: grid;
+  gap: 7px;
+  border-bottom: 1px solid var(--rule);
+  font-size: 13px;
+}
+.hands {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 5px 14px;
+  align-items: center;
+}
+.hands button:hover {
+  color: var(--violet);
+}
+.faults [aria-pressed='true'] {
+  color: var(--violet);
+  font-weight: 700;
+}
+select {
+  font: inherit;
+  font-size: 12.5px;
+  background: var(--sheet);
+  color: var(--ink);
+  border: 1px solid var(--soft);
+  border-radius: 3px;
+  padding: 1px 4px;
+}
+.note-field {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+textarea {
+  flex: 1;
+  font: inherit;
+  background: var(--sheet);
+  color: var(--ink);
+  border: 1px solid var(--soft);
+  border-radius: 3px;
+  padding: 3px 6px;
+  resize: vertical;
+}
+.enter {
+  padding-top: 9px;
+  font-size: 13px;
+}
+.saved {
+  margin-left: auto;
+}
 </style>

@@ -15,7 +15,10 @@ const done = computed(() => film.snaps.filter((s) => gradedCount(s) >= s.asked.l
 /** The worst of the snap's marks stands for it. */
 function worst(item: SnapItem): Grade | null {
   if (gradedCount(item) < item.asked.length) return null;
-  const weight = (g: Grade): number => (g.assignment === 'wrong' ? 4 : 0) + (g.technique === 'minus' ? 2 : 0) + (g.assignment === 'cannot tell' || g.technique === 'cannot tell' ? 1 : 0);
+  const weight = (g: Grade): number =>
+    (g.assignment === 'wrong' ? 4 : 0) +
+    (g.technique === 'minus' ? 2 : 0) +
+    (g.assignment === 'cannot tell' || g.technique === 'cannot tell' ? 1 : 0);
   return item.graded.map((g) => g.grade).sort((a, b) => weight(b) - weight(a))[0] ?? null;
 }
 
@@ -25,10 +28,13 @@ function callName(s: SnapItem): string {
   return said.ok ? said.value : `${schemeName(s.scheme)} ${s.side}`;
 }
 
-watch(() => film.snap?.id, async () => {
-  await nextTick();
-  list.value?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' });
-});
+watch(
+  () => film.snap?.id,
+  async () => {
+    await nextTick();
+    list.value?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' });
+  },
+);
 </script>
 
 <template>
@@ -40,7 +46,9 @@ watch(() => film.snap?.id, async () => {
         <NuxtLink :to="`/film/${s.id}`" :aria-current="s.id === film.snap?.id ? 'true' : undefined">
           <span class="soft">{{ s.number }}</span>
           <span :title="`${schemeName(s.scheme)} ${s.side}`">{{ callName(s) }}</span>
-          <GradeMark v-if="worst(s)" :grade="worst(s)" :size="15" /><span v-else class="soft">{{ gradedCount(s) ? `${gradedCount(s)}/${s.asked.length}` : '' }}</span>
+          <GradeMark v-if="worst(s)" :grade="worst(s)" :size="15" /><span v-else class="soft">{{
+            gradedCount(s) ? `${gradedCount(s)}/${s.asked.length}` : ''
+          }}</span>
         </NuxtLink>
       </li>
     </ol>
@@ -48,10 +56,35 @@ watch(() => film.snap?.id, async () => {
 </template>
 
 <style scoped>
-aside { border-left: 1px solid var(--rule); padding: 12px 0 0; font-size: 13px; min-height: 0; }
-h2, p { padding: 0 14px; }
-ol { padding: 8px 0; }
-a { display: grid; grid-template-columns: 20px minmax(0, 1fr) 22px; gap: 6px; padding: 5px 14px; color: var(--ink); text-decoration: none; line-height: 1.25; font-variation-settings: var(--narrow); }
-a:hover { background: var(--wash); }
-[aria-current] { background: var(--wash); font-weight: 700; box-shadow: inset 3px 0 var(--violet); }
+aside {
+  border-left: 1px solid var(--rule);
+  padding: 12px 0 0;
+  font-size: 13px;
+  min-height: 0;
+}
+h2,
+p {
+  padding: 0 14px;
+}
+ol {
+  padding: 8px 0;
+}
+a {
+  display: grid;
+  grid-template-columns: 20px minmax(0, 1fr) 22px;
+  gap: 6px;
+  padding: 5px 14px;
+  color: var(--ink);
+  text-decoration: none;
+  line-height: 1.25;
+  font-variation-settings: var(--narrow);
+}
+a:hover {
+  background: var(--wash);
+}
+[aria-current] {
+  background: var(--wash);
+  font-weight: 700;
+  box-shadow: inset 3px 0 var(--violet);
+}
 </style>

@@ -8,7 +8,14 @@ import { useFilm } from './store';
 /** Keys of the likeliest faults of the selected man's block, in the order shown. */
 export const FAULT_KEYS = ['a', 's', 'd', 'f', 'g', 'h'] as const;
 
-interface Hands { columns: Ref<Column[]>; toggle: () => void; step: (frames: number) => void; slower: () => void; go: (step: number) => void; note: () => void }
+interface Hands {
+  columns: Ref<Column[]>;
+  toggle: () => void;
+  step: (frames: number) => void;
+  slower: () => void;
+  go: (step: number) => void;
+  note: () => void;
+}
 
 /** The grader's hands: film on space and arrows, men on digits, marks on letters, the whole snap on Enter. */
 export function useFilmKeys(hands: Hands): void {
@@ -20,11 +27,16 @@ export function useFilmKeys(hands: Hands): void {
     const block = film.snap?.resolution.assignments.find((a) => a.blocker === man)?.block ?? '';
     const fault = standardOf(block)?.faults[FAULT_KEYS.indexOf(key as (typeof FAULT_KEYS)[number])];
     if (fault) film.change(man, { technique: 'minus', fault });
-    else if (key === 'p') film.mark(man, { assignment: 'right', technique: 'plus', fault: null, note: film.marks[man]?.note ?? '' });
+    else if (key === 'p')
+      film.mark(man, { assignment: 'right', technique: 'plus', fault: null, note: film.marks[man]?.note ?? '' });
     else if (key === 'x') film.change(man, { technique: 'minus' });
     else if (key === 'w') film.change(man, { assignment: 'wrong' });
     else if (key === 'e') film.change(man, { assignment: 'not his fault' });
-    else if (key === 'q') film.change(man, film.marks[man]?.assignment === 'cannot tell' ? { technique: 'cannot tell' } : { assignment: 'cannot tell' });
+    else if (key === 'q')
+      film.change(
+        man,
+        film.marks[man]?.assignment === 'cannot tell' ? { technique: 'cannot tell' } : { assignment: 'cannot tell' },
+      );
     else if (key === 'Backspace') film.mark(man, null);
     else if (key === 'n') hands.note();
     else return false;
@@ -33,20 +45,35 @@ export function useFilmKeys(hands: Hands): void {
 
   function filmKey(event: KeyboardEvent): boolean {
     switch (event.key) {
-      case ' ': hands.toggle(); return true;
-      case 'ArrowLeft': hands.step(event.shiftKey ? -10 : -1); return true;
-      case 'ArrowRight': hands.step(event.shiftKey ? 10 : 1); return true;
-      case 'ArrowUp': hands.go(-1); return true;
-      case 'ArrowDown': hands.go(1); return true;
-      case 'v': hands.slower(); return true;
-      case 'Escape': film.selected = null; return true;
+      case ' ':
+        hands.toggle();
+        return true;
+      case 'ArrowLeft':
+        hands.step(event.shiftKey ? -10 : -1);
+        return true;
+      case 'ArrowRight':
+        hands.step(event.shiftKey ? 10 : 1);
+        return true;
+      case 'ArrowUp':
+        hands.go(-1);
+        return true;
+      case 'ArrowDown':
+        hands.go(1);
+        return true;
+      case 'v':
+        hands.slower();
+        return true;
+      case 'Escape':
+        film.selected = null;
+        return true;
       case 'Enter':
         if (film.readOnly) return false;
         film.restPlus();
         film.selected = null;
         hands.go(1);
         return true;
-      default: return false;
+      default:
+        return false;
     }
   }
 

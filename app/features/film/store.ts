@@ -6,9 +6,28 @@ import { request, RequestProblem } from '~/features/session/request';
 import { useSession } from '~/features/session/store';
 import { dequeue, enqueue, nextBatch, queueKey, readQueue, type Waiting } from './queue';
 
-export interface SnapItem { id: number; number: number; scheme: string; side: 'left' | 'right'; asked: string[]; graded: { blocker: string; grade: Grade }[] }
-export interface SnapDetail extends SnapBody { id: number; number: number; gameId: number; clips: (ClipBody & { id: number; angle: string })[]; grades: { blocker: string; grade: Grade }[] }
-export interface GameItem { id: number; opponent: string; week: number; published: boolean; snaps: number }
+export interface SnapItem {
+  id: number;
+  number: number;
+  scheme: string;
+  side: 'left' | 'right';
+  asked: string[];
+  graded: { blocker: string; grade: Grade }[];
+}
+export interface SnapDetail extends SnapBody {
+  id: number;
+  number: number;
+  gameId: number;
+  clips: (ClipBody & { id: number; angle: string })[];
+  grades: { blocker: string; grade: Grade }[];
+}
+export interface GameItem {
+  id: number;
+  opponent: string;
+  week: number;
+  published: boolean;
+  snaps: number;
+}
 
 const RETRY_MS = 3000;
 
@@ -45,20 +64,21 @@ export const useFilm = defineStore('film', () => {
   }
 
   /** Opens a snap, or the first one not yet graded; the list stands before the snap does, so that "next" has somewhere to go. */
-  const open = (id: number | null): Promise<boolean> => attempt(async () => {
-    if (!session.staff) return id === null ? undefined : show(await fetchSnap(id));
-    if (games.value.length === 0) games.value = await request<GameItem[]>('/api/games');
-    const found = id === null ? null : await fetchSnap(id);
-    const wanted = found?.gameId ?? game.value ?? games.value.at(-1)?.id ?? null;
-    if (wanted === null) return;
-    if (game.value !== wanted || snaps.value.length === 0) {
-      snaps.value = await request<SnapItem[]>(`/api/games/${wanted}/snaps`);
-      game.value = wanted;
-    }
-    const first = snaps.value.find((s) => gradedCount(s) < s.asked.length) ?? snaps.value[0];
-    if (found) show(found);
-    else if (first) show(await fetchSnap(first.id));
-  });
+  const open = (id: number | null): Promise<boolean> =>
+    attempt(async () => {
+      if (!session.staff) return id === null ? undefined : show(await fetchSnap(id));
+      if (games.value.length === 0) games.value = await request<GameItem[]>('/api/games');
+      const found = id === null ? null : await fetchSnap(id);
+      const wanted = found?.gameId ?? game.value ?? games.value.at(-1)?.id ?? null;
+      if (wanted === null) return;
+      if (game.value !== wanted || snaps.value.length === 0) {
+        snaps.value = await request<SnapItem[]>(`/api/games/${wanted}/snaps`);
+        game.value = wanted;
+      }
+      const first = snaps.value.find((s) => gradedCount(s) < s.asked.length) ?? snaps.value[0];
+      if (found) show(found);
+      else if (first) show(await fetchSnap(first.id));
+    });
 
   const fetchSnap = (id: number): Promise<SnapDetail> => request<SnapDetail>(`/api/snaps/${id}`);
 
@@ -80,11 +100,16 @@ export const useFilm = defineStore('film', () => {
     setMark(blocker, grade);
     queue.value = enqueue(queue.value, { snapId: snap.value.id, blocker, grade });
     keep();
-    snaps.value = snaps.value.map((s) => (s.id === snap.value!.id ? { ...s, graded: Object.entries(marks.value).map(([man, g]) => ({ blocker: man, grade: g })) } : s));
+    snaps.value = snaps.value.map((s) =>
+      s.id === snap.value!.id
+        ? { ...s, graded: Object.entries(marks.value).map(([man, g]) => ({ blocker: man, grade: g })) }
+        : s,
+    );
     void send();
   }
 
-  const change = (blocker: string, part: Partial<Grade>): void => mark(blocker, { ...(marks.value[blocker] ?? ALL_PLUS), ...part });
+  const change = (blocker: string, part: Partial<Grade>): void =>
+    mark(blocker, { ...(marks.value[blocker] ?? ALL_PLUS), ...part });
 
   /** Everybody without a mark did his job. */
   function restPlus(): void {
@@ -102,14 +127,19 @@ export const useFilm = defineStore('film', () => {
     if (timer) clearTimeout(timer);
     try {
       for (let batch = nextBatch(queue.value); batch.length; batch = nextBatch(queue.value)) {
-        await request(`/api/snaps/${batch[0]!.snapId}/grades`, { method: 'PUT', body: { entries: batch.map(({ blocker, grade }) => ({ blocker, grade })) } });
+        await request(`/api/snaps/${batch[0]!.snapId}/grades`, {
+          method: 'PUT',
+          body: { entries: batch.map(({ blocker, grade }) => ({ blocker, grade })) },
+        });
         queue.value = dequeue(queue.value, batch);
         keep();
       }
       trouble.value = '';
     } catch (problem) {
       if (!(problem instanceof RequestProblem)) throw problem;
-      trouble.value = problem.offline ? `Not connected: ${waitingWords(queue.value.length)} kept on this machine and will be sent.` : `${problem.message} ${waitingWords(queue.value.length)} kept on this machine.`;
+      trouble.value = problem.offline
+        ? `Not connected: ${waitingWords(queue.value.length)} kept on this machine and will be sent.`
+        : `${problem.message} ${waitingWords(queue.value.length)} kept on this machine.`;
       timer = setTimeout(() => void send(), RETRY_MS);
     } finally {
       sending = false;
@@ -120,14 +150,36 @@ export const useFilm = defineStore('film', () => {
   async function changeCall(call: Call, confirmed: boolean): Promise<string[]> {
     let affected: string[] = [];
     await attempt(async () => {
-      const answer = await request<{ affected: string[]; changed: boolean }>(`/api/snaps/${snap.value!.id}/call`, { method: 'PUT', body: { call, confirmed } });
+      const answer = await request<{ affected: string[]; changed: boolean }>(`/api/snaps/${snap.value!.id}/call`, {
+        method: 'PUT',
+        body: { call, confirmed },
+      });
       if (answer.changed) show(await fetchSnap(snap.value!.id));
       else affected = answer.affected;
     });
     return affected;
   }
 
-  return { games, game, snaps, snap, marks, men, selected, queue, trouble, loadProblem, readOnly, open, mark, change, restPlus, resume, send, changeCall };
+  return {
+    games,
+    game,
+    snaps,
+    snap,
+    marks,
+    men,
+    selected,
+    queue,
+    trouble,
+    loadProblem,
+    readOnly,
+    open,
+    mark,
+    change,
+    restPlus,
+    resume,
+    send,
+    changeCall,
+  };
 });
 
 const waitingWords = (count: number): string => `${count} ${count === 1 ? 'mark is' : 'marks are'}`;

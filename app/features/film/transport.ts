@@ -4,7 +4,10 @@ import { frameAt, seekTime } from '#core/film/frames';
 export const SPEEDS = [1, 0.5, 0.25] as const;
 
 /** Two synchronised pictures of one snap: play, speeds, single frames. The first picture leads, the others follow. */
-export function useTransport(videos: Ref<HTMLVideoElement[]>, clip: Ref<{ framesPerSecond: number; frames: number } | null>) {
+export function useTransport(
+  videos: Ref<HTMLVideoElement[]>,
+  clip: Ref<{ framesPerSecond: number; frames: number } | null>,
+) {
   const frame = ref(0);
   const playing = ref(false);
   const speed = ref<(typeof SPEEDS)[number]>(1);
@@ -40,7 +43,8 @@ export function useTransport(videos: Ref<HTMLVideoElement[]>, clip: Ref<{ frames
     lead.requestVideoFrameCallback((_now, shown) => {
       if (!playing.value) return;
       frame.value = Math.min(last.value, frameAt(shown.mediaTime, rate.value));
-      for (const video of others) if (Math.abs(video.currentTime - lead.currentTime) > 1.5 / rate.value) video.currentTime = lead.currentTime;
+      for (const video of others)
+        if (Math.abs(video.currentTime - lead.currentTime) > 1.5 / rate.value) video.currentTime = lead.currentTime;
       if (lead.ended || frame.value >= last.value) pause();
       else follow();
     });

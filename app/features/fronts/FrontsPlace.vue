@@ -19,19 +19,36 @@ const session = useSession();
 const playbook = usePlaybook();
 const area = ref<HTMLElement | null>(null);
 const { width } = useElementSize(area);
-const scale = computed(() => (fronts.formation ? boardScale(fronts.formation, Math.max(560, width.value), 400, fronts.front) : null));
-onMounted(() => { if (!fronts.front) fronts.open(fronts.id); });
+const scale = computed(() =>
+  fronts.formation ? boardScale(fronts.formation, Math.max(560, width.value), 400, fronts.front) : null,
+);
+onMounted(() => {
+  if (!fronts.front) fronts.open(fronts.id);
+});
 
 const MOVES = ['slant right', 'slant left', 'pinch'];
-const MARKS = [{ key: 'f', name: 'force' }, { key: 'c', name: 'corner' }, { key: 's', name: 'safety' }, { key: 'm', name: 'mike' }] as const;
+const MARKS = [
+  { key: 'f', name: 'force' },
+  { key: 'c', name: 'corner' },
+  { key: 's', name: 'safety' },
+  { key: 'm', name: 'mike' },
+] as const;
 const shown = computed(() => {
   const i = fronts.identification;
   if (!i) return [];
   return [
-    { name: 'Front', value: upperFirst([i.family.name, ...i.family.subNames].join(', ')), why: i.family.because }, { name: 'Strength', value: upperFirst(i.strength.side), why: i.strength.because },
-    { name: 'Box', value: upperFirst(i.box.spoken), why: i.box.because }, { name: 'Left', value: upperFirst(i.sideCall.left.call), why: i.sideCall.left.because },
-    { name: 'Right', value: upperFirst(i.sideCall.right.call), why: i.sideCall.right.because }, { name: 'Mike', value: i.mike.id ?? 'Nobody', why: i.mike.because },
-    { name: 'Bubbles', value: i.bubbles.gaps.map((g) => `${g.gap} ${g.side}`).join(', ') || 'None', why: i.bubbles.because }, { name: 'Edges', value: `${i.edge.left.because} ${i.edge.right.because}`, why: '' },
+    { name: 'Front', value: upperFirst([i.family.name, ...i.family.subNames].join(', ')), why: i.family.because },
+    { name: 'Strength', value: upperFirst(i.strength.side), why: i.strength.because },
+    { name: 'Box', value: upperFirst(i.box.spoken), why: i.box.because },
+    { name: 'Left', value: upperFirst(i.sideCall.left.call), why: i.sideCall.left.because },
+    { name: 'Right', value: upperFirst(i.sideCall.right.call), why: i.sideCall.right.because },
+    { name: 'Mike', value: i.mike.id ?? 'Nobody', why: i.mike.because },
+    {
+      name: 'Bubbles',
+      value: i.bubbles.gaps.map((g) => `${g.gap} ${g.side}`).join(', ') || 'None',
+      why: i.bubbles.because,
+    },
+    { name: 'Edges', value: `${i.edge.left.because} ${i.edge.right.because}`, why: '' },
     { name: 'Walked up', value: i.walkedUp.ids.join(', ') || 'Nobody', why: i.walkedUp.because },
   ];
 });
@@ -39,7 +56,10 @@ const addMove = (move: string): void => fronts.type(`${fronts.text.trim()}\n${mo
 
 onKeyStroke((event) => {
   if (inField(event.target)) return;
-  if ((event.ctrlKey || event.metaKey) && event.key === 'z') { event.preventDefault(); return fronts.undo(); }
+  if ((event.ctrlKey || event.metaKey) && event.key === 'z') {
+    event.preventDefault();
+    return fronts.undo();
+  }
   if (event.ctrlKey || event.metaKey || event.altKey) return;
   if (event.key === 'u') fronts.toggleStance();
   const mark = MARKS.find((m) => m.key === event.key);
@@ -53,40 +73,101 @@ onKeyStroke((event) => {
     <FrontList :current="fronts.id" @open="fronts.open" />
     <section class="middle">
       <header>
-        <div class="words"><b>{{ fronts.name }}</b> <span>against</span>
-          <Select class="word" :model-value="fronts.formationId" :options="playbook.formations" option-label="name" option-value="id" aria-label="Formation" filter @hide="releaseFocus" @update:model-value="fronts.place($event as string)" />
+        <div class="words">
+          <b>{{ fronts.name }}</b> <span>against</span>
+          <Select
+            class="word"
+            :model-value="fronts.formationId"
+            :options="playbook.formations"
+            option-label="name"
+            option-value="id"
+            aria-label="Formation"
+            filter
+            @hide="releaseFocus"
+            @update:model-value="fronts.place($event as string)"
+          />
         </div>
         <div class="acts">
           <button class="plain link" type="button" @click="fronts.mirror">Mirror</button>
-          <button class="plain link" type="button" @click="download(`${fronts.id}.chalk`, fronts.documentText(fronts.id, fronts.name))">Export</button>
-          <ImportFiles v-if="session.member?.role === 'coach'" :attempt="fronts.attempt" @problem="fronts.problem = $event" />
+          <button
+            class="plain link"
+            type="button"
+            @click="download(`${fronts.id}.chalk`, fronts.documentText(fronts.id, fronts.name))"
+          >
+            Export
+          </button>
+          <ImportFiles
+            v-if="session.member?.role === 'coach'"
+            :attempt="fronts.attempt"
+            @problem="fronts.problem = $event"
+          />
         </div>
       </header>
       <p v-if="fronts.problem" class="problem" role="alert">{{ fronts.problem }}</p>
       <p v-else-if="fronts.notice" class="notice" role="status">{{ fronts.notice }}</p>
       <div ref="area" class="area">
         <LineBoard
-          v-if="fronts.formation && fronts.front && fronts.identification && scale && width > 0" :formation="fronts.formation" :front="fronts.front" :identification="fronts.identification" :resolution="null"
-          :scale="scale" :columns="[]" :selected="fronts.selected" :numbers="{}" movable @select="fronts.selected = $event" @move="fronts.move" @nudge="fronts.nudge"
+          v-if="fronts.formation && fronts.front && fronts.identification && scale && width > 0"
+          :formation="fronts.formation"
+          :front="fronts.front"
+          :identification="fronts.identification"
+          :resolution="null"
+          :scale="scale"
+          :columns="[]"
+          :selected="fronts.selected"
+          :numbers="{}"
+          movable
+          @select="fronts.selected = $event"
+          @move="fronts.move"
+          @nudge="fronts.nudge"
         />
       </div>
       <p class="hands soft">
-        <button class="plain" type="button" :disabled="!fronts.done.length" @click="fronts.undo"><kbd>Ctrl Z</kbd> undo</button>
+        <button class="plain" type="button" :disabled="!fronts.done.length" @click="fronts.undo">
+          <kbd>Ctrl Z</kbd> undo
+        </button>
         <span><kbd>Tab</kbd> to a man, <kbd>←</kbd> <kbd>→</kbd> <kbd>↑</kbd> <kbd>↓</kbd> move him half a foot</span>
         <template v-if="fronts.man">
-          <button class="plain" type="button" @click="fronts.toggleStance"><kbd>u</kbd> {{ fronts.man.stance === 'up' ? `${fronts.man.id} puts his hand down` : `${fronts.man.id} stands up` }}</button>
-          <button v-for="m in MARKS" :key="m.key" class="plain" type="button" :aria-pressed="fronts.man.mark === m.name" @click="fronts.mark(m.name)"><kbd>{{ m.key }}</kbd> {{ m.name }}</button>
+          <button class="plain" type="button" @click="fronts.toggleStance">
+            <kbd>u</kbd>
+            {{ fronts.man.stance === 'up' ? `${fronts.man.id} puts his hand down` : `${fronts.man.id} stands up` }}
+          </button>
+          <button
+            v-for="m in MARKS"
+            :key="m.key"
+            class="plain"
+            type="button"
+            :aria-pressed="fronts.man.mark === m.name"
+            @click="fronts.mark(m.name)"
+          >
+            <kbd>{{ m.key }}</kbd> {{ m.name }}
+          </button>
         </template>
       </p>
       <div class="below">
-        <label class="typed">The same front in notation
-          <textarea :value="fronts.text" rows="8" spellcheck="false" aria-label="Front in notation" @input="fronts.type(($event.target as HTMLTextAreaElement).value)" />
-          <span v-for="(d, i) in fronts.diagnostics.slice(0, 3)" :key="i" class="problem" role="alert">line {{ d.span.line }}: {{ wordDiagnostic(d) }}</span>
+        <label class="typed"
+          >The same front in notation
+          <textarea
+            :value="fronts.text"
+            rows="8"
+            spellcheck="false"
+            aria-label="Front in notation"
+            @input="fronts.type(($event.target as HTMLTextAreaElement).value)"
+          />
+          <span v-for="(d, i) in fronts.diagnostics.slice(0, 3)" :key="i" class="problem" role="alert"
+            >line {{ d.span.line }}: {{ wordDiagnostic(d) }}</span
+          >
         </label>
         <div class="tools">
           <h2>After the snap</h2>
-          <p><button v-for="m in MOVES" :key="m" class="plain link" type="button" @click="addMove(m)">{{ m }}</button></p>
-          <p class="soft">Or type one: <i>T slant left</i>, <i>twist T RE</i>, <i>W blitz A left</i>, <i>M scrape right</i>, <i>exchange RE S</i>. Movements are kept with the front: what each man does then shows in the Walkthrough, the Matrix and every proof.</p>
+          <p>
+            <button v-for="m in MOVES" :key="m" class="plain link" type="button" @click="addMove(m)">{{ m }}</button>
+          </p>
+          <p class="soft">
+            Or type one: <i>T slant left</i>, <i>twist T RE</i>, <i>W blitz A left</i>, <i>M scrape right</i>,
+            <i>exchange RE S</i>. Movements are kept with the front: what each man does then shows in the Walkthrough,
+            the Matrix and every proof.
+          </p>
           <SaveFront />
         </div>
       </div>
@@ -94,34 +175,149 @@ onKeyStroke((event) => {
     <aside aria-label="What they show">
       <h2>What they show</h2>
       <dl>
-        <template v-for="item in shown" :key="item.name"><dt class="soft">{{ item.name }}</dt><dd :title="item.why">{{ item.value }}</dd></template>
+        <template v-for="item in shown" :key="item.name"
+          ><dt class="soft">{{ item.name }}</dt>
+          <dd :title="item.why">{{ item.value }}</dd></template
+        >
       </dl>
       <h2>Where each man stands</h2>
-      <dl><template v-for="t in fronts.identification?.techniques ?? []" :key="t.id"><dt><b>{{ t.id }}</b></dt><dd>{{ t.label }}{{ t.on ? `, on ${t.on}` : '' }}</dd></template></dl>
-      <NuxtLink :to="{ path: '/walkthrough', query: { formation: fronts.formationId, front: fronts.dirty ? fronts.text.split('\n').join('; ') : fronts.id } }">Walk a play through it</NuxtLink>
+      <dl>
+        <template v-for="t in fronts.identification?.techniques ?? []" :key="t.id"
+          ><dt>
+            <b>{{ t.id }}</b>
+          </dt>
+          <dd>{{ t.label }}{{ t.on ? `, on ${t.on}` : '' }}</dd></template
+        >
+      </dl>
+      <NuxtLink
+        :to="{
+          path: '/walkthrough',
+          query: {
+            formation: fronts.formationId,
+            front: fronts.dirty ? fronts.text.split('\n').join('; ') : fronts.id,
+          },
+        }"
+        >Walk a play through it</NuxtLink
+      >
     </aside>
   </div>
 </template>
 
 <style scoped>
-.place { display: grid; grid-template-columns: 190px minmax(0, 1fr) 236px; height: 100%; }
-.middle { min-width: 0; overflow: auto; border-right: 1px solid var(--rule); }
-header { display: flex; gap: 16px; align-items: center; justify-content: space-between; padding: 10px 18px; border-bottom: 1px solid var(--rule); min-height: 56px; }
-.words { display: flex; gap: 7px; align-items: center; font-size: 17px; }
-.acts { display: flex; gap: 14px; }
-.problem { color: var(--broken); font-weight: 600; padding: 6px 18px; }
-.notice { color: var(--sound); font-weight: 600; padding: 6px 18px; }
-.area { padding: 8px 14px 0; }
-.hands { display: flex; flex-wrap: wrap; gap: 6px 16px; padding: 6px 18px; font-size: 12.5px; min-height: 34px; }
-.hands [aria-pressed='true'] { color: var(--violet); font-weight: 650; }
-.below { display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); gap: 18px; padding: 8px 18px 20px; border-top: 1px solid var(--rule); }
-.typed { display: grid; gap: 4px; align-content: start; font-size: 13px; color: var(--soft); }
-.typed .problem { padding: 0; }
-textarea { font: 500 13.5px/1.5 'Archivo Variable', sans-serif; background: var(--sheet); color: var(--ink); border: 1px solid var(--soft); border-radius: 3px; padding: 6px 8px; resize: vertical; }
-.tools { display: grid; gap: 7px; align-content: start; font-size: 13px; }
-.tools p { display: flex; flex-wrap: wrap; gap: 4px 12px; }
-.tools p.soft { display: block; }
-aside { padding: 12px 16px; overflow: auto; display: grid; gap: 8px; align-content: start; font-size: 13.5px; }
-dl { display: grid; grid-template-columns: 70px minmax(0, 1fr); gap: 3px 8px; padding-bottom: 10px; }
-@media (max-width: 900px) { .place { grid-template-columns: 1fr; height: auto; } }
+.place {
+  display: grid;
+  grid-template-columns: 190px minmax(0, 1fr) 236px;
+  height: 100%;
+}
+.middle {
+  min-width: 0;
+  overflow: auto;
+  border-right: 1px solid var(--rule);
+}
+header {
+  display: flex;
+  gap: 16px;
+  align-items: center;
+  justify-content: space-between;
+  padding: 10px 18px;
+  border-bottom: 1px solid var(--rule);
+  min-height: 56px;
+}
+.words {
+  display: flex;
+  gap: 7px;
+  align-items: center;
+  font-size: 17px;
+}
+.acts {
+  display: flex;
+  gap: 14px;
+}
+.problem {
+  color: var(--broken);
+  font-weight: 600;
+  padding: 6px 18px;
+}
+.notice {
+  color: var(--sound);
+  font-weight: 600;
+  padding: 6px 18px;
+}
+.area {
+  padding: 8px 14px 0;
+}
+.hands {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 16px;
+  padding: 6px 18px;
+  font-size: 12.5px;
+  min-height: 34px;
+}
+.hands [aria-pressed='true'] {
+  color: var(--violet);
+  font-weight: 650;
+}
+.below {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 18px;
+  padding: 8px 18px 20px;
+  border-top: 1px solid var(--rule);
+}
+.typed {
+  display: grid;
+  gap: 4px;
+  align-content: start;
+  font-size: 13px;
+  color: var(--soft);
+}
+.typed .problem {
+  padding: 0;
+}
+textarea {
+  font:
+    500 13.5px/1.5 'Archivo Variable',
+    sans-serif;
+  background: var(--sheet);
+  color: var(--ink);
+  border: 1px solid var(--soft);
+  border-radius: 3px;
+  padding: 6px 8px;
+  resize: vertical;
+}
+.tools {
+  display: grid;
+  gap: 7px;
+  align-content: start;
+  font-size: 13px;
+}
+.tools p {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 12px;
+}
+.tools p.soft {
+  display: block;
+}
+aside {
+  padding: 12px 16px;
+  overflow: auto;
+  display: grid;
+  gap: 8px;
+  align-content: start;
+  font-size: 13.5px;
+}
+dl {
+  display: grid;
+  grid-template-columns: 70px minmax(0, 1fr);
+  gap: 3px 8px;
+  padding-bottom: 10px;
+}
+@media (max-width: 900px) {
+  .place {
+    grid-template-columns: 1fr;
+    height: auto;
+  }
+}
 </style>

@@ -24,8 +24,13 @@ export const useFronts = defineStore('fronts', () => {
   const problem = ref('');
   const notice = ref('');
 
-  const formation = computed<Formation | null>(() => { const read = playbook.book.formation(formationId.value); return read.ok ? read.value : null; });
-  const identification = computed(() => (front.value && formation.value ? identify(formation.value, front.value, { settings: playbook.settings }) : null));
+  const formation = computed<Formation | null>(() => {
+    const read = playbook.book.formation(formationId.value);
+    return read.ok ? read.value : null;
+  });
+  const identification = computed(() =>
+    front.value && formation.value ? identify(formation.value, front.value, { settings: playbook.settings }) : null,
+  );
   const document = computed<OwnDocument | null>(() => playbook.own('fronts', id.value));
   const dirty = computed(() => text.value !== saved.value);
 
@@ -62,15 +67,23 @@ export const useFronts = defineStore('fronts', () => {
     text.value = sayFront(front.value, formation.value, '\n');
   }
 
-  const move = (man: string, to: { x: number; y: number }): void => { if (front.value) step(moveStep(front.value, man, to)); };
+  const move = (man: string, to: { x: number; y: number }): void => {
+    if (front.value) step(moveStep(front.value, man, to));
+  };
   function nudge(man: string, dx: number, dy: number): void {
     const d = front.value?.defenders.find((x) => x.id === man);
     if (d) move(man, { x: d.x + dx, y: d.y + dy });
   }
-  const manner = (change: Partial<Pick<Defender, 'stance' | 'position' | 'mark'>>): void => { if (front.value && selected.value) step(mannerStep(front.value, selected.value, change)); };
+  const manner = (change: Partial<Pick<Defender, 'stance' | 'position' | 'mark'>>): void => {
+    if (front.value && selected.value) step(mannerStep(front.value, selected.value, change));
+  };
   const man = computed(() => front.value?.defenders.find((d) => d.id === selected.value) ?? null);
-  const toggleStance = (): void => { if (man.value) manner({ stance: man.value.stance === 'up' ? 'down' : 'up' }); };
-  const mark = (m: Mark): void => { if (man.value) manner({ mark: man.value.mark === m ? null : m }); };
+  const toggleStance = (): void => {
+    if (man.value) manner({ stance: man.value.stance === 'up' ? 'down' : 'up' });
+  };
+  const mark = (m: Mark): void => {
+    if (man.value) manner({ mark: man.value.mark === m ? null : m });
+  };
 
   function undo(): void {
     const last = done.value.at(-1);
@@ -81,7 +94,8 @@ export const useFronts = defineStore('fronts', () => {
   }
 
   const mirror = (): void => type(mirrorText(text.value));
-  const documentText = (newId: string, newName: string): string => `front ${newId} "${newName.replace(/"/g, '')}"\n${text.value.trim()}\n`;
+  const documentText = (newId: string, newName: string): string =>
+    `front ${newId} "${newName.replace(/"/g, '')}"\n${text.value.trim()}\n`;
 
   async function attempt(what: () => Promise<void>): Promise<boolean> {
     problem.value = '';
@@ -97,19 +111,46 @@ export const useFronts = defineStore('fronts', () => {
   }
 
   /** Saves under this name; another short name makes a new front. */
-  const save = (newId: string, newName: string, opponent: string | null): Promise<boolean> => attempt(async () => {
-    const own = playbook.own('fronts', newId);
-    const next = documentText(newId, newName);
-    if (own) {
-      await playbook.save(own, next, own.version, false);
-      if (own.opponent !== opponent) await playbook.shelve(own, { opponent });
-    } else await playbook.add([{ shelf: 'fronts', text: next, opponent }]);
-    open(newId);
-    notice.value = `Saved as "${newName}".`;
-  });
+  const save = (newId: string, newName: string, opponent: string | null): Promise<boolean> =>
+    attempt(async () => {
+      const own = playbook.own('fronts', newId);
+      const next = documentText(newId, newName);
+      if (own) {
+        await playbook.save(own, next, own.version, false);
+        if (own.opponent !== opponent) await playbook.shelve(own, { opponent });
+      } else await playbook.add([{ shelf: 'fronts', text: next, opponent }]);
+      open(newId);
+      notice.value = `Saved as "${newName}".`;
+    });
 
   return {
-    id, name, formationId, text, saved, front, diagnostics, selected, done, problem, notice, formation, identification, document, dirty, man,
-    type, open, place, move, nudge, toggleStance, mark, undo, mirror, save, documentText, attempt,
+    id,
+    name,
+    formationId,
+    text,
+    saved,
+    front,
+    diagnostics,
+    selected,
+    done,
+    problem,
+    notice,
+    formation,
+    identification,
+    document,
+    dirty,
+    man,
+    type,
+    open,
+    place,
+    move,
+    nudge,
+    toggleStance,
+    mark,
+    undo,
+    mirror,
+    save,
+    documentText,
+    attempt,
   };
 });

@@ -11,7 +11,7 @@ const picker = ref<HTMLInputElement | null>(null);
 
 async function take(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement;
-  const { texts, problem } = await readFiles([...input.files ?? []]);
+  const { texts, problem } = await readFiles([...(input.files ?? [])]);
   input.value = '';
   emit('problem', problem);
   if (texts.length) await props.attempt(() => playbook.add(texts));
@@ -21,6 +21,15 @@ async function take(event: Event): Promise<void> {
 <template>
   <span>
     <button class="plain link" type="button" @click="picker?.click()"><slot>Import</slot></button>
-    <input ref="picker" class="visually-hidden" type="file" accept=".chalk,text/plain" multiple tabindex="-1" aria-label="Files to import" @change="take">
+    <input
+      ref="picker"
+      class="visually-hidden"
+      type="file"
+      accept=".chalk,text/plain"
+      multiple
+      tabindex="-1"
+      aria-label="Files to import"
+      @change="take"
+    />
   </span>
 </template>

@@ -14,13 +14,20 @@ export function download(name: string, text: string): void {
 const MAX_BYTES = 400_000;
 
 /** Reads chosen files as texts for their shelves; a file that is none is named, and then nothing is taken. */
-export async function readFiles(files: readonly File[]): Promise<{ texts: { shelf: BookShelf; text: string }[]; problem: string }> {
+export async function readFiles(
+  files: readonly File[],
+): Promise<{ texts: { shelf: BookShelf; text: string }[]; problem: string }> {
   const texts: { shelf: BookShelf; text: string }[] = [];
   for (const file of files) {
-    if (file.size > MAX_BYTES) return { texts: [], problem: `${file.name} is larger than ${MAX_BYTES / 1000} kB: no rule sheet is. Nothing was imported.` };
+    if (file.size > MAX_BYTES)
+      return {
+        texts: [],
+        problem: `${file.name} is larger than ${MAX_BYTES / 1000} kB: no rule sheet is. Nothing was imported.`,
+      };
     const text = await file.text();
     const kind = readTree(text.slice(0, 400)).tree?.kind;
-    if (!kind) return { texts: [], problem: `${file.name} begins with no scheme, front or formation. Nothing was imported.` };
+    if (!kind)
+      return { texts: [], problem: `${file.name} begins with no scheme, front or formation. Nothing was imported.` };
     texts.push({ shelf: SHELF[kind]!, text });
   }
   return { texts, problem: '' };

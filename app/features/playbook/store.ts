@@ -9,10 +9,23 @@ import { SHIPPED_CALL_WORDS, type CallWords } from '#core/model/call-words';
 import { request } from '~/features/session/request';
 
 export interface OwnDocument {
-  id: number; shelf: BookShelf; slug: string; opponent: string | null; retired: boolean; players: boolean; text: string | null; version: number;
+  id: number;
+  shelf: BookShelf;
+  slug: string;
+  opponent: string | null;
+  retired: boolean;
+  players: boolean;
+  text: string | null;
+  version: number;
   draft: { number: number; text: string; by: string } | null;
 }
-export interface Version { number: number; text: string; draft: boolean; by: string; at: string }
+export interface Version {
+  number: number;
+  text: string;
+  draft: boolean;
+  by: string;
+  at: string;
+}
 
 /** What this program can call and how it works it out: everything that ships, its own texts over it, its limits and words. */
 export const usePlaybook = defineStore('playbook', () => {
@@ -21,7 +34,10 @@ export const usePlaybook = defineStore('playbook', () => {
   const knownFor = ref<number | null>(null);
 
   async function load(): Promise<void> {
-    const [found, body] = await Promise.all([request<OwnDocument[]>('/api/playbook'), request<ProgramBody>('/api/program')]);
+    const [found, body] = await Promise.all([
+      request<OwnDocument[]>('/api/playbook'),
+      request<ProgramBody>('/api/program'),
+    ]);
     documents.value = found;
     program.value = body;
   }
@@ -33,13 +49,23 @@ export const usePlaybook = defineStore('playbook', () => {
     knownFor.value = programId;
   }
 
-  const book = computed(() => new Playbook(documents.value.filter((d) => d.text !== null && !d.retired).map((d) => ({ shelf: d.shelf, id: d.slug, text: d.text! }))));
+  const book = computed(
+    () =>
+      new Playbook(
+        documents.value
+          .filter((d) => d.text !== null && !d.retired)
+          .map((d) => ({ shelf: d.shelf, id: d.slug, text: d.text! })),
+      ),
+  );
   const settings = computed<Settings>(() => program.value.settings ?? SHIPPED_SETTINGS);
-  const words = computed<CallWords>(() => program.value.callWords?.sets[program.value.callWords.active] ?? SHIPPED_CALL_WORDS);
+  const words = computed<CallWords>(
+    () => program.value.callWords?.sets[program.value.callWords.active] ?? SHIPPED_CALL_WORDS,
+  );
 
   const naming = computed<Naming>(() => program.value.naming ?? shippedNaming('words'));
 
-  const own = (shelf: BookShelf, slug: string): OwnDocument | null => documents.value.find((d) => d.shelf === shelf && d.slug === slug) ?? null;
+  const own = (shelf: BookShelf, slug: string): OwnDocument | null =>
+    documents.value.find((d) => d.shelf === shelf && d.slug === slug) ?? null;
 
   /** Plays in the order of their families, ready for a grouped list. */
   const plays = computed(() => {
@@ -47,30 +73,68 @@ export const usePlaybook = defineStore('playbook', () => {
     for (const e of book.value.list('schemes')) groups.set(e.family, [...(groups.get(e.family) ?? []), e]);
     return [...groups].map(([family, items]) => ({ family, items: items.map((e) => ({ id: e.id, name: e.name })) }));
   });
-  const fronts = computed(() => book.value.list('fronts').map(({ id, name }) => ({ id, name, opponent: own('fronts', id)?.opponent ?? null })));
+  const fronts = computed(() =>
+    book.value.list('fronts').map(({ id, name }) => ({ id, name, opponent: own('fronts', id)?.opponent ?? null })),
+  );
   const formations = computed(() => book.value.list('formations').map(({ id, name }) => ({ id, name })));
 
-  async function add(texts: { shelf: BookShelf; text: string; opponent?: string | null }[], overwrite = false): Promise<void> {
+  async function add(
+    texts: { shelf: BookShelf; text: string; opponent?: string | null }[],
+    overwrite = false,
+  ): Promise<void> {
     await request('/api/playbook', { method: 'POST', body: { texts, overwrite } });
     await load();
   }
 
-  async function save(document: OwnDocument, text: string, base: number, draft: boolean): Promise<{ version: number; draft: boolean }> {
-    const saved = await request<{ version: number; draft: boolean }>(`/api/playbook/${document.id}`, { method: 'PUT', body: { text, base, draft } });
+  async function save(
+    document: OwnDocument,
+    text: string,
+    base: number,
+    draft: boolean,
+  ): Promise<{ version: number; draft: boolean }> {
+    const saved = await request<{ version: number; draft: boolean }>(`/api/playbook/${document.id}`, {
+      method: 'PUT',
+      body: { text, base, draft },
+    });
     await load();
     return saved;
   }
 
-  async function shelve(document: OwnDocument, change: { retired?: boolean; opponent?: string | null; players?: boolean }): Promise<void> {
+  async function shelve(
+    document: OwnDocument,
+    change: { retired?: boolean; opponent?: string | null; players?: boolean },
+  ): Promise<void> {
     await request(`/api/playbook/${document.id}/shelf`, { method: 'PUT', body: change });
     await load();
   }
 
-  const versions = (document: OwnDocument): Promise<Version[]> => request<Version[]>(`/api/playbook/${document.id}/versions`);
+  const versions = (document: OwnDocument): Promise<Version[]> =>
+    request<Version[]>(`/api/playbook/${document.id}/versions`);
 
   async function changeProgram(change: ProgramBody): Promise<void> {
-    program.value = await request<ProgramBody>('/api/program', { method: 'PUT', body: change as Record<string, unknown> });
+    program.value = await request<ProgramBody>('/api/program', {
+      method: 'PUT',
+      body: change as Record<string, unknown>,
+    });
   }
 
-  return { documents, program, book, settings, words, naming, plays, fronts, formations, own, load, ready, add, save, shelve, versions, changeProgram };
+  return {
+    documents,
+    program,
+    book,
+    settings,
+    words,
+    naming,
+    plays,
+    fronts,
+    formations,
+    own,
+    load,
+    ready,
+    add,
+    save,
+    shelve,
+    versions,
+    changeProgram,
+  };
 });

@@ -13,50 +13,129 @@ const by = ref<'protections' | 'fronts'>('protections');
 /** Their best rusher, whom a coach wants two men on. */
 const best = ref('');
 const rushers = computed(() => p.front?.defenders.filter((d) => d.y <= 4.5).map((d) => d.id) ?? []);
-watch(rushers, (ids) => { if (!ids.includes(best.value)) best.value = ''; });
+watch(rushers, (ids) => {
+  if (!ids.includes(best.value)) best.value = '';
+});
 
-const calls = computed(() => (by.value === 'fronts' ? [{ ...p.call, tags: [...p.call.tags], without: [...p.call.without], overrides: { ...p.overrides } }]
-  : p.protections.flatMap(({ id, from }) => (['left', 'right'] as const).map((side) => ({ scheme: id, formation: from, side, tags: [], without: [], overrides: {} })))));
-watch([calls, () => p.call.front, () => playbook.book], () => survey.ask({
-  own: playbook.documents.filter((d) => d.text !== null && !d.retired).map((d) => ({ shelf: d.shelf, id: d.slug, text: d.text! })), settings: playbook.settings, calls: calls.value.map((c) => ({ ...c })),
-  fronts: by.value === 'fronts' ? playbook.fronts.map((f) => f.id) : [p.call.front],
-}), { immediate: true });
+const calls = computed(() =>
+  by.value === 'fronts'
+    ? [{ ...p.call, tags: [...p.call.tags], without: [...p.call.without], overrides: { ...p.overrides } }]
+    : p.protections.flatMap(({ id, from }) =>
+        (['left', 'right'] as const).map((side) => ({
+          scheme: id,
+          formation: from,
+          side,
+          tags: [],
+          without: [],
+          overrides: {},
+        })),
+      ),
+);
+watch(
+  [calls, () => p.call.front, () => playbook.book],
+  () =>
+    survey.ask({
+      own: playbook.documents
+        .filter((d) => d.text !== null && !d.retired)
+        .map((d) => ({ shelf: d.shelf, id: d.slug, text: d.text! })),
+      settings: playbook.settings,
+      calls: calls.value.map((c) => ({ ...c })),
+      fronts: by.value === 'fronts' ? playbook.fronts.map((f) => f.id) : [p.call.front],
+    }),
+  { immediate: true },
+);
 
 const NUMBERS = [4, 5, 6, 7];
-const rows = computed(() => survey.found.value.map((f) => {
-  const call = calls.value[f.call]!;
-  const two = f.proof.doubles.find((d) => d.on === best.value);
-  return {
-    key: `${f.call} ${f.front}`, f, call, name: by.value === 'fronts' ? playbook.book.name('fronts', f.front) : `${playbook.book.name('schemes', call.scheme)}, ${call.side}`,
-    cells: NUMBERS.map((n) => f.proof.byNumber.find((b) => b.rushers === n)?.counts ?? null), soonest: f.proof.ways.length ? Math.min(...f.proof.ways.map((w) => w.soonest)) : null,
-    two: two ? two.by.join(' and ') : 'one man', on: by.value === 'protections' && call.scheme === p.call.scheme && call.side === p.call.side,
-  };
-}).sort((a, b) => a.f.proof.counts.short / a.f.proof.counts.all - b.f.proof.counts.short / b.f.proof.counts.all || (a.name < b.name ? -1 : 1)));
+const rows = computed(() =>
+  survey.found.value
+    .map((f) => {
+      const call = calls.value[f.call]!;
+      const two = f.proof.doubles.find((d) => d.on === best.value);
+      return {
+        key: `${f.call} ${f.front}`,
+        f,
+        call,
+        name:
+          by.value === 'fronts'
+            ? playbook.book.name('fronts', f.front)
+            : `${playbook.book.name('schemes', call.scheme)}, ${call.side}`,
+        cells: NUMBERS.map((n) => f.proof.byNumber.find((b) => b.rushers === n)?.counts ?? null),
+        soonest: f.proof.ways.length ? Math.min(...f.proof.ways.map((w) => w.soonest)) : null,
+        two: two ? two.by.join(' and ') : 'one man',
+        on: by.value === 'protections' && call.scheme === p.call.scheme && call.side === p.call.side,
+      };
+    })
+    .sort(
+      (a, b) =>
+        a.f.proof.counts.short / a.f.proof.counts.all - b.f.proof.counts.short / b.f.proof.counts.all ||
+        (a.name < b.name ? -1 : 1),
+    ),
+);
 
-const open = ({ call, front }: Pick<Proved, 'front'> & { call: (typeof calls.value)[number] }): void => p.setUp({ ...p.call, scheme: call.scheme, side: call.side, formation: call.formation, front, tags: by.value === 'fronts' ? p.call.tags : [], without: [], mike: '' });
+const open = ({ call, front }: Pick<Proved, 'front'> & { call: (typeof calls.value)[number] }): void =>
+  p.setUp({
+    ...p.call,
+    scheme: call.scheme,
+    side: call.side,
+    formation: call.formation,
+    front,
+    tags: by.value === 'fronts' ? p.call.tags : [],
+    without: [],
+    mike: '',
+  });
 </script>
 
 <template>
   <section class="compare" aria-label="Compared">
     <header>
-      <h2>{{ by === 'protections' ? 'Every protection against this front, short of how many' : 'This protection against every front, short of how many' }}</h2>
+      <h2>
+        {{
+          by === 'protections'
+            ? 'Every protection against this front, short of how many'
+            : 'This protection against every front, short of how many'
+        }}
+      </h2>
       <span role="group" aria-label="Compare by">
-        <button class="plain tag" type="button" :aria-pressed="by === 'protections'" @click="by = 'protections'">protections</button>
+        <button class="plain tag" type="button" :aria-pressed="by === 'protections'" @click="by = 'protections'">
+          protections
+        </button>
         <button class="plain tag" type="button" :aria-pressed="by === 'fronts'" @click="by = 'fronts'">fronts</button>
       </span>
-      <label v-if="by === 'protections'">their best rusher
-        <select v-model="best"><option value="">none marked</option><option v-for="id in rushers" :key="id" :value="id">{{ id }}</option></select>
+      <label v-if="by === 'protections'"
+        >their best rusher
+        <select v-model="best">
+          <option value="">none marked</option>
+          <option v-for="id in rushers" :key="id" :value="id">{{ id }}</option>
+        </select>
       </label>
-      <span v-if="survey.running.value" class="soft" role="status">{{ survey.done.value }} of {{ survey.total.value }} <button class="plain link" type="button" @click="survey.stop">stop</button></span>
+      <span v-if="survey.running.value" class="soft" role="status"
+        >{{ survey.done.value }} of {{ survey.total.value }}
+        <button class="plain link" type="button" @click="survey.stop">stop</button></span
+      >
     </header>
     <p v-if="survey.problem.value" class="problem" role="alert">{{ survey.problem.value }}</p>
     <table>
-      <thead><tr><th scope="col">{{ by === 'protections' ? 'Protection' : 'Front' }}</th><th v-for="n in NUMBERS" :key="n" scope="col">{{ n }} come</th><th scope="col">Soonest free</th><th scope="col">Out at</th><th v-if="best" scope="col" class="words">On {{ best }}</th></tr></thead>
+      <thead>
+        <tr>
+          <th scope="col">{{ by === 'protections' ? 'Protection' : 'Front' }}</th>
+          <th v-for="n in NUMBERS" :key="n" scope="col">{{ n }} come</th>
+          <th scope="col">Soonest free</th>
+          <th scope="col">Out at</th>
+          <th v-if="best" scope="col" class="words">On {{ best }}</th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="r in rows" :key="r.key" :class="{ on: r.on }">
-          <th scope="row"><button class="plain link" type="button" @click="open({ call: r.call, front: r.f.front })">{{ r.name }}</button></th>
-          <td v-for="(c, i) in r.cells" :key="i" :class="{ bad: c?.short }">{{ c ? (c.short ? `${c.short} of ${c.all}` : 'holds') : '' }}</td>
-          <td>{{ r.soonest === null ? '' : `${r.soonest.toFixed(1)} s` }}</td><td>{{ r.f.proof.time.toFixed(1) }} s</td>
+          <th scope="row">
+            <button class="plain link" type="button" @click="open({ call: r.call, front: r.f.front })">
+              {{ r.name }}
+            </button>
+          </th>
+          <td v-for="(c, i) in r.cells" :key="i" :class="{ bad: c?.short }">
+            {{ c ? (c.short ? `${c.short} of ${c.all}` : 'holds') : '' }}
+          </td>
+          <td>{{ r.soonest === null ? '' : `${r.soonest.toFixed(1)} s` }}</td>
+          <td>{{ r.f.proof.time.toFixed(1) }} s</td>
           <td v-if="best" class="words">{{ upperFirst(r.two) }}</td>
         </tr>
       </tbody>
@@ -65,16 +144,73 @@ const open = ({ call, front }: Pick<Proved, 'front'> & { call: (typeof calls.val
 </template>
 
 <style scoped>
-.compare { display: grid; gap: 8px; padding: 14px 0 20px; overflow-x: auto; }
-header { display: flex; flex-wrap: wrap; gap: 6px 14px; align-items: baseline; font-size: 13px; }
-.tag { border: 1px solid var(--soft); border-radius: 3px; padding: 1px 7px; font-size: 12.5px; color: var(--soft); margin-right: 5px; }
-.tag[aria-pressed='true'] { border-color: var(--violet); color: var(--violet); font-weight: 650; background: var(--wash); }
-select { font: inherit; background: var(--sheet); color: var(--ink); border: 1px solid var(--soft); border-radius: 3px; padding: 1px 4px; }
-table { border-collapse: collapse; font-size: 13.5px; font-variant-numeric: tabular-nums; font-variation-settings: var(--narrow); }
-th, td { text-align: right; padding: 3px 10px 3px 6px; border-bottom: 1px solid var(--rule); font-weight: 400; white-space: nowrap; }
-thead th { color: var(--soft); font-size: 12.5px; border-bottom: 2px solid var(--ink); }
-th:first-child, .words { text-align: left; }
-.bad { color: var(--broken); font-weight: 650; }
-.on { background: var(--wash); }
-.problem { color: var(--broken); font-weight: 600; }
+.compare {
+  display: grid;
+  gap: 8px;
+  padding: 14px 0 20px;
+  overflow-x: auto;
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 14px;
+  align-items: baseline;
+  font-size: 13px;
+}
+.tag {
+  border: 1px solid var(--soft);
+  border-radius: 3px;
+  padding: 1px 7px;
+  font-size: 12.5px;
+  color: var(--soft);
+  margin-right: 5px;
+}
+.tag[aria-pressed='true'] {
+  border-color: var(--violet);
+  color: var(--violet);
+  font-weight: 650;
+  background: var(--wash);
+}
+select {
+  font: inherit;
+  background: var(--sheet);
+  color: var(--ink);
+  border: 1px solid var(--soft);
+  border-radius: 3px;
+  padding: 1px 4px;
+}
+table {
+  border-collapse: collapse;
+  font-size: 13.5px;
+  font-variant-numeric: tabular-nums;
+  font-variation-settings: var(--narrow);
+}
+th,
+td {
+  text-align: right;
+  padding: 3px 10px 3px 6px;
+  border-bottom: 1px solid var(--rule);
+  font-weight: 400;
+  white-space: nowrap;
+}
+thead th {
+  color: var(--soft);
+  font-size: 12.5px;
+  border-bottom: 2px solid var(--ink);
+}
+th:first-child,
+.words {
+  text-align: left;
+}
+.bad {
+  color: var(--broken);
+  font-weight: 650;
+}
+.on {
+  background: var(--wash);
+}
+.problem {
+  color: var(--broken);
+  font-weight: 600;
+}
 </style>

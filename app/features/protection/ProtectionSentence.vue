@@ -7,18 +7,45 @@ import { useProtection, type ProtectionCall } from './store';
 
 const p = useProtection();
 const playbook = usePlaybook();
-const sides = [{ id: 'left', name: 'left' }, { id: 'right', name: 'right' }];
-const fronts = computed(() => (playbook.fronts.some((f) => f.id === p.call.front) ? playbook.fronts : [...playbook.fronts, { id: p.call.front, name: 'own front' }]));
-const formations = computed(() => (playbook.formations.some((f) => f.id === p.call.formation) ? playbook.formations : [...playbook.formations, { id: p.call.formation, name: 'own formation' }]));
-const mikes = computed(() => [{ id: '', name: 'as worked out' }, ...(p.resolution?.identification.linebackers.ids ?? []).map((id) => ({ id, name: id }))]);
+const sides = [
+  { id: 'left', name: 'left' },
+  { id: 'right', name: 'right' },
+];
+const fronts = computed(() =>
+  playbook.fronts.some((f) => f.id === p.call.front)
+    ? playbook.fronts
+    : [...playbook.fronts, { id: p.call.front, name: 'own front' }],
+);
+const formations = computed(() =>
+  playbook.formations.some((f) => f.id === p.call.formation)
+    ? playbook.formations
+    : [...playbook.formations, { id: p.call.formation, name: 'own formation' }],
+);
+const mikes = computed(() => [
+  { id: '', name: 'as worked out' },
+  ...(p.resolution?.identification.linebackers.ids ?? []).map((id) => ({ id, name: id })),
+]);
 const set = (change: Partial<ProtectionCall>): void => p.setUp({ ...p.call, ...change });
-const protect = (id: string): void => set({ scheme: id, formation: p.protections.find((x) => x.id === id)?.from ?? p.call.formation, tags: [], without: [] });
+const protect = (id: string): void =>
+  set({
+    scheme: id,
+    formation: p.protections.find((x) => x.id === id)?.from ?? p.call.formation,
+    tags: [],
+    without: [],
+  });
 const verdict = computed(() => {
   const c = p.proof?.counts;
   if (!c) return null;
-  const word = c.short ? 'broken' as const : c.late ? 'at risk' as const : 'sound' as const;
+  const word = c.short ? ('broken' as const) : c.late ? ('at risk' as const) : ('sound' as const);
   const times = `the ball is out after ${p.proof!.time.toFixed(1)} s`;
-  return { word, says: c.short ? `short against ${c.short} of ${c.all} pressures; ${times}.` : c.late ? `nobody free, late against ${c.late} of ${c.all}; ${times}.` : `all ${c.all} pressures held; ${times}.` };
+  return {
+    word,
+    says: c.short
+      ? `short against ${c.short} of ${c.all} pressures; ${times}.`
+      : c.late
+        ? `nobody free, late against ${c.late} of ${c.all}; ${times}.`
+        : `all ${c.all} pressures held; ${times}.`,
+  };
 });
 const WORDS = { broken: 'Short', 'at risk': 'Late', sound: 'Holds' } as const;
 </script>
@@ -27,25 +54,108 @@ const WORDS = { broken: 'Short', 'at risk': 'Late', sound: 'Holds' } as const;
   <header class="call">
     <div class="words" role="group" aria-label="Protection call">
       <span>Protect with</span>
-      <Select class="word" :model-value="p.call.scheme" :options="p.protections" option-label="name" option-value="id" aria-label="Protection" filter @hide="releaseFocus" @update:model-value="protect($event as string)" />
+      <Select
+        class="word"
+        :model-value="p.call.scheme"
+        :options="p.protections"
+        option-label="name"
+        option-value="id"
+        aria-label="Protection"
+        filter
+        @hide="releaseFocus"
+        @update:model-value="protect($event as string)"
+      />
       <span>to the</span>
-      <Select class="word" :model-value="p.call.side" :options="sides" option-label="name" option-value="id" aria-label="Side" @hide="releaseFocus" @update:model-value="set({ side: $event as Side })" />
+      <Select
+        class="word"
+        :model-value="p.call.side"
+        :options="sides"
+        option-label="name"
+        option-value="id"
+        aria-label="Side"
+        @hide="releaseFocus"
+        @update:model-value="set({ side: $event as Side })"
+      />
       <span>from</span>
-      <Select class="word" :model-value="p.call.formation" :options="formations" option-label="name" option-value="id" aria-label="Formation" filter @hide="releaseFocus" @update:model-value="set({ formation: $event as string })" />
+      <Select
+        class="word"
+        :model-value="p.call.formation"
+        :options="formations"
+        option-label="name"
+        option-value="id"
+        aria-label="Formation"
+        filter
+        @hide="releaseFocus"
+        @update:model-value="set({ formation: $event as string })"
+      />
       <span>against</span>
-      <Select class="word" :model-value="p.call.front" :options="fronts" option-label="name" option-value="id" aria-label="Front" filter @hide="releaseFocus" @update:model-value="set({ front: $event as string, mike: '' })" />
+      <Select
+        class="word"
+        :model-value="p.call.front"
+        :options="fronts"
+        option-label="name"
+        option-value="id"
+        aria-label="Front"
+        filter
+        @hide="releaseFocus"
+        @update:model-value="set({ front: $event as string, mike: '' })"
+      />
       <span>with the Mike</span>
-      <Select class="word" :model-value="p.call.mike" :options="mikes" option-label="name" option-value="id" :placeholder="p.proof?.mike ?? 'nobody'" aria-label="Declared Mike" @hide="releaseFocus" @update:model-value="set({ mike: ($event as string) ?? '' })" />
+      <Select
+        class="word"
+        :model-value="p.call.mike"
+        :options="mikes"
+        option-label="name"
+        option-value="id"
+        :placeholder="p.proof?.mike ?? 'nobody'"
+        aria-label="Declared Mike"
+        @hide="releaseFocus"
+        @update:model-value="set({ mike: ($event as string) ?? '' })"
+      />
       <TagToggles v-if="p.tags.length" class="tags" :tags="p.tags" @toggle="p.switchTag($event)" />
     </div>
-    <p v-if="verdict" class="verdict" :class="verdict.word.replace(' ', '-')"><VerdictShape :verdict="verdict.word" /><span><b>{{ WORDS[verdict.word] }}:</b> {{ verdict.says }}</span></p>
+    <p v-if="verdict" class="verdict" :class="verdict.word.replace(' ', '-')">
+      <VerdictShape :verdict="verdict.word" /><span
+        ><b>{{ WORDS[verdict.word] }}:</b> {{ verdict.says }}</span
+      >
+    </p>
   </header>
 </template>
 
 <style scoped>
-.call { display: flex; gap: 16px; align-items: center; justify-content: space-between; padding: 10px 20px; border-bottom: 1px solid var(--rule); min-height: 64px; }
-.words { display: flex; flex-wrap: wrap; gap: 4px 7px; align-items: center; font-size: 17px; }
-.verdict { display: flex; gap: 8px; max-width: 270px; font-size: 13.5px; align-items: start; }
-.broken b { color: var(--broken); } .at-risk b { color: var(--risk); } .sound b { color: var(--sound); }
-.tags { margin-left: 6px; }
+.call {
+  display: flex;
+  gap: 16px;
+  align-items: center;
+  justify-content: space-between;
+  padding: 10px 20px;
+  border-bottom: 1px solid var(--rule);
+  min-height: 64px;
+}
+.words {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 7px;
+  align-items: center;
+  font-size: 17px;
+}
+.verdict {
+  display: flex;
+  gap: 8px;
+  max-width: 270px;
+  font-size: 13.5px;
+  align-items: start;
+}
+.broken b {
+  color: var(--broken);
+}
+.at-risk b {
+  color: var(--risk);
+}
+.sound b {
+  color: var(--sound);
+}
+.tags {
+  margin-left: 6px;
+}
 </style>

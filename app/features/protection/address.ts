@@ -14,13 +14,27 @@ export function useProtectionAddress(): void {
     const scheme = textOf(query.play, START.scheme);
     const usual = p.protections.find((x) => x.id === scheme)?.from ?? START.formation;
     p.setUp(START);
-    p.setUp({ scheme, side: side.success ? side.data : START.side, formation: textOf(query.formation, usual), front: textOf(query.front, START.front), tags: listOf(query.tags), without: listOf(query.without), mike: textOf(query.mike, '') });
+    p.setUp({
+      scheme,
+      side: side.success ? side.data : START.side,
+      formation: textOf(query.formation, usual),
+      front: textOf(query.front, START.front),
+      tags: listOf(query.tags),
+      without: listOf(query.without),
+      mike: textOf(query.mike, ''),
+    });
     const [rush, twist] = [listOf(query.rush), listOf(query.twist)];
     if (rush.length) p.choose(rush, twist.length === 2 ? [twist[0]!, twist[1]!] : null);
   }
   watch([() => p.call, () => p.chosen], () => {
     const { scheme, side, formation, front, tags, without, mike } = p.call;
-    const lists = { tags, without, mike: mike ? [mike] : [], rush: p.chosen?.rushers ?? [], twist: p.chosen?.twist ?? [] };
+    const lists = {
+      tags,
+      without,
+      mike: mike ? [mike] : [],
+      rush: p.chosen?.rushers ?? [],
+      twist: p.chosen?.twist ?? [],
+    };
     void router.replace({ query: { play: scheme, side, formation, front, ...sayLists(lists) } });
   });
 }

@@ -15,8 +15,21 @@ import { toggleTag } from '#core/resolve/tags';
 import { usePlaybook } from '~/features/playbook/store';
 
 /** A protection called against a front. */
-export type ProtectionCall = Omit<ProtectCall, 'tags' | 'without' | 'overrides'> & { front: string; tags: string[]; without: string[]; mike: string };
-export const START: ProtectionCall = { scheme: 'pro-five-back', side: 'right', formation: 'pistol', front: 'over-two-high', tags: [], without: [], mike: '' };
+export type ProtectionCall = Omit<ProtectCall, 'tags' | 'without' | 'overrides'> & {
+  front: string;
+  tags: string[];
+  without: string[];
+  mike: string;
+};
+export const START: ProtectionCall = {
+  scheme: 'pro-five-back',
+  side: 'right',
+  formation: 'pistol',
+  front: 'over-two-high',
+  tags: [],
+  without: [],
+  mike: '',
+};
 
 /** One protection against one front: who has whom, what beats it, and what mends it. */
 export const useProtection = defineStore('protection', () => {
@@ -29,10 +42,15 @@ export const useProtection = defineStore('protection', () => {
   /** Who comes and who twists, as chosen by hand; empty for the plainest pressure that beats it. */
   const chosen = ref<{ rushers: string[]; twist: [string, string] | null } | null>(null);
 
-  const protections = computed(() => playbook.book.list('schemes').filter((e) => {
-    const scheme = playbook.book.scheme(e.id);
-    return scheme.ok && scheme.value.head.throw !== null;
-  }).map(({ id, name, from }) => ({ id, name, from: from ?? 'five-man' })));
+  const protections = computed(() =>
+    playbook.book
+      .list('schemes')
+      .filter((e) => {
+        const scheme = playbook.book.scheme(e.id);
+        return scheme.ok && scheme.value.head.throw !== null;
+      })
+      .map(({ id, name, from }) => ({ id, name, from: from ?? 'five-man' })),
+  );
 
   /** Lays out a call; what cannot be read leaves the board as it was. */
   function setUp(next: ProtectionCall): void {
@@ -41,12 +59,27 @@ export const useProtection = defineStore('protection', () => {
     const theirs = men.ok ? book.front(next.front, men.value, playbook.settings) : men;
     const found = [...men.diagnostics, ...(men.ok ? theirs.diagnostics : []), ...scheme.diagnostics];
     const isProtection = scheme.ok && scheme.value.head.throw !== null;
-    problems.value = isProtection || !scheme.ok ? found : [{ code: 'playbook.unknown', severity: 'error', span: { line: 1, column: 1, endColumn: 1 }, params: { what: 'protection', id: next.scheme } }];
+    problems.value =
+      isProtection || !scheme.ok
+        ? found
+        : [
+            {
+              code: 'playbook.unknown',
+              severity: 'error',
+              span: { line: 1, column: 1, endColumn: 1 },
+              params: { what: 'protection', id: next.scheme },
+            },
+          ];
     if (hasErrors(problems.value) || !men.ok || !theirs.ok || !scheme.ok) return;
     const known = scheme.value.tags.map((t) => t.name);
     const there = theirs.value as Front;
     if (there.defenders.map((d) => d.id).join() !== front.value?.defenders.map((d) => d.id).join()) chosen.value = null;
-    call.value = { ...next, tags: next.tags.filter((t) => known.includes(t)), without: next.without.filter((t) => known.includes(t)), mike: there.defenders.some((d) => d.id === next.mike) ? next.mike : '' };
+    call.value = {
+      ...next,
+      tags: next.tags.filter((t) => known.includes(t)),
+      without: next.without.filter((t) => known.includes(t)),
+      mike: there.defenders.some((d) => d.id === next.mike) ? next.mike : '',
+    };
     formation.value = men.value;
     front.value = there;
   }
@@ -56,19 +89,36 @@ export const useProtection = defineStore('protection', () => {
     const scheme = playbook.book.scheme(call.value.scheme);
     if (!scheme.ok || !formation.value) return null;
     const { side, tags, without } = call.value;
-    return prepareCall(scheme.value, formation.value, { side, tags, without, settings: playbook.settings, words: playbook.words, overrides: overrides.value });
+    return prepareCall(scheme.value, formation.value, {
+      side,
+      tags,
+      without,
+      settings: playbook.settings,
+      words: playbook.words,
+      overrides: overrides.value,
+    });
   });
-  const resolution = computed<Resolution | null>(() => (prepared.value && front.value ? resolve(prepared.value.scheme, prepared.value.formation, front.value, prepared.value.call) : null));
+  const resolution = computed<Resolution | null>(() =>
+    prepared.value && front.value
+      ? resolve(prepared.value.scheme, prepared.value.formation, front.value, prepared.value.call)
+      : null,
+  );
   const proof = computed(() => (prepared.value && front.value ? provePressures(prepared.value, front.value) : null));
-  const mends = computed<ProtectionMend[]>(() => (prepared.value && front.value && proof.value ? mendProtection(prepared.value, front.value, proof.value) : []));
-  const tags = computed(() => (prepared.value?.scheme.tags ?? []).map((t) => ({ ...t, active: prepared.value!.tags.has(t.name) })));
+  const mends = computed<ProtectionMend[]>(() =>
+    prepared.value && front.value && proof.value ? mendProtection(prepared.value, front.value, proof.value) : [],
+  );
+  const tags = computed(() =>
+    (prepared.value?.scheme.tags ?? []).map((t) => ({ ...t, active: prepared.value!.tags.has(t.name) })),
+  );
 
   /** The pressure on the board: the one chosen, else the plainest that beats it, else everybody on the line. */
   const pressure = computed<PressureReport | null>(() => {
     if (!prepared.value || !front.value || !proof.value) return null;
     const onLine = front.value.defenders.filter((d) => levelOf(d) === 1).map((d) => d.id);
     const { rushers, twist } = chosen.value ?? proof.value.ways[0]?.smallest ?? { rushers: onLine, twist: null };
-    return tryPressure(prepared.value, front.value, rushers, twist) ?? tryPressure(prepared.value, front.value, onLine, null);
+    return (
+      tryPressure(prepared.value, front.value, rushers, twist) ?? tryPressure(prepared.value, front.value, onLine, null)
+    );
   });
 
   function choose(rushers: readonly string[], twist: readonly [string, string] | null): void {
@@ -80,7 +130,10 @@ export const useProtection = defineStore('protection', () => {
     const now = pressure.value;
     if (!now) return;
     const comes = now.rushers.includes(id);
-    choose(comes ? now.rushers.filter((r) => r !== id) : [...now.rushers, id], now.twist?.includes(id) ? null : now.twist);
+    choose(
+      comes ? now.rushers.filter((r) => r !== id) : [...now.rushers, id],
+      now.twist?.includes(id) ? null : now.twist,
+    );
   }
 
   function switchTag(name: string): void {
@@ -93,5 +146,25 @@ export const useProtection = defineStore('protection', () => {
     else switchTag(change.tag);
   }
 
-  return { call, front, formation, problems, selected, chosen, protections, prepared, resolution, proof, mends, tags, pressure, overrides, setUp, choose, toggleRusher, switchTag, make };
+  return {
+    call,
+    front,
+    formation,
+    problems,
+    selected,
+    chosen,
+    protections,
+    prepared,
+    resolution,
+    proof,
+    mends,
+    tags,
+    pressure,
+    overrides,
+    setUp,
+    choose,
+    toggleRusher,
+    switchTag,
+    make,
+  };
 });

@@ -2,7 +2,12 @@ import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import { request } from '~/features/session/request';
 
-interface Player { id: number; name: string; number: number; seat: string }
+interface Player {
+  id: number;
+  name: string;
+  number: number;
+  seat: string;
+}
 
 /** The program's men; a player's own roster holds himself alone. */
 export const useRoster = defineStore('roster', () => {

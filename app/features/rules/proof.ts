@@ -43,8 +43,14 @@ export function useProof() {
       return;
     }
     const { space, formation } = opened.value;
-    say = (cause) => { const front = space.frontAt(cause.smallest.choice); return front ? sayFront(front, formation) : ''; };
-    blocker = (cause) => { const front = space.frontAt(cause.smallest.choice); return front ? blockerOf(cause.who, formation, front) : null; };
+    say = (cause) => {
+      const front = space.frontAt(cause.smallest.choice);
+      return front ? sayFront(front, formation) : '';
+    };
+    blocker = (cause) => {
+      const front = space.frontAt(cause.smallest.choice);
+      return front ? blockerOf(cause.who, formation, front) : null;
+    };
     const plan = planFor(space, limit, seed);
     total.value = plan.to - plan.from;
     running.value = true;
@@ -70,5 +76,17 @@ export function useProof() {
   }
 
   onScopeDispose(stop);
-  return { tally, total, done, running, problem, start, stop, clear, frontOf: (cause: Cause) => say(cause), blockerOf: (cause: Cause) => blocker(cause), share: computed(() => (total.value ? done.value / total.value : 0)) };
+  return {
+    tally,
+    total,
+    done,
+    running,
+    problem,
+    start,
+    stop,
+    clear,
+    frontOf: (cause: Cause) => say(cause),
+    blockerOf: (cause: Cause) => blocker(cause),
+    share: computed(() => (total.value ? done.value / total.value : 0)),
+  };
 }

@@ -9,8 +9,14 @@ import { RequestProblem } from '~/features/session/request';
 import { useSession } from '~/features/session/store';
 
 /** A space as a choice: `key` says where its text comes from. */
-export interface SpaceChoice { key: string; name: string }
-export interface SpaceGroup { name: string; choices: SpaceChoice[] }
+export interface SpaceChoice {
+  key: string;
+  name: string;
+}
+export interface SpaceGroup {
+  name: string;
+  choices: SpaceChoice[];
+}
 
 const MAX_BYTES = 200_000;
 /** Spaces of fronts a proof may run over: the shipped ones, the program's own, and those around a front of the book. What an assistant takes is his for this sitting. */
@@ -20,14 +26,29 @@ export function useSpaces(formationId: () => string) {
   const sitting = ref<{ id: string; name: string; text: string }[]>([]);
   const problem = ref('');
 
-  const listed = (wanted: (entry: Entry) => boolean): SpaceChoice[] => playbook.book.list('spaces').filter(wanted).map(({ id, name }) => ({ key: `book ${id}`, name }));
-  const groups = computed<SpaceGroup[]>(() => [
-    { name: 'Families of fronts', choices: listed((e) => !e.own) },
-    { name: 'Our own', choices: listed((e) => e.own) },
-    { name: 'Taken for this sitting', choices: sitting.value.map(({ id, name }) => ({ key: `sitting ${id}`, name })) },
-    { name: 'Around one front, half a foot off', choices: playbook.fronts.map(({ id, name }) => ({ key: `around ${id}`, name })) },
-    { name: 'Around one front, with all it can do after the snap', choices: playbook.fronts.map(({ id, name }) => ({ key: `moving ${id}`, name: `${name}, moving` })) },
-  ].filter((g) => g.choices.length > 0));
+  const listed = (wanted: (entry: Entry) => boolean): SpaceChoice[] =>
+    playbook.book
+      .list('spaces')
+      .filter(wanted)
+      .map(({ id, name }) => ({ key: `book ${id}`, name }));
+  const groups = computed<SpaceGroup[]>(() =>
+    [
+      { name: 'Families of fronts', choices: listed((e) => !e.own) },
+      { name: 'Our own', choices: listed((e) => e.own) },
+      {
+        name: 'Taken for this sitting',
+        choices: sitting.value.map(({ id, name }) => ({ key: `sitting ${id}`, name })),
+      },
+      {
+        name: 'Around one front, half a foot off',
+        choices: playbook.fronts.map(({ id, name }) => ({ key: `around ${id}`, name })),
+      },
+      {
+        name: 'Around one front, with all it can do after the snap',
+        choices: playbook.fronts.map(({ id, name }) => ({ key: `moving ${id}`, name: `${name}, moving` })),
+      },
+    ].filter((g) => g.choices.length > 0),
+  );
 
   /** The text of a choice; empty, and said in `problem`, when its front cannot stand against this formation. */
   function textOf(key: string): string {
@@ -44,14 +65,25 @@ export function useSpaces(formationId: () => string) {
       problem.value = `This front cannot be read against ${formationId()}: ${front.diagnostics.map(wordDiagnostic).join('; ')}`;
       return '';
     }
-    return JSON.stringify(spaceAround(front.value, kind === 'moving' ? movementMenu(front.value, formation.value).flatMap((g) => g.moves) : []), null, 1);
+    return JSON.stringify(
+      spaceAround(
+        front.value,
+        kind === 'moving' ? movementMenu(front.value, formation.value).flatMap((g) => g.moves) : [],
+      ),
+      null,
+      1,
+    );
   }
 
-  const attempt = async (what: () => Promise<void>): Promise<boolean> => what().then(() => true, (failure: unknown) => {
-    if (!(failure instanceof RequestProblem)) throw failure;
-    problem.value = failure.message;
-    return false;
-  });
+  const attempt = async (what: () => Promise<void>): Promise<boolean> =>
+    what().then(
+      () => true,
+      (failure: unknown) => {
+        if (!(failure instanceof RequestProblem)) throw failure;
+        problem.value = failure.message;
+        return false;
+      },
+    );
 
   /** Takes a file as a space of the program's own and gives its key; a file that is none is told and changes nothing. */
   async function take(file: File): Promise<string | null> {
@@ -71,11 +103,14 @@ export function useSpaces(formationId: () => string) {
       sitting.value = [...sitting.value.filter((s) => s.id !== id), { id, name, text }];
       return `sitting ${id}`;
     }
-    return await attempt(() => playbook.add([{ shelf: 'spaces', text }], true)) ? `book ${id}` : null;
+    return (await attempt(() => playbook.add([{ shelf: 'spaces', text }], true))) ? `book ${id}` : null;
   }
 
   /** The program's own text behind a choice, when this member may retire it. */
-  const ownOf = (key: string): OwnDocument | null => (session.member?.role === 'coach' && key.startsWith('book ') ? playbook.own('spaces', key.slice('book '.length)) : null);
+  const ownOf = (key: string): OwnDocument | null =>
+    session.member?.role === 'coach' && key.startsWith('book ')
+      ? playbook.own('spaces', key.slice('book '.length))
+      : null;
 
   async function retire(key: string): Promise<boolean> {
     const document = ownOf(key);

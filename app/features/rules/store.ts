@@ -17,7 +17,13 @@ import { sayLists } from '~/features/board/address';
 import { usePlaybook, type OwnDocument, type Version } from '~/features/playbook/store';
 import { RequestProblem } from '~/features/session/request';
 
-export interface Look { id: string; name: string; verdict: Verdict; before: Verdict | null; sentence: string }
+export interface Look {
+  id: string;
+  name: string;
+  verdict: Verdict;
+  before: Verdict | null;
+  sentence: string;
+}
 
 /** One scheme being written: its text, what is wrong with it, and what it does to every front as it is typed. */
 export const useRules = defineStore('rules', () => {
@@ -40,8 +46,13 @@ export const useRules = defineStore('rules', () => {
   // The text is read once a keystroke; everything else follows from that one tree.
   const read = computed(() => readTree(text.value));
   const tree = computed<SchemeTree | null>(() => (read.value.tree?.kind === 'scheme' ? read.value.tree : null));
-  const diagnostics = computed<readonly Diagnostic[]>(() => [...read.value.diagnostics, ...(tree.value ? checkScheme(tree.value) : [])]);
-  const compiled = computed<CompiledScheme | null>(() => (tree.value && !hasErrors(diagnostics.value) ? compileScheme(tree.value) : null));
+  const diagnostics = computed<readonly Diagnostic[]>(() => [
+    ...read.value.diagnostics,
+    ...(tree.value ? checkScheme(tree.value) : []),
+  ]);
+  const compiled = computed<CompiledScheme | null>(() =>
+    tree.value && !hasErrors(diagnostics.value) ? compileScheme(tree.value) : null,
+  );
   const before = computed<CompiledScheme | null>(() => valueOf(saved.value));
 
   /** What the text says, or said before it could not be read. */
@@ -51,13 +62,27 @@ export const useRules = defineStore('rules', () => {
   const looksOf = (scheme: CompiledScheme | null): Map<string, { verdict: Verdict; sentence: string }> => {
     const formation = playbook.book.formation(formationId.value);
     if (!scheme || !formation.ok) return new Map();
-    const prepared = prepareCall(scheme, formation.value, { side: side.value, ...tagChoice.value, settings: playbook.settings });
-    return new Map(playbook.fronts.flatMap((f) => {
-      const front = playbook.book.front(f.id, formation.value, playbook.settings);
-      if (!front.ok) return [];
-      const { outcome, judgement } = workPlay(prepared, front.value);
-      return [[f.id, { verdict: judgement.verdict, sentence: judgement.faults.map((x) => explainFault(outcome, x).message).join(' ') }]];
-    }));
+    const prepared = prepareCall(scheme, formation.value, {
+      side: side.value,
+      ...tagChoice.value,
+      settings: playbook.settings,
+    });
+    return new Map(
+      playbook.fronts.flatMap((f) => {
+        const front = playbook.book.front(f.id, formation.value, playbook.settings);
+        if (!front.ok) return [];
+        const { outcome, judgement } = workPlay(prepared, front.value);
+        return [
+          [
+            f.id,
+            {
+              verdict: judgement.verdict,
+              sentence: judgement.faults.map((x) => explainFault(outcome, x).message).join(' '),
+            },
+          ],
+        ];
+      }),
+    );
   };
   /** The play's tags, and whether each is called. */
   const tags = computed(() => {
@@ -70,14 +95,21 @@ export const useRules = defineStore('rules', () => {
     if (readable.value) tagChoice.value = toggleTag(readable.value, tagChoice.value, name);
   }
   /** Where the Walkthrough shows the play as it is called here. */
-  const address = computed<Record<string, string>>(() => ({ play: id.value ?? '', side: side.value, formation: formationId.value, ...sayLists(tagChoice.value) }));
+  const address = computed<Record<string, string>>(() => ({
+    play: id.value ?? '',
+    side: side.value,
+    formation: formationId.value,
+    ...sayLists(tagChoice.value),
+  }));
   const was = computed(() => looksOf(before.value));
   const is = computed(() => looksOf(compiled.value));
   /** Every front with its verdict now and before the change; while the text cannot be read, what it was. */
-  const looks = computed<Look[]>(() => playbook.fronts.flatMap((f) => {
-    const now = is.value.get(f.id) ?? was.value.get(f.id);
-    return now ? [{ id: f.id, name: f.name, ...now, before: was.value.get(f.id)?.verdict ?? null }] : [];
-  }));
+  const looks = computed<Look[]>(() =>
+    playbook.fronts.flatMap((f) => {
+      const now = is.value.get(f.id) ?? was.value.get(f.id);
+      return now ? [{ id: f.id, name: f.name, ...now, before: was.value.get(f.id)?.verdict ?? null }] : [];
+    }),
+  );
 
   function open(next: string): void {
     const own = playbook.own('schemes', next);
@@ -88,7 +120,9 @@ export const useRules = defineStore('rules', () => {
     saved.value = own?.text ?? found ?? '';
     base.value = own?.version ?? 0;
     versions.value = [];
-    notice.value = own?.draft ? `This is ${own.draft.by}’s draft, version ${own.draft.number}; the released text still counts until it is saved.` : '';
+    notice.value = own?.draft
+      ? `This is ${own.draft.by}’s draft, version ${own.draft.number}; the released text still counts until it is saved.`
+      : '';
     problem.value = found === null ? `There is no play "${next}" in this playbook.` : '';
   }
 
@@ -105,19 +139,22 @@ export const useRules = defineStore('rules', () => {
   }
 
   /** Saves over the version this text was written from; a shipped play becomes the program's own by it. */
-  const save = (draft: boolean): Promise<boolean> => attempt(async () => {
-    if (document.value) {
-      const done = await playbook.save(document.value, text.value, base.value, draft);
-      base.value = done.version;
-      notice.value = done.draft ? `Kept as draft, version ${done.version}. The released text counts until the coach saves this one.` : `Saved as version ${done.version}.`;
-      if (!done.draft) saved.value = text.value;
-    } else {
-      await playbook.add([{ shelf: 'schemes', text: text.value }]);
-      base.value = 1;
-      saved.value = text.value;
-      notice.value = 'Saved: this play is your own now. The shipped one comes back when you retire it.';
-    }
-  });
+  const save = (draft: boolean): Promise<boolean> =>
+    attempt(async () => {
+      if (document.value) {
+        const done = await playbook.save(document.value, text.value, base.value, draft);
+        base.value = done.version;
+        notice.value = done.draft
+          ? `Kept as draft, version ${done.version}. The released text counts until the coach saves this one.`
+          : `Saved as version ${done.version}.`;
+        if (!done.draft) saved.value = text.value;
+      } else {
+        await playbook.add([{ shelf: 'schemes', text: text.value }]);
+        base.value = 1;
+        saved.value = text.value;
+        notice.value = 'Saved: this play is your own now. The shipped one comes back when you retire it.';
+      }
+    });
 
   /** The same rules under another name; opens nothing by itself. */
   async function copy(newId: string, newName: string): Promise<boolean> {
@@ -126,12 +163,46 @@ export const useRules = defineStore('rules', () => {
     return attempt(() => playbook.add([{ shelf: 'schemes', text: printTree({ ...t, id: newId, name: newName }) }]));
   }
 
-  const loadVersions = (): Promise<boolean> => attempt(async () => { versions.value = document.value ? await playbook.versions(document.value) : []; });
-  const format = (): void => { if (tree.value && !hasErrors(diagnostics.value)) text.value = printTree(tree.value); };
+  const loadVersions = (): Promise<boolean> =>
+    attempt(async () => {
+      versions.value = document.value ? await playbook.versions(document.value) : [];
+    });
+  const format = (): void => {
+    if (tree.value && !hasErrors(diagnostics.value)) text.value = printTree(tree.value);
+  };
   /** Puts an edited tree in place of the text. */
-  const put = (next: SchemeTree): void => { text.value = printTree(next); };
+  const put = (next: SchemeTree): void => {
+    text.value = printTree(next);
+  };
 
-  return { id, text, saved, side, tagChoice, tags, switchTag, address, problem, notice, versions, document, shipped, dirty, diagnostics, tree, compiled, formationId, looks, open, save, copy, loadVersions, format, put, attempt };
+  return {
+    id,
+    text,
+    saved,
+    side,
+    tagChoice,
+    tags,
+    switchTag,
+    address,
+    problem,
+    notice,
+    versions,
+    document,
+    shipped,
+    dirty,
+    diagnostics,
+    tree,
+    compiled,
+    formationId,
+    looks,
+    open,
+    save,
+    copy,
+    loadVersions,
+    format,
+    put,
+    attempt,
+  };
 });
 
 function valueOf(text: string): CompiledScheme | null {

@@ -1,6 +1,9 @@
 /** What a request failed with, in words for the screen. `offline` when the server could not be reached at all. */
 export class RequestProblem extends Error {
-  constructor(message: string, readonly status: number | null) {
+  constructor(
+    message: string,
+    readonly status: number | null,
+  ) {
     super(message);
   }
 
@@ -9,12 +12,15 @@ export class RequestProblem extends Error {
   }
 }
 
-interface Options { method?: 'GET' | 'POST' | 'PUT' | 'DELETE'; body?: Record<string, unknown> }
+interface Options {
+  method?: 'GET' | 'POST' | 'PUT' | 'DELETE';
+  body?: Record<string, unknown>;
+}
 
 /** Talks to the server; every failure is a `RequestProblem` with a sentence that can be shown. */
 export async function request<T>(url: string, options: Options = {}): Promise<T> {
   try {
-    return await $fetch(url, { method: options.method ?? 'GET', body: options.body, retry: 0 }) as T;
+    return (await $fetch(url, { method: options.method ?? 'GET', body: options.body, retry: 0 })) as T;
   } catch (problem) {
     const { status, data } = problem as { status?: number; data?: { message?: string } };
     if (status === undefined) throw new RequestProblem('The server cannot be reached.', null);

@@ -2,9 +2,25 @@ import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import { request } from './request';
 
-export interface Member { userId: number; userName: string; programId: number; programName: string; role: 'coach' | 'assistant' | 'player'; playerId: number | null }
-export interface DemoAccount { email: string; password: string; name: string; role: string }
-interface SessionAnswer { demo: DemoAccount[]; member: Member | null; programs: { id: number; name: string; role: string }[] }
+export interface Member {
+  userId: number;
+  userName: string;
+  programId: number;
+  programName: string;
+  role: 'coach' | 'assistant' | 'player';
+  playerId: number | null;
+}
+export interface DemoAccount {
+  email: string;
+  password: string;
+  name: string;
+  role: string;
+}
+interface SessionAnswer {
+  demo: DemoAccount[];
+  member: Member | null;
+  programs: { id: number; name: string; role: string }[];
+}
 
 /** Who is at the machine. */
 export const useSession = defineStore('session', () => {
@@ -36,5 +52,15 @@ export const useSession = defineStore('session', () => {
     await load();
   }
 
-  return { member, demo, programs, known, staff: computed(() => member.value !== null && member.value.role !== 'player'), load, logIn, logOut, changeProgram };
+  return {
+    member,
+    demo,
+    programs,
+    known,
+    staff: computed(() => member.value !== null && member.value.role !== 'player'),
+    load,
+    logIn,
+    logOut,
+    changeProgram,
+  };
 });

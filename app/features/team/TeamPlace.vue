@@ -32,14 +32,22 @@ async function change(part: ProgramBody, said: string): Promise<void> {
   <div class="place">
     <header>
       <h1>How this team says and sees it</h1>
-      <p class="soft">{{ coach ? 'Changes count at once, on every board and for every new snap. Grades given before keep what they were given against.' : 'The coach changes these.' }}</p>
+      <p class="soft">
+        {{
+          coach
+            ? 'Changes count at once, on every board and for every new snap. Grades given before keep what they were given against.'
+            : 'The coach changes these.'
+        }}
+      </p>
     </header>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <p v-if="notice" class="notice" role="status">{{ notice }}</p>
     <fieldset :disabled="!coach">
       <legend class="visually-hidden">The team’s ways</legend>
       <div class="stack">
-        <WordsTable @change="(callWords) => change({ callWords }, `The words of “${callWords.active}” are in force.`)" />
+        <WordsTable
+          @change="(callWords) => change({ callWords }, `The words of “${callWords.active}” are in force.`)"
+        />
         <SpeedTable @change="(settings) => change({ settings }, 'The speeds are in force.')" />
       </div>
       <SettingsTable @change="(settings) => change({ settings }, 'The limits are in force.')" />
@@ -49,10 +57,37 @@ async function change(part: ProgramBody, said: string): Promise<void> {
 </template>
 
 <style scoped>
-header { padding: 14px 20px 10px; border-bottom: 1px solid var(--rule); }
-.problem { padding: 8px 20px; color: var(--broken); font-weight: 600; }
-.notice { padding: 8px 20px; color: var(--sound); font-weight: 600; }
-.stack { display: grid; gap: 26px; align-content: start; }
-fieldset { border: 0; margin: 0; padding: 6px 20px 40px; display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); gap: 26px 40px; min-width: 0; }
-@media (max-width: 900px) { fieldset { grid-template-columns: 1fr; } }
+header {
+  padding: 14px 20px 10px;
+  border-bottom: 1px solid var(--rule);
+}
+.problem {
+  padding: 8px 20px;
+  color: var(--broken);
+  font-weight: 600;
+}
+.notice {
+  padding: 8px 20px;
+  color: var(--sound);
+  font-weight: 600;
+}
+.stack {
+  display: grid;
+  gap: 26px;
+  align-content: start;
+}
+fieldset {
+  border: 0;
+  margin: 0;
+  padding: 6px 20px 40px;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 26px 40px;
+  min-width: 0;
+}
+@media (max-width: 900px) {
+  fieldset {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

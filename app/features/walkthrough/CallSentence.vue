@@ -16,18 +16,31 @@ const playbook = usePlaybook();
 const fronts = computed(() => {
   const own = board.done.length || !playbook.fronts.some((f) => f.id === board.call.front);
   const base = playbook.fronts.find((f) => f.id === board.call.front)?.name.toLowerCase();
-  return own ? [...playbook.fronts, { id: board.frontText, name: base ? `${base}, moved` : 'own front' }] : playbook.fronts;
+  return own
+    ? [...playbook.fronts, { id: board.frontText, name: base ? `${base}, moved` : 'own front' }]
+    : playbook.fronts;
 });
-const formations = computed(() => (playbook.formations.some((f) => f.id === board.call.formation) ? playbook.formations : [...playbook.formations, { id: board.call.formation, name: 'own formation' }]));
-const sides = [{ id: 'left', name: 'left' }, { id: 'right', name: 'right' }];
+const formations = computed(() =>
+  playbook.formations.some((f) => f.id === board.call.formation)
+    ? playbook.formations
+    : [...playbook.formations, { id: board.call.formation, name: 'own formation' }],
+);
+const sides = [
+  { id: 'left', name: 'left' },
+  { id: 'right', name: 'right' },
+];
 
 /** Another front has other men: a movement of one of the old ones goes with them. */
-const set = (change: Partial<BoardCall>): void => board.setUp({ ...board.call, front: board.frontText, ...(change.front ? { moves: [] } : {}), ...change });
+const set = (change: Partial<BoardCall>): void =>
+  board.setUp({ ...board.call, front: board.frontText, ...(change.front ? { moves: [] } : {}), ...change });
 
 const STILL = 'still';
 const moves = computed(() => [
   { name: 'Nothing', items: [{ id: STILL, name: 'stand still' }] },
-  ...(board.front && board.formation ? movementMenu(board.front, board.formation) : []).map((g) => ({ name: g.name, items: g.moves.map((m) => ({ id: sayMovement(m), name: describeMovement(m) })) })),
+  ...(board.front && board.formation ? movementMenu(board.front, board.formation) : []).map((g) => ({
+    name: g.name,
+    items: g.moves.map((m) => ({ id: sayMovement(m), name: describeMovement(m) })),
+  })),
 ]);
 const chosen = computed(() => {
   const said = board.call.moves.join('; ') || STILL;
@@ -38,7 +51,13 @@ const ownMoves = computed(() => board.front?.movements.map(describeMovement) ?? 
 const called = ref('');
 const callProblem = ref('');
 const name = computed(() => {
-  const said = nameOfCall(playbook.naming, { scheme: board.call.scheme, side: board.call.side, formation: board.call.formation in playbook.naming.formations ? board.call.formation : null, motion: null, tags: board.call.tags });
+  const said = nameOfCall(playbook.naming, {
+    scheme: board.call.scheme,
+    side: board.call.side,
+    formation: board.call.formation in playbook.naming.formations ? board.call.formation : null,
+    motion: null,
+    tags: board.call.tags,
+  });
   return said.ok ? said.value : '';
 });
 
@@ -47,7 +66,13 @@ function sayCall(): void {
   const read = callOfName(playbook.naming, called.value);
   callProblem.value = read.ok ? '' : `${wordDiagnostic(read.diagnostics[0]!)}.`;
   if (!read.ok) return;
-  set({ scheme: read.value.scheme, side: read.value.side, tags: [...read.value.tags], without: [], ...(read.value.formation ? { formation: read.value.formation } : {}) });
+  set({
+    scheme: read.value.scheme,
+    side: read.value.side,
+    tags: [...read.value.tags],
+    without: [],
+    ...(read.value.formation ? { formation: read.value.formation } : {}),
+  });
   called.value = '';
   releaseFocus();
 }
@@ -59,19 +84,80 @@ const sentence = computed(() => (board.resolution ? verdictSentence(board.resolu
   <header class="call">
     <div class="words" role="group" aria-label="Call">
       <span>{{ board.resolution?.passing ? 'Protect with' : 'Run' }}</span>
-      <Select class="word" :model-value="board.call.scheme" :options="playbook.plays" option-label="name" option-value="id" option-group-label="family" option-group-children="items" aria-label="Play" filter @hide="releaseFocus" @update:model-value="set({ scheme: $event as string })" />
+      <Select
+        class="word"
+        :model-value="board.call.scheme"
+        :options="playbook.plays"
+        option-label="name"
+        option-value="id"
+        option-group-label="family"
+        option-group-children="items"
+        aria-label="Play"
+        filter
+        @hide="releaseFocus"
+        @update:model-value="set({ scheme: $event as string })"
+      />
       <span>to the</span>
-      <Select class="word" :model-value="board.call.side" :options="sides" option-label="name" option-value="id" aria-label="Side" @hide="releaseFocus" @update:model-value="set({ side: $event as Side })" />
+      <Select
+        class="word"
+        :model-value="board.call.side"
+        :options="sides"
+        option-label="name"
+        option-value="id"
+        aria-label="Side"
+        @hide="releaseFocus"
+        @update:model-value="set({ side: $event as Side })"
+      />
       <span>from</span>
-      <Select class="word" :model-value="board.call.formation" :options="formations" option-label="name" option-value="id" aria-label="Formation" filter @hide="releaseFocus" @update:model-value="set({ formation: $event as string })" />
+      <Select
+        class="word"
+        :model-value="board.call.formation"
+        :options="formations"
+        option-label="name"
+        option-value="id"
+        aria-label="Formation"
+        filter
+        @hide="releaseFocus"
+        @update:model-value="set({ formation: $event as string })"
+      />
       <span>against</span>
-      <Select class="word" :model-value="board.frontText" :options="fronts" option-label="name" option-value="id" aria-label="Front" filter @hide="releaseFocus" @update:model-value="set({ front: $event as string })" />
+      <Select
+        class="word"
+        :model-value="board.frontText"
+        :options="fronts"
+        option-label="name"
+        option-value="id"
+        aria-label="Front"
+        filter
+        @hide="releaseFocus"
+        @update:model-value="set({ front: $event as string })"
+      />
       <span>{{ ownMoves.length ? `(${ownMoves.join(', ')}) ` : '' }}who</span>
-      <Select class="word" :model-value="chosen" :options="moves" option-label="name" option-value="id" option-group-label="name" option-group-children="items" :placeholder="board.call.moves.join('; ')" aria-label="After the snap" filter @hide="releaseFocus" @update:model-value="board.setMoves($event === STILL ? [] : [$event as string])" />
+      <Select
+        class="word"
+        :model-value="chosen"
+        :options="moves"
+        option-label="name"
+        option-value="id"
+        option-group-label="name"
+        option-group-children="items"
+        :placeholder="board.call.moves.join('; ')"
+        aria-label="After the snap"
+        filter
+        @hide="releaseFocus"
+        @update:model-value="board.setMoves($event === STILL ? [] : [$event as string])"
+      />
       <TagToggles v-if="board.tags.length" class="tags" :tags="board.tags" @toggle="board.switchTag($event)" />
     </div>
     <form class="named" @submit.prevent="sayCall">
-      <input v-model="called" :placeholder="name || 'no name for this'" aria-label="Call it by its name" :aria-describedby="callProblem ? 'call-problem' : undefined" @keydown.stop @input="callProblem = ''">
+      <input
+        v-model="called"
+        :placeholder="name || 'no name for this'"
+        aria-label="Call it by its name"
+        :aria-describedby="callProblem ? 'call-problem' : undefined"
+        @keydown.stop
+        @input="callProblem = ''"
+      />
       <p v-if="callProblem" id="call-problem" role="alert">{{ callProblem }}</p>
     </form>
     <VerdictWord v-if="board.resolution" class="verdict" :verdict="board.resolution.verdict" :sentence="sentence" />
@@ -79,13 +165,64 @@ const sentence = computed(() => (board.resolution ? verdictSentence(board.resolu
 </template>
 
 <style scoped>
-.call { display: flex; gap: 16px; align-items: center; justify-content: space-between; padding: 10px 20px; border-bottom: 1px solid var(--rule); min-height: 64px; }
-.words { display: flex; flex-wrap: wrap; gap: 4px 7px; align-items: center; font-size: 17px; }
-.named { margin-left: auto; position: relative; }
-.named input { font: inherit; font-size: 13.5px; width: 168px; padding: 3px 8px; background: var(--sheet); color: var(--ink); border: 1px solid var(--soft); border-radius: 3px; }
-.named input::placeholder { color: var(--violet); opacity: 1; font-weight: 600; }
-.named p { position: absolute; top: 100%; right: 0; z-index: 5; width: 280px; background: var(--sheet); border: 1px solid var(--broken); color: var(--broken); padding: 4px 8px; font-size: 12.5px; }
-.verdict { max-width: 290px; font-size: 13.5px; }
-.tags { margin-left: 6px; }
-@media (max-width: 900px) { .call { flex-direction: column; align-items: flex-start; } }
+.call {
+  display: flex;
+  gap: 16px;
+  align-items: center;
+  justify-content: space-between;
+  padding: 10px 20px;
+  border-bottom: 1px solid var(--rule);
+  min-height: 64px;
+}
+.words {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 7px;
+  align-items: center;
+  font-size: 17px;
+}
+.named {
+  margin-left: auto;
+  position: relative;
+}
+.named input {
+  font: inherit;
+  font-size: 13.5px;
+  width: 168px;
+  padding: 3px 8px;
+  background: var(--sheet);
+  color: var(--ink);
+  border: 1px solid var(--soft);
+  border-radius: 3px;
+}
+.named input::placeholder {
+  color: var(--violet);
+  opacity: 1;
+  font-weight: 600;
+}
+.named p {
+  position: absolute;
+  top: 100%;
+  right: 0;
+  z-index: 5;
+  width: 280px;
+  background: var(--sheet);
+  border: 1px solid var(--broken);
+  color: var(--broken);
+  padding: 4px 8px;
+  font-size: 12.5px;
+}
+.verdict {
+  max-width: 290px;
+  font-size: 13.5px;
+}
+.tags {
+  margin-left: 6px;
+}
+@media (max-width: 900px) {
+  .call {
+    flex-direction: column;
+    align-items: flex-start;
+  }
+}
 </style>

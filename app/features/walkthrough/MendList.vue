@@ -12,7 +12,9 @@ const SHOWN = 6;
     <h2>What mends it</h2>
     <ul>
       <li v-for="m in mendings.slice(0, SHOWN)" :key="sayChange(m.change)">
-        <button class="plain link" type="button" @click="$emit('make', m.change)">{{ upperFirst(sayChange(m.change)) }}</button>
+        <button class="plain link" type="button" @click="$emit('make', m.change)">
+          {{ upperFirst(sayChange(m.change)) }}
+        </button>
         <span class="soft then">{{ m.verdict }}{{ m.left ? `, ${m.left} left` : '' }}</span>
       </li>
     </ul>
@@ -20,7 +22,17 @@ const SHOWN = 6;
 </template>
 
 <style scoped>
-section { display: grid; gap: 5px; border-top: 1px solid var(--rule); padding-top: 11px; }
-ul { display: grid; gap: 4px; }
-.then { margin-left: 7px; }
+section {
+  display: grid;
+  gap: 5px;
+  border-top: 1px solid var(--rule);
+  padding-top: 11px;
+}
+ul {
+  display: grid;
+  gap: 4px;
+}
+.then {
+  margin-left: 7px;
+}
 </style>

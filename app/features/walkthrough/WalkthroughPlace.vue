@@ -24,17 +24,41 @@ onMounted(roster.load);
 
 const area = ref<HTMLElement | null>(null);
 const { width } = useElementSize(area);
-const scale = computed(() => (board.formation ? boardScale(board.formation, Math.max(600, width.value), 372, board.front, board.resolution?.passing ? PASS_DEPTH : undefined) : null));
+const scale = computed(() =>
+  board.formation
+    ? boardScale(
+        board.formation,
+        Math.max(600, width.value),
+        372,
+        board.front,
+        board.resolution?.passing ? PASS_DEPTH : undefined,
+      )
+    : null,
+);
 const assigned = computed(() => new Map(board.resolution?.assignments.map((a) => [a.blocker, a]) ?? []));
-const columns = computed(() => (board.formation && scale.value ? columnsUnder(board.formation.men.filter((m) => assigned.value.has(m.id)), scale.value) : []));
+const columns = computed(() =>
+  board.formation && scale.value
+    ? columnsUnder(
+        board.formation.men.filter((m) => assigned.value.has(m.id)),
+        scale.value,
+      )
+    : [],
+);
 /** Where each blocker ends up: where a rusher he has is stopped. */
-const sets = computed(() => new Map(board.resolution?.assignments.map((a) => [a.blocker, a.path[a.path.length - 1]!]) ?? []));
+const sets = computed(
+  () => new Map(board.resolution?.assignments.map((a) => [a.blocker, a.path[a.path.length - 1]!]) ?? []),
+);
 const showWhy = ref(false);
 const clock = useClock(computed(() => board.run));
 const before = computed(() => new Map(board.resolution?.movement?.before.assignments.map((a) => [a.blocker, a]) ?? []));
 const rows = computed(() => [
   ...(board.resolution?.movement ? [{ key: 'was', name: 'Was to' }] : []),
-  { key: 'block', name: 'Block' }, { key: 'on', name: 'On' }, { key: 'then', name: 'Then' }, { key: 'meets', name: 'Meets him' }, { key: 'step', name: 'First step' }, { key: 'aim', name: 'Aim' },
+  { key: 'block', name: 'Block' },
+  { key: 'on', name: 'On' },
+  { key: 'then', name: 'Then' },
+  { key: 'meets', name: 'Meets him' },
+  { key: 'step', name: 'First step' },
+  { key: 'aim', name: 'Aim' },
   { key: 'says', name: 'Says' },
   ...(board.comparison ? [{ key: 'other', name: 'Other school' }] : []),
   ...(showWhy.value ? [{ key: 'why', name: 'Why' }] : [{ key: 'eyes', name: 'Eyes' }]),
@@ -45,7 +69,9 @@ function otherCell(man: string): string {
   const difference = board.comparison?.men.find((m) => m.blocker === man);
   if (!difference || difference.same) return 'the same';
   const { other } = difference;
-  return other ? `${blockName(other)} ${other.target ?? 'nobody'}${other.next ? `, then ${other.next}` : ''}` : 'no rule';
+  return other
+    ? `${blockName(other)} ${other.target ?? 'nobody'}${other.next ? `, then ${other.next}` : ''}`
+    : 'no rule';
 }
 
 /** What he was to do before the front moved, where that is something else. */
@@ -60,9 +86,14 @@ function meetsCell(man: string): string {
   const a = board.arrivals.get(man);
   if (!a) return '';
   const meets = a.meets.map((m) => `${m.on} ${m.at.toFixed(1)} s`).join(', ');
-  return a.never ? `${meets}${meets ? '; ' : ''}not ${a.never} in time` : a.late >= 0.05 ? `${meets}, ${a.late.toFixed(1)} s late` : meets;
+  return a.never
+    ? `${meets}${meets ? '; ' : ''}not ${a.never} in time`
+    : a.late >= 0.05
+      ? `${meets}, ${a.late.toFixed(1)} s late`
+      : meets;
 }
-const isLate = (man: string): boolean => (board.arrivals.get(man)?.late ?? 0) >= 0.05 || board.arrivals.get(man)?.never != null;
+const isLate = (man: string): boolean =>
+  (board.arrivals.get(man)?.late ?? 0) >= 0.05 || board.arrivals.get(man)?.never != null;
 
 function cell(row: string, man: string): string {
   const a = assigned.value.get(man);
@@ -70,15 +101,27 @@ function cell(row: string, man: string): string {
   if (row === 'was') return wasCell(man);
   if (!a) return '';
   switch (row) {
-    case 'block': return blockName(a);
-    case 'on': return a.target ?? 'nobody: next level';
-    case 'then': return a.next ?? '';
-    case 'meets': return meetsCell(man);
-    case 'step': return stepWords(a);
-    case 'aim': return upperFirst(a.aim);
-    case 'says': return board.resolution!.calls.filter((c) => c.from === man).map((c) => `“${c.word}”`).join(' ');
-    case 'eyes': return upperFirst(a.eyes);
-    default: return upperFirst(a.because.sentence);
+    case 'block':
+      return blockName(a);
+    case 'on':
+      return a.target ?? 'nobody: next level';
+    case 'then':
+      return a.next ?? '';
+    case 'meets':
+      return meetsCell(man);
+    case 'step':
+      return stepWords(a);
+    case 'aim':
+      return upperFirst(a.aim);
+    case 'says':
+      return board
+        .resolution!.calls.filter((c) => c.from === man)
+        .map((c) => `“${c.word}”`)
+        .join(' ');
+    case 'eyes':
+      return upperFirst(a.eyes);
+    default:
+      return upperFirst(a.because.sentence);
   }
 }
 
@@ -98,10 +141,13 @@ onKeyStroke([' ', ',', '.'], (event) => {
   if (event.key === ' ') clock.toggle();
   else clock.go(clock.frame.value + (event.key === '.' ? 1 : -1));
 });
-onKeyStroke((event) => /^[1-9]$/.test(event.key), (event) => {
-  const column = columns.value[Number(event.key) - 1];
-  if (column && !inField(event.target)) board.selected = column.id;
-});
+onKeyStroke(
+  (event) => /^[1-9]$/.test(event.key),
+  (event) => {
+    const column = columns.value[Number(event.key) - 1];
+    if (column && !inField(event.target)) board.selected = column.id;
+  },
+);
 </script>
 
 <template>
@@ -116,22 +162,82 @@ onKeyStroke((event) => /^[1-9]$/.test(event.key), (event) => {
         <template v-if="board.formation && board.front && board.resolution && scale && width > 0">
           <div class="scroller">
             <LineBoard
-              :formation="board.formation" :front="board.front" :identification="board.resolution.identification" :resolution="board.resolution" :scale="scale" :columns="columns" :selected="board.selected"
-              :numbers="roster.numbers" :movable="clock.frame.value === 0" :places="clock.places.value" :pathless="board.pressure !== null" @select="board.selected = $event" @move="board.move" @nudge="board.nudge"
+              :formation="board.formation"
+              :front="board.front"
+              :identification="board.resolution.identification"
+              :resolution="board.resolution"
+              :scale="scale"
+              :columns="columns"
+              :selected="board.selected"
+              :numbers="roster.numbers"
+              :movable="clock.frame.value === 0"
+              :places="clock.places.value"
+              :pathless="board.pressure !== null"
+              @select="board.selected = $event"
+              @move="board.move"
+              @nudge="board.nudge"
             >
-              <template #under><PressureLanes v-if="board.pressure && board.resolution.passing && clock.frame.value === 0" :pressure="board.pressure" :front="board.front" :passing="board.resolution.passing" :scale="scale" :blockers="sets" /></template>
+              <template #under
+                ><PressureLanes
+                  v-if="board.pressure && board.resolution.passing && clock.frame.value === 0"
+                  :pressure="board.pressure"
+                  :front="board.front"
+                  :passing="board.resolution.passing"
+                  :scale="scale"
+                  :blockers="sets"
+              /></template>
             </LineBoard>
-            <TimeBar v-if="board.run" :run="board.run" :frame="clock.frame.value" :playing="clock.playing.value" @go="clock.go" @toggle="clock.toggle" />
-            <ManColumns :columns="columns" :rows="rows" :selected="board.selected" :numbers="roster.numbers" keys label="Assignments" @select="board.selected = $event">
-              <template #default="{ row, man }"><span :class="{ late: row === 'meets' && isLate(man), other: (row === 'other' || row === 'was') && cell(row, man) !== 'the same', soft: (row === 'other' || row === 'was') && cell(row, man) === 'the same', small: row === 'other' || row === 'was' || row === 'meets' || row === 'why' || row === 'eyes' || row === 'aim' }">{{ cell(row, man) }}</span></template>
+            <TimeBar
+              v-if="board.run"
+              :run="board.run"
+              :frame="clock.frame.value"
+              :playing="clock.playing.value"
+              @go="clock.go"
+              @toggle="clock.toggle"
+            />
+            <ManColumns
+              :columns="columns"
+              :rows="rows"
+              :selected="board.selected"
+              :numbers="roster.numbers"
+              keys
+              label="Assignments"
+              @select="board.selected = $event"
+            >
+              <template #default="{ row, man }"
+                ><span
+                  :class="{
+                    late: row === 'meets' && isLate(man),
+                    other: (row === 'other' || row === 'was') && cell(row, man) !== 'the same',
+                    soft: (row === 'other' || row === 'was') && cell(row, man) === 'the same',
+                    small:
+                      row === 'other' ||
+                      row === 'was' ||
+                      row === 'meets' ||
+                      row === 'why' ||
+                      row === 'eyes' ||
+                      row === 'aim',
+                  }"
+                  >{{ cell(row, man) }}</span
+                ></template
+              >
             </ManColumns>
           </div>
           <p class="hands soft no-print">
-            <button class="plain" type="button" :disabled="!board.done.length" @click="board.undo"><kbd>Ctrl Z</kbd> undo{{ board.done.length ? ` (${board.done.length})` : '' }}</button>
-            <button class="plain" type="button" :aria-pressed="showWhy" @click="showWhy = !showWhy"><kbd>y</kbd> {{ showWhy ? 'hide' : 'show' }} every man’s why</button>
+            <button class="plain" type="button" :disabled="!board.done.length" @click="board.undo">
+              <kbd>Ctrl Z</kbd> undo{{ board.done.length ? ` (${board.done.length})` : '' }}
+            </button>
+            <button class="plain" type="button" :aria-pressed="showWhy" @click="showWhy = !showWhy">
+              <kbd>y</kbd> {{ showWhy ? 'hide' : 'show' }} every man’s why
+            </button>
             <span><kbd>Space</kbd> runs it, <kbd>,</kbd> <kbd>.</kbd> a step</span>
-            <span><kbd>1</kbd>-<kbd>{{ columns.length }}</kbd> a man</span>
-            <span><kbd>Tab</kbd> to a defender, <kbd>←</kbd> <kbd>→</kbd> <kbd>↑</kbd> <kbd>↓</kbd> move him half a foot</span>
+            <span
+              ><kbd>1</kbd>-<kbd>{{ columns.length }}</kbd> a man</span
+            >
+            <span
+              ><kbd>Tab</kbd> to a defender, <kbd>←</kbd> <kbd>→</kbd> <kbd>↑</kbd> <kbd>↓</kbd> move him half a
+              foot</span
+            >
           </p>
         </template>
       </section>
@@ -141,15 +247,58 @@ onKeyStroke((event) => /^[1-9]$/.test(event.key), (event) => {
 </template>
 
 <style scoped>
-.place { display: grid; grid-template-rows: auto auto 1fr; min-height: 100%; }
-.refused { padding: 8px 20px; color: var(--broken); font-weight: 600; border-bottom: 1px solid var(--rule); grid-row: 2; }
-.work { display: grid; grid-template-columns: minmax(0, 1fr) 264px; grid-row: 3; }
-.area { padding: 12px 16px 12px 20px; min-width: 0; }
-.scroller { overflow-x: auto; }
-.small { font-size: 12.5px; }
-.late { color: var(--risk); font-weight: 650; }
-.other { color: var(--violet); font-weight: 650; }
-.hands { display: flex; flex-wrap: wrap; gap: 6px 18px; padding: 12px 0 0; font-size: 12.5px; }
-.hands button:disabled { opacity: 0.5; cursor: default; }
-@media (max-width: 900px) { .work { grid-template-columns: 1fr; } .area { padding: 10px; } }
+.place {
+  display: grid;
+  grid-template-rows: auto auto 1fr;
+  min-height: 100%;
+}
+.refused {
+  padding: 8px 20px;
+  color: var(--broken);
+  font-weight: 600;
+  border-bottom: 1px solid var(--rule);
+  grid-row: 2;
+}
+.work {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 264px;
+  grid-row: 3;
+}
+.area {
+  padding: 12px 16px 12px 20px;
+  min-width: 0;
+}
+.scroller {
+  overflow-x: auto;
+}
+.small {
+  font-size: 12.5px;
+}
+.late {
+  color: var(--risk);
+  font-weight: 650;
+}
+.other {
+  color: var(--violet);
+  font-weight: 650;
+}
+.hands {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 18px;
+  padding: 12px 0 0;
+  font-size: 12.5px;
+}
+.hands button:disabled {
+  opacity: 0.5;
+  cursor: default;
+}
+@media (max-width: 900px) {
+  .work {
+    grid-template-columns: 1fr;
+  }
+  .area {
+    padding: 10px;
+  }
+}
 </style>

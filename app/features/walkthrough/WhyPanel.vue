@@ -8,15 +8,20 @@ defineProps<{ assignment: Assignment }>();
 
 <template>
   <section aria-live="polite">
-    <h2>Why {{ assignment.blocker }}: {{ blockName(assignment) }}{{ assignment.target ? ` ${assignment.target}` : '' }}</h2>
-    <p><b>{{ upperFirst(assignment.because.sentence) }}</b> <span v-if="assignment.because.line" class="soft">line {{ assignment.because.line }}</span></p>
+    <h2>
+      Why {{ assignment.blocker }}: {{ blockName(assignment) }}{{ assignment.target ? ` ${assignment.target}` : '' }}
+    </h2>
+    <p>
+      <b>{{ upperFirst(assignment.because.sentence) }}</b>
+      <span v-if="assignment.because.line" class="soft">line {{ assignment.because.line }}</span>
+    </p>
     <p v-for="f in assignment.followUps" :key="f">{{ upperFirst(f) }}.</p>
     <p v-if="standardOf(assignment.block)" class="soft">Done when: {{ standardOf(assignment.block)!.doneWhen }}</p>
     <details v-if="assignment.because.passedOver.length" open>
       <summary class="link">Passed over ({{ assignment.because.passedOver.length }})</summary>
       <ol>
         <li v-for="p in assignment.because.passedOver" :key="p.line">
-          <s class="soft">{{ upperFirst(p.sentence) }}</s><br>{{ upperFirst(p.reason) }}.
+          <s class="soft">{{ upperFirst(p.sentence) }}</s><br />{{ upperFirst(p.reason) }}.
         </li>
       </ol>
     </details>
@@ -24,8 +29,20 @@ defineProps<{ assignment: Assignment }>();
 </template>
 
 <style scoped>
-section { display: grid; gap: 6px; }
-summary { cursor: pointer; }
-ol { display: grid; gap: 6px; padding-top: 6px; font-size: 13px; }
-s { text-decoration-thickness: 1px; }
+section {
+  display: grid;
+  gap: 6px;
+}
+summary {
+  cursor: pointer;
+}
+ol {
+  display: grid;
+  gap: 6px;
+  padding-top: 6px;
+  font-size: 13px;
+}
+s {
+  text-decoration-thickness: 1px;
+}
 </style>

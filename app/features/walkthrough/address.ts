@@ -12,8 +12,13 @@ export function useBoardAddress(): void {
   if (Object.keys(query).length > 0 || !board.front) {
     const side = SideSchema.safeParse(textOf(query.side, START.side));
     const next: BoardCall = {
-      scheme: textOf(query.play, START.scheme), side: side.success ? side.data : START.side, formation: textOf(query.formation, START.formation),
-      front: textOf(query.front, START.front), tags: listOf(query.tags), without: listOf(query.without), moves: listOf(query.moves),
+      scheme: textOf(query.play, START.scheme),
+      side: side.success ? side.data : START.side,
+      formation: textOf(query.formation, START.formation),
+      front: textOf(query.front, START.front),
+      tags: listOf(query.tags),
+      without: listOf(query.without),
+      moves: listOf(query.moves),
     };
     board.setUp(START);
     board.setUp(next);
@@ -21,6 +26,8 @@ export function useBoardAddress(): void {
   }
   watch([() => board.call, () => board.frontText], () => {
     const { scheme, side, formation, tags, without, moves } = board.call;
-    void router.replace({ query: { play: scheme, side, formation, front: board.frontText, ...sayLists({ tags, without, moves }) } });
+    void router.replace({
+      query: { play: scheme, side, formation, front: board.frontText, ...sayLists({ tags, without, moves }) },
+    });
   });
 }

@@ -7,11 +7,14 @@ export function useClock(run: Ref<Run | null>) {
   const frame = ref(0);
   const last = computed(() => (run.value ? run.value.frames.length - 1 : 0));
   let at = 0;
-  const raf = useRafFn(({ delta }) => {
-    at += delta / 1000 / (run.value?.step ?? 1);
-    frame.value = Math.min(last.value, Math.round(at));
-    if (frame.value >= last.value) raf.pause();
-  }, { immediate: false });
+  const raf = useRafFn(
+    ({ delta }) => {
+      at += delta / 1000 / (run.value?.step ?? 1);
+      frame.value = Math.min(last.value, Math.round(at));
+      if (frame.value >= last.value) raf.pause();
+    },
+    { immediate: false },
+  );
 
   function go(to: number): void {
     raf.pause();
@@ -33,7 +36,18 @@ export function useClock(run: Ref<Run | null>) {
     const points = r?.frames[frame.value];
     if (!r || !points || frame.value === 0) return null;
     const ball = 2 * r.men.length;
-    return new Map([...r.men.map((m, i) => [m.id, { x: points[2 * i]!, y: points[2 * i + 1]! }] as const), ['ball', { x: points[ball]!, y: points[ball + 1]! }]]);
+    return new Map([
+      ...r.men.map((m, i) => [m.id, { x: points[2 * i]!, y: points[2 * i + 1]! }] as const),
+      ['ball', { x: points[ball]!, y: points[ball + 1]! }],
+    ]);
   });
-  return { frame, last, places, playing: raf.isActive, seconds: computed(() => frame.value * (run.value?.step ?? 0)), go, toggle };
+  return {
+    frame,
+    last,
+    places,
+    playing: raf.isActive,
+    seconds: computed(() => frame.value * (run.value?.step ?? 0)),
+    go,
+    toggle,
+  };
 }

@@ -24,9 +24,25 @@ import { toggleTag } from '#core/resolve/tags';
 import { usePlaybook } from '~/features/playbook/store';
 
 /** What is on the board: ids of what ships, or a front of the coach's own in notation. */
-export interface BoardCall { scheme: string; side: Side; formation: string; front: string; tags: string[]; without: string[]; /** Movements after the snap, as they are written. */ moves: string[] }
+export interface BoardCall {
+  scheme: string;
+  side: Side;
+  formation: string;
+  front: string;
+  tags: string[];
+  without: string[];
+  /** Movements after the snap, as they are written. */ moves: string[];
+}
 
-export const START: BoardCall = { scheme: 'inside-zone-z1', side: 'right', formation: 'five-man', front: 'over', tags: [], without: [], moves: [] };
+export const START: BoardCall = {
+  scheme: 'inside-zone-z1',
+  side: 'right',
+  formation: 'five-man',
+  front: 'over',
+  tags: [],
+  without: [],
+  moves: [],
+};
 const TOP = { line: 1, column: 1, endColumn: 1 };
 
 /** One play against one front, worked out again after every change. */
@@ -49,11 +65,20 @@ export const useWalkthrough = defineStore('walkthrough', () => {
     const scheme = book.scheme(next.scheme);
     const theirs = men.ok ? book.front(next.front, men.value, playbook.settings) : men;
     const moves = theirs.ok ? readMoves(next.moves, theirs.value as Front) : null;
-    const found = [...men.diagnostics, ...(men.ok ? theirs.diagnostics : []), ...scheme.diagnostics, ...(moves?.diagnostics ?? [])];
+    const found = [
+      ...men.diagnostics,
+      ...(men.ok ? theirs.diagnostics : []),
+      ...scheme.diagnostics,
+      ...(moves?.diagnostics ?? []),
+    ];
     problems.value = found;
     if (hasErrors(found) || !men.ok || !theirs.ok || !scheme.ok || !moves?.ok) return;
     const known = scheme.value.tags.map((t) => t.name);
-    call.value = { ...next, tags: next.tags.filter((t) => known.includes(t)), without: next.without.filter((t) => known.includes(t)) };
+    call.value = {
+      ...next,
+      tags: next.tags.filter((t) => known.includes(t)),
+      without: next.without.filter((t) => known.includes(t)),
+    };
     formation.value = men.value;
     front.value = theirs.value as Front;
     overrides.value = {};
@@ -63,7 +88,12 @@ export const useWalkthrough = defineStore('walkthrough', () => {
   }
 
   const callOf = () => ({
-    side: call.value.side, tags: call.value.tags, without: call.value.without, settings: playbook.settings, words: playbook.words, overrides: overrides.value,
+    side: call.value.side,
+    tags: call.value.tags,
+    without: call.value.without,
+    settings: playbook.settings,
+    words: playbook.words,
+    overrides: overrides.value,
   });
 
   /** The front with what it does after the snap: its own movements, and those chosen here. */
@@ -80,23 +110,43 @@ export const useWalkthrough = defineStore('walkthrough', () => {
   });
 
   /** The play in time; worked out when somebody looks at it. */
-  const run = computed<Run | null>(() => (resolution.value && formation.value && front.value ? runPlay(formation.value, front.value, resolution.value, { level: playbook.settings.levelOfPlay, movers: playbook.settings.movers, depths: playbook.settings }) : null));
+  const run = computed<Run | null>(() =>
+    resolution.value && formation.value && front.value
+      ? runPlay(formation.value, front.value, resolution.value, {
+          level: playbook.settings.levelOfPlay,
+          movers: playbook.settings.movers,
+          depths: playbook.settings,
+        })
+      : null,
+  );
 
   /** When each man meets his, by the run in time. */
-  const arrivals = computed(() => new Map(run.value && resolution.value ? arrivalsOf(run.value, resolution.value.assignments).map((a) => [a.man, a]) : []));
+  const arrivals = computed(
+    () =>
+      new Map(
+        run.value && resolution.value ? arrivalsOf(run.value, resolution.value.assignments).map((a) => [a.man, a]) : [],
+      ),
+  );
 
   /** The call against every movement this front can make, and whether something goes wrong that is right as they stand. */
   const underMovement = computed(() => {
     const scheme = playbook.book.scheme(call.value.scheme);
     if (!scheme.ok || !formation.value || !front.value) return null;
     const prepared = prepareCall(scheme.value, formation.value, callOf());
-    const faultsOf = ({ outcome, judgement }: Worked): string[] => judgement.faults.map((fault) => faultKey(outcome, fault));
+    const faultsOf = ({ outcome, judgement }: Worked): string[] =>
+      judgement.faults.map((fault) => faultKey(outcome, fault));
     const still = workPlay(prepared, { ...front.value, movements: [] });
     const known = faultsOf(still);
     const groups = movementMenu(front.value, formation.value).map((g) => ({
-      name: g.name, moves: g.moves.map((m) => {
+      name: g.name,
+      moves: g.moves.map((m) => {
         const moved = workPlay(prepared, { ...front.value!, movements: [m] });
-        return { said: sayMovement(m), name: describeMovement(m), verdict: moved.judgement.verdict, adds: faultsOf(moved).some((f) => !known.includes(f)) };
+        return {
+          said: sayMovement(m),
+          name: describeMovement(m),
+          verdict: moved.judgement.verdict,
+          adds: faultsOf(moved).some((f) => !known.includes(f)),
+        };
       }),
     }));
     return { still: still.judgement.verdict, groups };
@@ -110,7 +160,9 @@ export const useWalkthrough = defineStore('walkthrough', () => {
   });
   /** The way that is drawn on the board. */
   const pressureShown = ref<string | null>(null);
-  const pressure = computed(() => beatenBy.value.find((w) => `${w.id} ${w.gap}` === pressureShown.value)?.smallest ?? null);
+  const pressure = computed(
+    () => beatenBy.value.find((w) => `${w.id} ${w.gap}` === pressureShown.value)?.smallest ?? null,
+  );
 
   function setMoves(moves: readonly string[]): void {
     call.value = { ...call.value, moves: [...moves] };
@@ -118,11 +170,15 @@ export const useWalkthrough = defineStore('walkthrough', () => {
 
   const tags = computed(() => {
     const scheme = playbook.book.scheme(call.value.scheme);
-    return scheme.ok ? scheme.value.tags.map((t) => ({ ...t, active: resolution.value?.tags.includes(t.name) ?? false })) : [];
+    return scheme.ok
+      ? scheme.value.tags.map((t) => ({ ...t, active: resolution.value?.tags.includes(t.name) ?? false }))
+      : [];
   });
 
   /** The board's front as a text: an id while untouched, notation once somebody was moved. */
-  const frontText = computed(() => (done.value.length && front.value && formation.value ? sayFront(front.value, formation.value) : call.value.front));
+  const frontText = computed(() =>
+    done.value.length && front.value && formation.value ? sayFront(front.value, formation.value) : call.value.front,
+  );
 
   function move(id: string, to: { x: number; y: number }): void {
     if (!front.value) return;
@@ -164,7 +220,11 @@ export const useWalkthrough = defineStore('walkthrough', () => {
     const scheme = playbook.book.scheme(call.value.scheme);
     if (!scheme.ok || !moving.value || !resolution.value || resolution.value.verdict === 'sound') return [];
     return whatMends({
-      scheme: scheme.value, formationText: playbook.book.clauses('formations', call.value.formation), front: moving.value, call: callOf(), schools: playbook.book.schools(call.value.scheme),
+      scheme: scheme.value,
+      formationText: playbook.book.clauses('formations', call.value.formation),
+      front: moving.value,
+      call: callOf(),
+      schools: playbook.book.schools(call.value.scheme),
     });
   });
 
@@ -183,7 +243,9 @@ export const useWalkthrough = defineStore('walkthrough', () => {
     const scheme = playbook.book.scheme(call.value.scheme);
     if (otherLineup.value === null || !scheme.ok || !formation.value || !moving.value) return null;
     const motion = /^motion (\S+)$/.exec(otherLineup.value);
-    const other = motion ? { ok: true as const, value: afterMotion(formation.value, motion[1]!) } : playbook.book.formation(otherLineup.value);
+    const other = motion
+      ? { ok: true as const, value: afterMotion(formation.value, motion[1]!) }
+      : playbook.book.formation(otherLineup.value);
     if (!other.ok) return null;
     const text = done.value.length ? null : playbook.book.front(call.value.front, other.value, playbook.settings);
     const theirs = text?.ok ? { ...text.value, movements: moving.value.movements } : moving.value;
@@ -199,13 +261,59 @@ export const useWalkthrough = defineStore('walkthrough', () => {
     if (change.kind === 'tag') switchTag(change.tag);
     else if (change.kind === 'school') setUp({ ...keep, scheme: change.scheme, tags: [], without: [] });
     else if (change.kind === 'side') setUp({ ...keep, side: change.side });
-    else setUp({ ...keep, formation: `${playbook.book.clauses('formations', call.value.formation)}; split ${change.man} ${change.inches}in` });
+    else
+      setUp({
+        ...keep,
+        formation: `${playbook.book.clauses('formations', call.value.formation)}; split ${change.man} ${change.inches}in`,
+      });
   }
 
   /** Called by the address bar with something no call can be made of. */
   const refuse = (found: string): void => {
-    problems.value = [...problems.value, { code: 'text.expected', severity: 'error', span: TOP, params: { expected: 'left or right as the side', found: `"${found}"` } }];
+    problems.value = [
+      ...problems.value,
+      {
+        code: 'text.expected',
+        severity: 'error',
+        span: TOP,
+        params: { expected: 'left or right as the side', found: `"${found}"` },
+      },
+    ];
   };
 
-  return { call, formation, front, moving, resolution, run, arrivals, underMovement, beatenBy, pressureShown, pressure, setMoves, tags, selected, problems, done, undone, frontText, overrides, mendings, otherSchool, comparison, otherLineup, lineups, motions, make, setUp, move, nudge, undo, redo, switchTag, refuse };
+  return {
+    call,
+    formation,
+    front,
+    moving,
+    resolution,
+    run,
+    arrivals,
+    underMovement,
+    beatenBy,
+    pressureShown,
+    pressure,
+    setMoves,
+    tags,
+    selected,
+    problems,
+    done,
+    undone,
+    frontText,
+    overrides,
+    mendings,
+    otherSchool,
+    comparison,
+    otherLineup,
+    lineups,
+    motions,
+    make,
+    setUp,
+    move,
+    nudge,
+    undo,
+    redo,
+    switchTag,
+    refuse,
+  };
 });

@@ -23,7 +23,8 @@ export const ENGLISH = {
   'front.technique': '{found} is no technique',
   'front.technique-near': '{found} is no technique: did you mean "{near}"?',
   'front.side': '{id} {technique} needs a side: left or right',
-  'front.clause': 'a defender reads "ID TECHNIQUE left|right", with "@depth" in yards, "up" or a mark after it; found {found}',
+  'front.clause':
+    'a defender reads "ID TECHNIQUE left|right", with "@depth" in yards, "up" or a mark after it; found {found}',
   'front.depth': 'a depth is from 0 to 40 yards; {found} is not',
   'front.place': 'a place reads "(x, y)" in feet, with y downfield from 0 to 120 and x from -80 to 80; found {found}',
   'front.twice': '{id} is in this front twice',
@@ -44,7 +45,8 @@ export const ENGLISH = {
   'scheme.unreachable': 'this sentence can never fire: the one in line {line} always fits first',
   'scheme.no-otherwise': '{man} has no sentence that always fits',
   'scheme.partner-none': '{man} has no rules, so he can never agree to a double team',
-  'scheme.partner-never': '{man} has no sentence that doubles with or blocks for {asker}: this double team can never stand',
+  'scheme.partner-never':
+    '{man} has no sentence that doubles with or blocks for {asker}: this double team can never stand',
   'scheme.tag-unused': 'the tag "{tag}" changes nothing: no sentence asks for it',
   'scheme.seat-unused': 'the seat "{seat}" has no rules',
   'scheme.deal-unused': 'nobody blocks the man dealt to him by "{deal}"',

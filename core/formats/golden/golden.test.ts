@@ -4,13 +4,20 @@ import { fileURLToPath } from 'node:url';
 import { libraryIds } from '../../library/library';
 import { GoldenCaseSchema, mirrorCase, runGoldenCase, type GoldenCase } from './golden';
 
-const table = (name: string): GoldenCase[] => GoldenCaseSchema.array().parse(JSON.parse(readFileSync(fileURLToPath(new URL(name, import.meta.url)), 'utf8')));
+const table = (name: string): GoldenCase[] =>
+  GoldenCaseSchema.array().parse(JSON.parse(readFileSync(fileURLToPath(new URL(name, import.meta.url)), 'utf8')));
 /**
  * Cases worked by hand, each with a point of its own; and every scheme against the same six fronts: those were written down from the
  * engine and then read through, so they guard against change more than they prove. The protections, the movements and `by-hand` were worked
  * from the sheets first; where the engine said otherwise the sheet was read once more.
  */
-const cases = [...table('./cases.json'), ...table('./schemes.json'), ...table('./protections.json'), ...table('./movement.json'), ...table('./by-hand.json')];
+const cases = [
+  ...table('./cases.json'),
+  ...table('./schemes.json'),
+  ...table('./protections.json'),
+  ...table('./movement.json'),
+  ...table('./by-hand.json'),
+];
 const turned = (c: GoldenCase): GoldenCase => ({ ...c, front: c.front.split(';').reverse().join(';') });
 
 describe.each(cases.map((c) => [c.id, c] as const))('%s', (_id, c) => {
@@ -25,7 +32,8 @@ it('says what differs', () => {
 });
 
 it('covers every scheme against at least five fronts', () => {
-  for (const id of libraryIds('schemes')) expect(new Set(cases.filter((c) => c.scheme === id).map((c) => c.front)).size, id).toBeGreaterThanOrEqual(5);
+  for (const id of libraryIds('schemes'))
+    expect(new Set(cases.filter((c) => c.scheme === id).map((c) => c.front)).size, id).toBeGreaterThanOrEqual(5);
 });
 
 it('skips a scheme that does not exist', () => expect(runGoldenCase({ ...cases[0]!, scheme: 'no-such' })).toBeNull());

@@ -15,11 +15,21 @@ const PairSchema = z.object({ on: z.string(), men: z.array(z.string()), next: z.
 
 /** One worked case: a call against a front, and what must come out. */
 export const GoldenCaseSchema = z.object({
-  id: z.string(), scheme: z.string(), side: SideSchema, formation: z.string(), front: z.string(),
-  tags: z.array(z.string()).optional(), moves: z.array(z.string()).optional(),
+  id: z.string(),
+  scheme: z.string(),
+  side: SideSchema,
+  formation: z.string(),
+  front: z.string(),
+  tags: z.array(z.string()).optional(),
+  moves: z.array(z.string()).optional(),
   expect: z.object({
-    who: z.record(z.string(), z.string()).optional(), pairs: z.array(PairSchema).optional(), pulls: z.array(z.string()).optional(),
-    read: z.array(z.string()).optional(), left: z.array(z.string()).optional(), free: z.array(z.string()).optional(), verdict: VerdictSchema.optional(),
+    who: z.record(z.string(), z.string()).optional(),
+    pairs: z.array(PairSchema).optional(),
+    pulls: z.array(z.string()).optional(),
+    read: z.array(z.string()).optional(),
+    left: z.array(z.string()).optional(),
+    free: z.array(z.string()).optional(),
+    verdict: VerdictSchema.optional(),
   }),
 });
 export type GoldenCase = z.infer<typeof GoldenCaseSchema>;
@@ -28,7 +38,11 @@ export type GoldenCase = z.infer<typeof GoldenCaseSchema>;
 export function mirrorCase(c: GoldenCase): GoldenCase {
   const seat = (id: string): string => (/^[LR][TG]$/.test(id) ? (id[0] === 'L' ? 'R' : 'L') + id[1] : id);
   return {
-    ...c, id: `${c.id} (mirrored)`, side: otherSide(c.side), formation: mirrorText(c.formation), front: mirrorText(c.front),
+    ...c,
+    id: `${c.id} (mirrored)`,
+    side: otherSide(c.side),
+    formation: mirrorText(c.formation),
+    front: mirrorText(c.front),
     moves: c.moves?.map(mirrorText),
     expect: {
       ...c.expect,
@@ -58,12 +72,15 @@ function compare(resolution: Resolution, expect: GoldenCase['expect']): string[]
     const [target, next] = said.split('>');
     const a = byMan.get(man);
     const got = a ? `${a.target ?? 'nobody'}${a.next ? `>${a.next}` : ''}` : 'no assignment';
-    if (a?.target !== target || (next !== undefined && a?.next !== next)) differ.push(`${man}: expected ${said}, got ${got}`);
+    if (a?.target !== target || (next !== undefined && a?.next !== next))
+      differ.push(`${man}: expected ${said}, got ${got}`);
   }
   for (const pair of expect.pairs ?? []) {
     const on = resolution.assignments.filter((a) => a.target === pair.on).map((a) => a.blocker);
-    if (!pair.men.every((m) => on.includes(m))) differ.push(`pair on ${pair.on}: expected ${pair.men.join('+')}, got ${on.join('+') || 'nobody'}`);
-    else if (pair.next && !pair.men.some((m) => byMan.get(m)?.next === pair.next)) differ.push(`pair on ${pair.on}: nobody goes on to ${pair.next}`);
+    if (!pair.men.every((m) => on.includes(m)))
+      differ.push(`pair on ${pair.on}: expected ${pair.men.join('+')}, got ${on.join('+') || 'nobody'}`);
+    else if (pair.next && !pair.men.some((m) => byMan.get(m)?.next === pair.next))
+      differ.push(`pair on ${pair.on}: nobody goes on to ${pair.next}`);
   }
   for (const man of expect.pulls ?? []) if (!byMan.get(man)?.pull) differ.push(`${man} does not pull`);
   for (const status of ['read', 'left', 'free'] as const) {
@@ -73,7 +90,9 @@ function compare(resolution: Resolution, expect: GoldenCase['expect']): string[]
     }
   }
   if (expect.verdict && expect.verdict !== resolution.verdict) {
-    differ.push(`verdict: expected ${expect.verdict}, got ${resolution.verdict} (${resolution.problems.map((p) => p.message).join(' ')})`);
+    differ.push(
+      `verdict: expected ${expect.verdict}, got ${resolution.verdict} (${resolution.problems.map((p) => p.message).join(' ')})`,
+    );
   }
   return differ;
 }

@@ -5,7 +5,15 @@ import type { Found } from '../found';
 import type { Settings } from '../../model/settings';
 import type { Side } from '../../model/side';
 import { levelOf } from '../line';
-import { acrossTheField, boxEdges, fromTheRight, isWalkedUp, putInOrder, wideOfGuard, type Picture } from '../before-the-snap';
+import {
+  acrossTheField,
+  boxEdges,
+  fromTheRight,
+  isWalkedUp,
+  putInOrder,
+  wideOfGuard,
+  type Picture,
+} from '../before-the-snap';
 
 const WORDS = ['none', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven'];
 
@@ -19,8 +27,9 @@ export function findBox(picture: Picture, settings: Settings): Found<Omit<Identi
     size: picture.first.length + inside.length,
     overhangs: overhangs.map((d) => d.id),
     overruled: false,
-    why: () => `${WORDS[picture.first.length]} on the line and ${WORDS[inside.length]} behind it within the ${settings.box === 'tackle' ? 'tackle' : 'tight end'} box`
-      + (overhangs.length ? `; ${overhangs.map((d) => d.id).join(', ')} outside it.` : '.'),
+    why: () =>
+      `${WORDS[picture.first.length]} on the line and ${WORDS[inside.length]} behind it within the ${settings.box === 'tackle' ? 'tackle' : 'tight end'} box` +
+      (overhangs.length ? `; ${overhangs.map((d) => d.id).join(', ')} outside it.` : '.'),
   };
 }
 
@@ -28,7 +37,11 @@ export function findBox(picture: Picture, settings: Settings): Found<Omit<Identi
 export const sayBox = (family: string, linebackers: number): string => `${family} ${WORDS[linebackers]}`;
 
 /** Who of those off the line belongs to the box: second-level men within it, or those the coach put into it. */
-export function boxTest(picture: Picture, settings: Settings, overruled: readonly string[] | undefined): (d: Defender) => boolean {
+export function boxTest(
+  picture: Picture,
+  settings: Settings,
+  overruled: readonly string[] | undefined,
+): (d: Defender) => boolean {
   if (overruled) return (d) => overruled.includes(d.id);
   const edges = boxEdges(picture, settings.box);
   return (d) => isInside(d, edges) && levelOf(d) === 2;
@@ -42,22 +55,37 @@ export function findBackers(picture: Picture, inBox: (d: Defender) => boolean, f
   return found;
 }
 
-const isInside = (d: Defender, edges: { left: number; right: number }): boolean => atLeast(d.x, edges.left) && atMost(d.x, edges.right);
+const isInside = (d: Defender, edges: { left: number; right: number }): boolean =>
+  atLeast(d.x, edges.left) && atMost(d.x, edges.right);
 
-export function sayLinebackers(backers: readonly Defender[], from: Side, called: boolean): Found<Identification['linebackers']> {
+export function sayLinebackers(
+  backers: readonly Defender[],
+  from: Side,
+  called: boolean,
+): Found<Identification['linebackers']> {
   const ids = backers.map((d) => d.id);
   return {
-    ids, overruled: false,
-    why: () => (ids.length ? `Counted from ${called ? 'the play side' : 'the strength'} (${from}): ${ids.map((id, i) => `${id} is L${i + 1}`).join(', ')}.` : 'No linebacker in the box.'),
+    ids,
+    overruled: false,
+    why: () =>
+      ids.length
+        ? `Counted from ${called ? 'the play side' : 'the strength'} (${from}): ${ids.map((id, i) => `${id} is L${i + 1}`).join(', ')}.`
+        : 'No linebacker in the box.',
   };
 }
 
 /** The zero of the count: the middle one of three, of two and four the inner one on the strength side (or as the school says). */
-export function findMike(picture: Picture, boxIds: readonly string[], strength: Side, settings: Settings): Found<Identification['mike']> {
+export function findMike(
+  picture: Picture,
+  boxIds: readonly string[],
+  strength: Side,
+  settings: Settings,
+): Found<Identification['mike']> {
   const men = picture.second.filter((d) => boxIds.includes(d.id));
   const marked = picture.defenders.find((d) => d.mark === 'mike');
   if (marked) return { id: marked.id, overruled: true, why: () => `${marked.id} carries the coach's mark.` };
-  if (men.length === 0) return { id: null, overruled: false, why: () => 'No linebacker in the box: nobody is the Mike.' };
+  if (men.length === 0)
+    return { id: null, overruled: false, why: () => 'No linebacker in the box: nobody is the Mike.' };
   if (men.length % 2 === 1) {
     const middle = men[(men.length - 1) / 2]!;
     return { id: middle.id, overruled: false, why: () => `${middle.id} is the middle one of ${WORDS[men.length]}.` };
@@ -74,12 +102,17 @@ export function findMike(picture: Picture, boxIds: readonly string[], strength: 
 }
 
 /** Loaded when two or more stand on the guard or wider on that side, else light. */
-export function findSideCalls(picture: Picture, settings: Settings): { [S in Side]: Found<Identification['sideCall'][S]> } {
+export function findSideCalls(
+  picture: Picture,
+  settings: Settings,
+): { [S in Side]: Found<Identification['sideCall'][S]> } {
   const call = (side: Side): Found<Identification['sideCall']['left']> => {
     const men = wideOfGuard(picture, side).filter((d) => settings.walkedUpCounts || !isWalkedUp(d));
     return {
-      call: men.length >= 2 ? 'loaded' : 'light', overruled: false,
-      why: () => `${men.map((d) => d.id).join(', ') || 'nobody'} on the guard or wider on the ${side}: ${men.length >= 2 ? 'loaded' : 'light'}.`,
+      call: men.length >= 2 ? 'loaded' : 'light',
+      overruled: false,
+      why: () =>
+        `${men.map((d) => d.id).join(', ') || 'nobody'} on the guard or wider on the ${side}: ${men.length >= 2 ? 'loaded' : 'light'}.`,
     };
   };
   return { left: call('left'), right: call('right') };

@@ -50,13 +50,22 @@ export function findEdge(picture: Picture, side: Side, inBox: (d: Defender) => b
 
 /** The same by name. */
 export const nameEdge = (side: Side, { endMan, force, corner, alley, overhangs }: EdgeMen): Edge => ({
-  endMan: endMan?.id ?? null, force: force?.id ?? null, corner: corner?.id ?? null, alley: alley?.id ?? null,
-  overhangs: overhangs.map((d) => d.id), overruled: force?.mark === 'force',
+  endMan: endMan?.id ?? null,
+  force: force?.id ?? null,
+  corner: corner?.id ?? null,
+  alley: alley?.id ?? null,
+  overhangs: overhangs.map((d) => d.id),
+  overruled: force?.mark === 'force',
   why: () => sayEdge(side, endMan, force, corner, alley),
 });
 
 /** A mark; else the shallowest outside the end man and inside the corner; else the corner. */
-function findForce(here: readonly Defender[], outsideEnd: readonly Defender[], corner: Defender | null, out: (d: Defender) => number): Defender | null {
+function findForce(
+  here: readonly Defender[],
+  outsideEnd: readonly Defender[],
+  corner: Defender | null,
+  out: (d: Defender) => number,
+): Defender | null {
   const marked = here.find((d) => d.mark === 'force');
   if (marked) return marked;
   if (!corner) return null;
@@ -64,7 +73,13 @@ function findForce(here: readonly Defender[], outsideEnd: readonly Defender[], c
   return candidates.reduce<Defender | null>((best, d) => (!best || d.y < best.y ? d : best), null) ?? corner;
 }
 
-function sayEdge(side: Side, endMan: Defender | null, force: Defender | null, corner: Defender | null, alley: Defender | null): string {
+function sayEdge(
+  side: Side,
+  endMan: Defender | null,
+  force: Defender | null,
+  corner: Defender | null,
+  alley: Defender | null,
+): string {
   const parts = [endMan ? `${endMan.id} is the widest on the line` : 'nobody on the line on this side'];
   if (!force) parts.push('nobody outside him forces');
   else if (force.mark === 'force') parts.push(`${force.id} carries the force mark`);
@@ -77,7 +92,14 @@ function sayEdge(side: Side, endMan: Defender | null, force: Defender | null, co
 /** Standing men on the line who are no ends: they count for coverage and are called out by name. */
 export function findWalkedUp(picture: Picture): Found<Identification['walkedUp']> {
   const ids = picture.first.filter(isWalkedUp).map((d) => d.id);
-  return { ids, overruled: false, why: () => (ids.length ? `${ids.join(', ')} stand${ids.length === 1 ? 's' : ''} on the line without being an end.` : 'Nobody has walked up.') };
+  return {
+    ids,
+    overruled: false,
+    why: () =>
+      ids.length
+        ? `${ids.join(', ')} stand${ids.length === 1 ? 's' : ''} on the line without being an end.`
+        : 'Nobody has walked up.',
+  };
 }
 
 /** Hats left and right of the ball; a man over the ball counts half to each side. */

@@ -10,15 +10,25 @@ const NAMES = ['open', 'odd', 'even', 'bear'] as const;
 
 /** The family by the count of first-level defenders from guard to guard, with every sub-name that fits. */
 export function findFamily(
-  picture: Picture, strength: Side, boxLinebackers: readonly string[], settings: Settings,
+  picture: Picture,
+  strength: Side,
+  boxLinebackers: readonly string[],
+  settings: Settings,
 ): Found<Identification['family']> {
   const inside = interiorDefenders(picture);
   const name = NAMES[inside.length] ?? 'goal line';
-  const subNames = name === 'even' ? evenNames(picture, strength, settings)
-    : name === 'odd' ? oddNames(picture, boxLinebackers, settings) : [];
+  const subNames =
+    name === 'even'
+      ? evenNames(picture, strength, settings)
+      : name === 'odd'
+        ? oddNames(picture, boxLinebackers, settings)
+        : [];
   return {
-    name, subNames, overruled: false,
-    why: () => `${inside.length} on the line from guard to guard (${inside.map((d) => d.id).join(', ') || 'nobody'}): ${[name, ...subNames].join(', ')}.`,
+    name,
+    subNames,
+    overruled: false,
+    why: () =>
+      `${inside.length} on the line from guard to guard (${inside.map((d) => d.id).join(', ') || 'nobody'}): ${[name, ...subNames].join(', ')}.`,
   };
 }
 
@@ -26,8 +36,9 @@ const plainWord = (picture: Picture, defender: Picture['first'][number], setting
   readTechnique(techniqueOf(defender, picture.formation, settings).label.split(' ')[0]!, settings);
 
 function evenNames(picture: Picture, strength: Side, settings: Settings): SubName[] {
-  const threes = SIDES.filter((side) => picture.first.some((d) =>
-    d.x * signOf(side) > 0 && plainWord(picture, d, settings) === '3'));
+  const threes = SIDES.filter((side) =>
+    picture.first.some((d) => d.x * signOf(side) > 0 && plainWord(picture, d, settings) === '3'),
+  );
   const onCentre = picture.first.some((d) => techniqueOf(d, picture.formation, settings).on === 'C');
   if (threes.length === 2) return onCentre ? [] : ['double three'];
   if (threes.length === 1) return [threes[0] === strength ? 'over' : 'under'];

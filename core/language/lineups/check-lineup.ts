@@ -4,7 +4,8 @@ import { placeClauses, readFormation } from './read-formation';
 import { placeFrontClauses } from './read-front';
 
 /** What is wrong with a formation's clauses. */
-export const formationFromClauses = (tree: LineupTree): Diagnostic[] => placeClauses(tree.clauses, tree.id, tree.name).diagnostics;
+export const formationFromClauses = (tree: LineupTree): Diagnostic[] =>
+  placeClauses(tree.clauses, tree.id, tree.name).diagnostics;
 
 /** What is wrong with a front's clauses, placed against the plain line with an end on both sides, where every technique has a place. */
 export function frontFromClauses(tree: LineupTree): Diagnostic[] {

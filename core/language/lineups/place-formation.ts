@@ -25,7 +25,19 @@ export interface SeatPlan {
 export const USUAL_SPLIT = 2;
 
 /** Depths and widths of everyone off the line, in feet. */
-const OFF = { wingOut: 3, wingDepth: -3, hOut: 1, hDepth: -4.5, slotX: 27, slotDepth: -3, wideX: 48, beside: 4, besideDepth: -15, behindDepth: -21, fullbackDepth: -12 };
+const OFF = {
+  wingOut: 3,
+  wingDepth: -3,
+  hOut: 1,
+  hDepth: -4.5,
+  slotX: 27,
+  slotDepth: -3,
+  wideX: 48,
+  beside: 4,
+  besideDepth: -15,
+  behindDepth: -21,
+  fullbackDepth: -12,
+};
 
 /** Works out everybody's place. Men on the line come first, left to right. */
 export function placeFormation(plan: SeatPlan): Blocker[] {
@@ -65,14 +77,22 @@ function placeLine(order: readonly PlannedSeat[], plan: SeatPlan): Blocker[] {
 function placeOff(seat: PlannedSeat, edge: Record<Side, Blocker>, line: readonly Blocker[]): Blocker {
   const side = seat.side ?? 'right';
   const sign = signOf(side);
-  const tackle = line.filter((m) => isOnLine(m) && m.kind === 'line').reduce((best, m) => (m.x * sign > best.x * sign ? m : best));
+  const tackle = line
+    .filter((m) => isOnLine(m) && m.kind === 'line')
+    .reduce((best, m) => (m.x * sign > best.x * sign ? m : best));
   const at = (x: number, y: number): Blocker => ({ id: seat.id, kind: seat.kind, x, y });
   switch (seat.kind) {
-    case 'wing': return at(edge[side].x + OFF.wingOut * sign, OFF.wingDepth);
-    case 'hback': return at(tackle.x + OFF.hOut * sign, OFF.hDepth);
-    case 'slot': return at(OFF.slotX * sign, OFF.slotDepth);
-    case 'wide': return at(OFF.wideX * sign, -1);
-    case 'fullback': return at(seat.side ? OFF.beside * sign : 0, OFF.fullbackDepth);
-    default: return seat.side ? at(OFF.beside * sign, OFF.besideDepth) : at(0, OFF.behindDepth);
+    case 'wing':
+      return at(edge[side].x + OFF.wingOut * sign, OFF.wingDepth);
+    case 'hback':
+      return at(tackle.x + OFF.hOut * sign, OFF.hDepth);
+    case 'slot':
+      return at(OFF.slotX * sign, OFF.slotDepth);
+    case 'wide':
+      return at(OFF.wideX * sign, -1);
+    case 'fullback':
+      return at(seat.side ? OFF.beside * sign : 0, OFF.fullbackDepth);
+    default:
+      return seat.side ? at(OFF.beside * sign, OFF.besideDepth) : at(0, OFF.behindDepth);
   }
 }

@@ -10,7 +10,11 @@ import { sayMovement } from './read-movement';
 export function sayDefender(defender: Defender, formation: Formation): string {
   const marks = [
     defender.stance === 'up' && defender.y <= 4.5 ? 'up' : '',
-    defender.position === 'db' || (defender.position === 'lb' && defender.y <= 4.5) || (defender.position === 'dl' && defender.stance === 'up') ? defender.position : '',
+    defender.position === 'db' ||
+    (defender.position === 'lb' && defender.y <= 4.5) ||
+    (defender.position === 'dl' && defender.stance === 'up')
+      ? defender.position
+      : '',
     defender.mark ?? '',
   ].filter(Boolean);
   const label = techniqueOf(defender, formation, SHIPPED_SETTINGS).label;
@@ -18,7 +22,13 @@ export function sayDefender(defender: Defender, formation: Formation): string {
   const byName = [`${defender.id} ${label}${depth}`, ...marks].join(' ');
   const back = readFront(byName, formation);
   const same = back.ok && back.value.defenders[0];
-  if (same && Math.hypot(same.x - defender.x, same.y - defender.y) < 1e-6 && same.position === defender.position && same.stance === defender.stance) return byName;
+  if (
+    same &&
+    Math.hypot(same.x - defender.x, same.y - defender.y) < 1e-6 &&
+    same.position === defender.position &&
+    same.stance === defender.stance
+  )
+    return byName;
   return [`${defender.id} (${trim(defender.x, 2)}, ${trim(defender.y, 2)})`, ...marks].join(' ');
 }
 
@@ -28,18 +38,31 @@ export const sayFront = (front: Front, formation: Formation, separator = '; '): 
 
 /** Turns an inline formation or front around: left for right, L seats for R seats. Line order is turned too. */
 export function mirrorText(text: string): string {
-  const seat = (word: string): string => word.replace(/^L(?=[TG]$)/, '\u0000').replace(/^R(?=[TG]$)/, 'L').replace('\u0000', 'R');
-  return text.split(/([;\n])/).map((clause) => {
-    const line = /\bLT\b.*\bRT\b|\bRT\b.*\bLT\b/.test(clause);
-    const words = clause.split(/(\s+)/).map((word) => {
-      if (word === 'left') return 'right';
-      if (word === 'right') return 'left';
-      return seat(word);
-    }).join('').replace(/\(\s*(-?)(\d+(?:\.\d+)?)\s*,/g, (_, sign: string, x: string) => `(${sign || Number(x) === 0 ? '' : '-'}${x},`);
-    if (!line) return words;
-    const five = words.match(/\b(?:LT|LG|C|RG|RT)\b/g)!;
-    let i = five.length;
-    return words.replace(/\b(?:LT|LG|C|RG|RT)\b/g, () => five[--i]!);
-  }).join('');
+  const seat = (word: string): string =>
+    word
+      .replace(/^L(?=[TG]$)/, '\u0000')
+      .replace(/^R(?=[TG]$)/, 'L')
+      .replace('\u0000', 'R');
+  return text
+    .split(/([;\n])/)
+    .map((clause) => {
+      const line = /\bLT\b.*\bRT\b|\bRT\b.*\bLT\b/.test(clause);
+      const words = clause
+        .split(/(\s+)/)
+        .map((word) => {
+          if (word === 'left') return 'right';
+          if (word === 'right') return 'left';
+          return seat(word);
+        })
+        .join('')
+        .replace(
+          /\(\s*(-?)(\d+(?:\.\d+)?)\s*,/g,
+          (_, sign: string, x: string) => `(${sign || Number(x) === 0 ? '' : '-'}${x},`,
+        );
+      if (!line) return words;
+      const five = words.match(/\b(?:LT|LG|C|RG|RT)\b/g)!;
+      let i = five.length;
+      return words.replace(/\b(?:LT|LG|C|RG|RT)\b/g, () => five[--i]!);
+    })
+    .join('');
 }
-

@@ -7,7 +7,28 @@ import { clausesOf, wordsOf, type Word } from './words';
 
 const KINDS: Readonly<Record<string, BlockerKind>> = { tight: 'tight', wing: 'wing', wide: 'wide', slot: 'slot' };
 const USUAL: Readonly<Record<string, BlockerKind>> = { Y: 'tight', H: 'hback', F: 'fullback', B: 'back' };
-const KNOWN = [...LINE_SEATS, 'Y', 'X', 'Z', 'H', 'F', 'B', 'QB', 'tight', 'wing', 'wide', 'slot', 'left', 'right', 'split', 'over', 'motion', 'under', 'gun', 'pistol'];
+const KNOWN = [
+  ...LINE_SEATS,
+  'Y',
+  'X',
+  'Z',
+  'H',
+  'F',
+  'B',
+  'QB',
+  'tight',
+  'wing',
+  'wide',
+  'slot',
+  'left',
+  'right',
+  'split',
+  'over',
+  'motion',
+  'under',
+  'gun',
+  'pistol',
+];
 const MAX_MEN = 11;
 
 interface Plan extends SeatPlan {
@@ -22,7 +43,11 @@ export function readFormation(text: string, id = 'inline', name = 'Formation'): 
   return placeClauses(clausesOf(text), id, name);
 }
 
-export function placeClauses(clauses: readonly { text: string; span: Span }[], id: string, name: string): Result<Formation> {
+export function placeClauses(
+  clauses: readonly { text: string; span: Span }[],
+  id: string,
+  name: string,
+): Result<Formation> {
   const diagnostics: Diagnostic[] = [];
   const words = clauses.flatMap((c) => wordsOf(c.text, c.span));
   const plan: Plan = { line: [], off: [], splits: new Map(), split: null, over: [], quarterback: 'gun', motions: [] };
@@ -45,14 +70,26 @@ function readWord(words: readonly Word[], at: number, plan: Plan, diagnostics: D
   const next = words[at + 1];
   if (word.text === 'split') return readSplit(words, at, plan, diagnostics);
   if (word.text === 'QB') {
-    if (next && ['under', 'gun', 'pistol'].includes(next.text)) plan.quarterback = next.text as Formation['quarterback'];
-    else diagnostics.push(error('text.expected', (next ?? word).span, { expected: 'under, gun or pistol', found: next ? `"${next.text}"` : 'the end' }));
+    if (next && ['under', 'gun', 'pistol'].includes(next.text))
+      plan.quarterback = next.text as Formation['quarterback'];
+    else
+      diagnostics.push(
+        error('text.expected', (next ?? word).span, {
+          expected: 'under, gun or pistol',
+          found: next ? `"${next.text}"` : 'the end',
+        }),
+      );
     return at + 2;
   }
   if (word.text === 'over' || word.text === 'motion') {
     const side = words[at + 2];
     if (!next || !isSide(side?.text)) {
-      diagnostics.push(error('text.expected', (side ?? next ?? word).span, { expected: `${word.text} MAN left or right`, found: `"${word.text} ${next?.text ?? ''} ${side?.text ?? ''}"` }));
+      diagnostics.push(
+        error('text.expected', (side ?? next ?? word).span, {
+          expected: `${word.text} MAN left or right`,
+          found: `"${word.text} ${next?.text ?? ''} ${side?.text ?? ''}"`,
+        }),
+      );
       return at + 3;
     }
     if (word.text === 'over') plan.over.push({ post: next.text, side: side.text as Side });
@@ -72,7 +109,11 @@ function readSkill(words: readonly Word[], at: number, plan: Plan, diagnostics: 
   const word = words[at]!;
   if (!/^[A-Z][A-Z0-9]{0,2}$/.test(word.text)) {
     const near = nearestWord(word.text, KNOWN);
-    diagnostics.push(near ? error('formation.unknown-near', word.span, { found: `"${word.text}"`, near }) : error('formation.unknown', word.span, { found: `"${word.text}"` }));
+    diagnostics.push(
+      near
+        ? error('formation.unknown-near', word.span, { found: `"${word.text}"`, near })
+        : error('formation.unknown', word.span, { found: `"${word.text}"` }),
+    );
     return at + 1;
   }
   let end = at + 1;
@@ -81,8 +122,12 @@ function readSkill(words: readonly Word[], at: number, plan: Plan, diagnostics: 
   const side = words[end]?.text;
   const kind = said ?? USUAL[word.text];
   if (isSide(side)) end++;
-  if (!kind) diagnostics.push(error('formation.unknown', word.span, { found: `"${word.text}" (say tight, wing, slot or wide)` }));
-  else if (!isSide(side) && !['back', 'fullback'].includes(kind)) diagnostics.push(error('formation.side', word.span, { id: word.text }));
+  if (!kind)
+    diagnostics.push(
+      error('formation.unknown', word.span, { found: `"${word.text}" (say tight, wing, slot or wide)` }),
+    );
+  else if (!isSide(side) && !['back', 'fullback'].includes(kind))
+    diagnostics.push(error('formation.side', word.span, { id: word.text }));
   else {
     const seat = { id: word.text, kind, side: isSide(side) ? side : null, span: word.span };
     if (isOnLine(seat)) plan.line.push(seat);

@@ -2,7 +2,14 @@ import { error, hasErrors, type Diagnostic, type Result, type Span } from '../..
 import { nearestWord } from '../../diagnostics/nearest';
 import { FIRST_LEVEL_DEPTH } from '../../geometry/tolerances';
 import { YARD } from '../../geometry/units';
-import { linebackerPlace, placesOf, readTechnique, techniquePlace, TECHNIQUE_WORDS, type SidePlaces } from '../../identify/techniques';
+import {
+  linebackerPlace,
+  placesOf,
+  readTechnique,
+  techniquePlace,
+  TECHNIQUE_WORDS,
+  type SidePlaces,
+} from '../../identify/techniques';
 import type { Formation } from '../../model/formation';
 import { MarkSchema, MAX_DEFENDERS, type Defender, type Front, type Mark, type Position } from '../../model/front';
 import { SHIPPED_SETTINGS, type Settings } from '../../model/settings';
@@ -18,12 +25,22 @@ const CENTRED = new Set(['0', '00']);
  * Reads a front against a formation: one defender a clause, parted by `;` or line ends, e.g. `LE 5 left; M 10 right @4.5 up`.
  * Depths after `@` are in yards; a place in brackets is in feet, field frame.
  */
-export function readFront(text: string, formation: Formation, id = 'inline', name = 'Front', settings = SHIPPED_SETTINGS): Result<Front> {
+export function readFront(
+  text: string,
+  formation: Formation,
+  id = 'inline',
+  name = 'Front',
+  settings = SHIPPED_SETTINGS,
+): Result<Front> {
   return placeFrontClauses(clausesOf(text), formation, id, name, settings);
 }
 
 export function placeFrontClauses(
-  clauses: readonly { text: string; span: Span }[], formation: Formation, id: string, name: string, settings: Settings = SHIPPED_SETTINGS,
+  clauses: readonly { text: string; span: Span }[],
+  formation: Formation,
+  id: string,
+  name: string,
+  settings: Settings = SHIPPED_SETTINGS,
 ): Result<Front> {
   const diagnostics: Diagnostic[] = [];
   const places = { left: placesOf(formation, 'left'), right: placesOf(formation, 'right') };
@@ -51,10 +68,19 @@ interface Extras {
   role: Position | null;
 }
 
-function readDefender(words: readonly Word[], places: Record<Side, SidePlaces>, settings: Settings, diagnostics: Diagnostic[]): Defender | null {
+function readDefender(
+  words: readonly Word[],
+  places: Record<Side, SidePlaces>,
+  settings: Settings,
+  diagnostics: Diagnostic[],
+): Defender | null {
   const [id, place] = words;
   if (!id || !place || !/^[A-Za-z][A-Za-z0-9]{0,2}$/.test(id.text)) {
-    diagnostics.push(error('front.clause', id?.span ?? { line: 1, column: 1, endColumn: 1 }, { found: `"${words.map((w) => w.text).join(' ')}"` }));
+    diagnostics.push(
+      error('front.clause', id?.span ?? { line: 1, column: 1, endColumn: 1 }, {
+        found: `"${words.map((w) => w.text).join(' ')}"`,
+      }),
+    );
     return null;
   }
   if (place.text.startsWith('(')) return inFeet(id.text, place, words.slice(2), diagnostics);
@@ -63,11 +89,18 @@ function readDefender(words: readonly Word[], places: Record<Side, SidePlaces>, 
   const said = double ? (place.text === 'wide' ? `wide${words[2]!.text}` : words[2]!.text) : place.text;
   const technique = readTechnique(said, settings);
   let rest = words.slice(double ? 3 : 2);
-  const side = rest[0]?.text === 'left' || rest[0]?.text === 'right' ? rest[0].text as Side : null;
+  const side = rest[0]?.text === 'left' || rest[0]?.text === 'right' ? (rest[0].text as Side) : null;
   if (side) rest = rest.slice(1);
   if (!TECHNIQUE_WORDS.includes(technique)) {
-    const near = nearestWord(technique, TECHNIQUE_WORDS.filter((w) => w.length > 1));
-    diagnostics.push(near ? error('front.technique-near', place.span, { found: `"${said}"`, near }) : error('front.technique', place.span, { found: `"${said}"` }));
+    const near = nearestWord(
+      technique,
+      TECHNIQUE_WORDS.filter((w) => w.length > 1),
+    );
+    diagnostics.push(
+      near
+        ? error('front.technique-near', place.span, { found: `"${said}"`, near })
+        : error('front.technique', place.span, { found: `"${said}"` }),
+    );
     return null;
   }
   if (!side && !CENTRED.has(technique)) {
@@ -107,7 +140,8 @@ function readExtras(words: readonly Word[], diagnostics: Diagnostic[]): Extras |
       extras.depth = yards * YARD;
     } else if (word.text === 'up') extras.up = true;
     else if (mark.success) extras.mark = mark.data;
-    else if (word.text === 'dl' || word.text === 'lb' || word.text === 'db' || word.text === 'end') extras.role = word.text;
+    else if (word.text === 'dl' || word.text === 'lb' || word.text === 'db' || word.text === 'end')
+      extras.role = word.text;
     else {
       diagnostics.push(error('front.clause', word.span, { found: `"${word.text}"` }));
       return null;
@@ -124,7 +158,10 @@ function finish(id: string, x: number, y: number, linebacker: boolean, extras: E
 }
 
 function checkFront(
-  defenders: readonly { defender: Defender; span: Span }[], movements: Front['movements'], start: Span | undefined, diagnostics: Diagnostic[],
+  defenders: readonly { defender: Defender; span: Span }[],
+  movements: Front['movements'],
+  start: Span | undefined,
+  diagnostics: Diagnostic[],
 ): void {
   const where = start ?? { line: 1, column: 1, endColumn: 1 };
   if (defenders.length > MAX_DEFENDERS) diagnostics.push(error('front.too-many', where, { count: defenders.length }));

@@ -5,7 +5,16 @@ import { runPlay, type RunEvent, type RunOptions } from './run';
 
 const OVER = 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right';
 function arrivals(front: string, options: RunOptions = {}) {
-  const worked = workCall({ scheme: 'inside-zone-z1', side: 'right', tags: [], formation: 'LT LG C RG RT; B left', formationName: '', front, frontName: '', overrides: {} });
+  const worked = workCall({
+    scheme: 'inside-zone-z1',
+    side: 'right',
+    tags: [],
+    formation: 'LT LG C RG RT; B left',
+    formationName: '',
+    front,
+    frontName: '',
+    overrides: {},
+  });
   if (!worked.ok) throw new Error(JSON.stringify(worked.diagnostics));
   const { formation, front: theirs, resolution } = worked.value;
   return arrivalsOf(runPlay(formation, theirs, resolution, options), resolution.assignments);
@@ -19,15 +28,25 @@ describe('who arrives when', () => {
   });
 
   it('nobody who meets his man before the ball does is late', () => {
-    for (const a of arrivals(OVER)) if (a.man === 'RG' || a.man === 'RT') expect(a).toMatchObject({ late: 0, never: null });
+    for (const a of arrivals(OVER))
+      if (a.man === 'RG' || a.man === 'RT') expect(a).toMatchObject({ late: 0, never: null });
   });
 
   it('says by how much, and whom he never met', () => {
-    const event = (kind: 'contact' | 'meets the ball', time: number): RunEvent => (kind === 'contact' ? { kind, time, man: 'C', on: 'M' } : { kind, time, who: 'M', depth: 1 });
-    const run = { step: 1 / 60, men: [], frames: [], engaged: [], events: [event('meets the ball', 1.7), event('contact', 2)] };
+    const event = (kind: 'contact' | 'meets the ball', time: number): RunEvent =>
+      kind === 'contact' ? { kind, time, man: 'C', on: 'M' } : { kind, time, who: 'M', depth: 1 };
+    const run = {
+      step: 1 / 60,
+      men: [],
+      frames: [],
+      engaged: [],
+      events: [event('meets the ball', 1.7), event('contact', 2)],
+    };
     const [late] = arrivalsOf(run, [{ blocker: 'C', target: 'M', next: null }]);
     expect(late!.late).toBeCloseTo(0.3, 6);
-    expect(arrivalsOf({ ...run, events: [event('meets the ball', 1.7)] }, [{ blocker: 'C', target: 'M', next: null }])[0]).toMatchObject({ late: 0, never: 'M' });
+    expect(
+      arrivalsOf({ ...run, events: [event('meets the ball', 1.7)] }, [{ blocker: 'C', target: 'M', next: null }])[0],
+    ).toMatchObject({ late: 0, never: 'M' });
   });
 
   it('a man who misses never meets his', () => {

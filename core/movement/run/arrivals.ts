@@ -11,16 +11,28 @@ export interface Arrival {
 }
 
 /** Who arrives when, read off a run: for every blocker with a man. */
-export function arrivalsOf(run: Run, assignments: readonly { readonly blocker: string; readonly target: string | null; readonly next: string | null }[]): Arrival[] {
-  const met = new Map(run.events.flatMap((e) => (e.kind === 'meets the ball' || e.kind === 'at the quarterback' ? [[e.who, e.time] as const] : [])));
+export function arrivalsOf(
+  run: Run,
+  assignments: readonly { readonly blocker: string; readonly target: string | null; readonly next: string | null }[],
+): Arrival[] {
+  const met = new Map(
+    run.events.flatMap((e) =>
+      e.kind === 'meets the ball' || e.kind === 'at the quarterback' ? [[e.who, e.time] as const] : [],
+    ),
+  );
   return assignments.map(({ blocker, target, next }) => {
-    const meets = run.events.flatMap((e) => (e.kind === 'contact' && e.man === blocker ? [{ on: e.on, at: e.time }] : []));
+    const meets = run.events.flatMap((e) =>
+      e.kind === 'contact' && e.man === blocker ? [{ on: e.on, at: e.time }] : [],
+    );
     const goesOn = run.events.some((e) => e.kind === 'goes on' && e.man === blocker);
     const last = next !== null && goesOn ? next : target;
     const ball = last === null ? undefined : met.get(last);
     const at = meets.find((m) => m.on === last)?.at;
     return {
-      man: blocker, meets, late: ball !== undefined && at !== undefined && at > ball ? at - ball : 0, never: last !== null && ball !== undefined && at === undefined ? last : null,
+      man: blocker,
+      meets,
+      late: ball !== undefined && at !== undefined && at > ball ? at - ball : 0,
+      never: last !== null && ball !== undefined && at === undefined ? last : null,
     };
   });
 }

@@ -40,7 +40,9 @@ export function cornersOf(plan: Assignment, quirk: Quirk | null): Point[] {
   const { course } = BLOCKS[plan.block as BlockId];
   if (course === 'retreat') return plan.path.slice(1).map((p) => ({ ...p }));
   if (course !== 'behind-the-line') return [];
-  return plan.path.slice(1, Math.max(1, plan.path.length - (plan.next ? 2 : 1))).map((c) => ({ x: c.x, y: quirk === 'too deep' && c.y < -2 ? c.y - TOO_DEEP : c.y }));
+  return plan.path
+    .slice(1, Math.max(1, plan.path.length - (plan.next ? 2 : 1)))
+    .map((c) => ({ x: c.x, y: quirk === 'too deep' && c.y < -2 ? c.y - TOO_DEEP : c.y }));
 }
 
 /** The defender he is after now. */
@@ -76,7 +78,8 @@ function waitFor(b: RunningBlocker, target: Body, time: number): void {
   if (target.y > 6) return stand(b);
   const away = apart(b, target);
   if (away < SET_REACH) steer(b, target, time, 0.8);
-  else steer(b, { x: b.x + Math.sign(target.x - b.x) * Math.min(2, Math.abs(target.x - b.x)), y: b.y - 0.2 }, time, 0.5);
+  else
+    steer(b, { x: b.x + Math.sign(target.x - b.x) * Math.min(2, Math.abs(target.x - b.x)), y: b.y - 0.2 }, time, 0.5);
 }
 
 function engage(b: RunningBlocker, target: Body, defenders: ReadonlyMap<string, Body>): void {
@@ -97,7 +100,10 @@ export function whoGoesOn(blockers: readonly RunningBlocker[], defenders: Readon
   for (const b of blockers) {
     const next = b.plan.next === null ? undefined : defenders.get(b.plan.next);
     if (!next) continue;
-    const rank = (o: RunningBlocker): number => (o.plan.block === 'help' ? -100 : 0) + Math.abs(o.x - next.x) + Math.abs(o.x) / 1000;
-    b.goesOn = !blockers.some((o) => o !== b && o.plan.target === b.plan.target && o.plan.next === b.plan.next && rank(o) < rank(b));
+    const rank = (o: RunningBlocker): number =>
+      (o.plan.block === 'help' ? -100 : 0) + Math.abs(o.x - next.x) + Math.abs(o.x) / 1000;
+    b.goesOn = !blockers.some(
+      (o) => o !== b && o.plan.target === b.plan.target && o.plan.next === b.plan.next && rank(o) < rank(b),
+    );
   }
 }

@@ -23,7 +23,17 @@ export interface Body {
   down: boolean;
 }
 
-export const bodyAt = (id: string, team: Body['team'], { x, y }: Point, mover: Mover): Body => ({ id, team, x, y, vx: 0, vy: 0, mover, engaged: false, down: false });
+export const bodyAt = (id: string, team: Body['team'], { x, y }: Point, mover: Mover): Body => ({
+  id,
+  team,
+  x,
+  y,
+  vx: 0,
+  vy: 0,
+  mover,
+  engaged: false,
+  down: false,
+});
 
 export const apart = (a: Point, b: Point): number => Math.sqrt((a.x - b.x) ** 2 + (a.y - b.y) ** 2);
 
@@ -36,7 +46,14 @@ export function steer(b: Body, to: Point, time: number, share = 1, wait = 0, sto
   const dx = to.x - b.x;
   const dy = to.y - b.y;
   const away = Math.sqrt(dx * dx + dy * dy);
-  const per = away === 0 ? 0 : Math.min(b.mover.topSpeed * share, away / STEP, stops ? Math.sqrt(2 * BRAKES * b.mover.acceleration * away) : Infinity) / away;
+  const per =
+    away === 0
+      ? 0
+      : Math.min(
+          b.mover.topSpeed * share,
+          away / STEP,
+          stops ? Math.sqrt(2 * BRAKES * b.mover.acceleration * away) : Infinity,
+        ) / away;
   const gain = b.mover.acceleration * STEP;
   b.vx += change(b.vx, dx * per, gain);
   b.vy += change(b.vy, dy * per, gain);

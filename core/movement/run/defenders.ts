@@ -37,7 +37,12 @@ export interface Quarry {
 }
 
 /** One step of a defender: held by whoever is on him, else the way he was sent, else his reading of the play. */
-export function moveDefender(d: RunningDefender, blockers: readonly RunningBlocker[], quarry: Quarry, time: number): void {
+export function moveDefender(
+  d: RunningDefender,
+  blockers: readonly RunningBlocker[],
+  quarry: Quarry,
+  time: number,
+): void {
   const on = menOn(d, blockers);
   d.engaged = on.length > 0;
   if (d.engaged) return hold(d, on, quarry);
@@ -47,7 +52,10 @@ export function moveDefender(d: RunningDefender, blockers: readonly RunningBlock
     d.way.shift();
     return moveDefender(d, blockers, quarry, time);
   }
-  if (quarry.pass) return d.rushes ? steer(d, quarry.ball, time) : steer(d, { x: d.from.x, y: d.from.y + DROP }, time, 0.45, READS.linebacker);
+  if (quarry.pass)
+    return d.rushes
+      ? steer(d, quarry.ball, time)
+      : steer(d, { x: d.from.x, y: d.from.y + DROP }, time, 0.45, READS.linebacker);
   pursue(d, quarry, time);
 }
 
@@ -55,7 +63,8 @@ const NOBODY: readonly RunningBlocker[] = [];
 
 function menOn(d: RunningDefender, blockers: readonly RunningBlocker[]): readonly RunningBlocker[] {
   let on: RunningBlocker[] | null = null;
-  for (const b of blockers) if (b.engaged && !b.down && (b.second ? b.plan.next : b.plan.target) === d.id) (on ??= []).push(b);
+  for (const b of blockers)
+    if (b.engaged && !b.down && (b.second ? b.plan.next : b.plan.target) === d.id) (on ??= []).push(b);
   return on ?? NOBODY;
 }
 
@@ -79,9 +88,11 @@ function pursue(d: RunningDefender, { ball, hole, at }: Quarry, time: number): v
   // Whoever has come through to the line plays like a man of the line, wherever he stood.
   const first = d.y <= FIRST_LEVEL_DEPTH;
   if (d.status === 'read' && time < at) return steer(d, { x: d.x * 0.95, y: -1.5 }, time, SQUEEZE);
-  if (first && time < at) return steer(d, { x: d.x + (hole.x - d.x) * 0.5, y: -2 }, time, d.status === 'free' ? 1 : 0.6);
+  if (first && time < at)
+    return steer(d, { x: d.x + (hole.x - d.x) * 0.5, y: -2 }, time, d.status === 'free' ? 1 : 0.6);
   const wait = first ? 0 : d.from.y <= 24 ? READS.linebacker : READS.secondary;
   // Before the ball is near the line a linebacker slides toward where it will cross, afterwards he goes to the ball.
-  if (time < at - 0.15) return steer(d, { x: hole.x + (d.from.x - hole.x) * 0.5, y: d.from.y * 0.75 }, time, 0.4, wait, true);
+  if (time < at - 0.15)
+    return steer(d, { x: hole.x + (d.from.x - hole.x) * 0.5, y: d.from.y * 0.75 }, time, 0.4, wait, true);
   steer(d, ball, time, 1, wait);
 }

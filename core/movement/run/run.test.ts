@@ -20,7 +20,12 @@ const OVER = 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right'
 const playOf = (scheme: string, lineup: string, defence: string, options: RunOptions = {}): Run => {
   const formation = need(readFormation(lineup));
   const front = need(readFront(defence, formation));
-  return runPlay(formation, front, resolvePlay(need(shippedScheme(scheme)), formation, front, { side: 'right' }), options);
+  return runPlay(
+    formation,
+    front,
+    resolvePlay(need(shippedScheme(scheme)), formation, front, { side: 'right' }),
+    options,
+  );
 };
 const place = (run: Run, frame: number, id: string): { x: number; y: number } => {
   const i = run.men.findIndex((m) => m.id === id);
@@ -31,54 +36,77 @@ const ZONE = 'LT LG C RG RT; B left';
 
 describe('the laws of a run', () => {
   it('the same call runs the same, and mirrored it runs mirrored', () => {
-    fc.assert(fc.property(aLineup, aScheme, fc.constantFrom(...SIDES), ({ formation, front }, id, side) => {
-      const scheme = need(shippedScheme(id));
-      const run = runPlay(formation, front, resolvePlay(scheme, formation, front, { side }));
-      expect(runPlay(formation, front, resolvePlay(scheme, formation, front, { side }))).toEqual(run);
-      const [m, f] = [mirrorFormation(formation), mirrorFront(front)];
-      const other = runPlay(m, f, resolvePlay(scheme, m, f, { side: otherSide(side) }));
-      expect(other.frames.length).toBe(run.frames.length);
-      const last = run.frames.length - 1;
-      for (const { id: man } of run.men) {
-        const [a, b] = [place(run, last, man), place(other, last, mirrorSeat(man))];
-        expect(Math.abs(a.x + b.x)).toBeLessThan(0.02);
-        expect(Math.abs(a.y - b.y)).toBeLessThan(0.02);
-      }
-    }), { numRuns: 60 });
+    fc.assert(
+      fc.property(aLineup, aScheme, fc.constantFrom(...SIDES), ({ formation, front }, id, side) => {
+        const scheme = need(shippedScheme(id));
+        const run = runPlay(formation, front, resolvePlay(scheme, formation, front, { side }));
+        expect(runPlay(formation, front, resolvePlay(scheme, formation, front, { side }))).toEqual(run);
+        const [m, f] = [mirrorFormation(formation), mirrorFront(front)];
+        const other = runPlay(m, f, resolvePlay(scheme, m, f, { side: otherSide(side) }));
+        expect(other.frames.length).toBe(run.frames.length);
+        const last = run.frames.length - 1;
+        for (const { id: man } of run.men) {
+          const [a, b] = [place(run, last, man), place(other, last, mirrorSeat(man))];
+          expect(Math.abs(a.x + b.x)).toBeLessThan(0.02);
+          expect(Math.abs(a.y - b.y)).toBeLessThan(0.02);
+        }
+      }),
+      { numRuns: 60 },
+    );
   });
 
   it('starts where everybody stands, and nobody runs faster than he can', () => {
-    fc.assert(fc.property(aLineup, aScheme, ({ formation, front }, id) => {
-      const run = runPlay(formation, front, resolvePlay(need(shippedScheme(id)), formation, front, { side: 'right' }));
-      for (const man of [...formation.men, ...front.defenders]) {
-        const at = place(run, 0, man.id);
-        expect(Math.hypot(at.x - man.x, at.y - man.y)).toBeLessThan(1e-4);
-      }
-      // Being moved off somebody may add a shoulder's width; nobody is anywhere else a step later.
-      const most = MOVERS.secondary.topSpeed * STEP * Math.SQRT2 + BODY_ROOM;
-      for (let f = 1; f < run.frames.length; f++) {
-        for (let i = 0; i < run.men.length; i++) {
-          const gone = Math.hypot(run.frames[f]![2 * i]! - run.frames[f - 1]![2 * i]!, run.frames[f]![2 * i + 1]! - run.frames[f - 1]![2 * i + 1]!);
-          expect(gone).toBeLessThan(most);
+    fc.assert(
+      fc.property(aLineup, aScheme, ({ formation, front }, id) => {
+        const run = runPlay(
+          formation,
+          front,
+          resolvePlay(need(shippedScheme(id)), formation, front, { side: 'right' }),
+        );
+        for (const man of [...formation.men, ...front.defenders]) {
+          const at = place(run, 0, man.id);
+          expect(Math.hypot(at.x - man.x, at.y - man.y)).toBeLessThan(1e-4);
         }
-      }
-    }), { numRuns: 40 });
+        // Being moved off somebody may add a shoulder's width; nobody is anywhere else a step later.
+        const most = MOVERS.secondary.topSpeed * STEP * Math.SQRT2 + BODY_ROOM;
+        for (let f = 1; f < run.frames.length; f++) {
+          for (let i = 0; i < run.men.length; i++) {
+            const gone = Math.hypot(
+              run.frames[f]![2 * i]! - run.frames[f - 1]![2 * i]!,
+              run.frames[f]![2 * i + 1]! - run.frames[f - 1]![2 * i + 1]!,
+            );
+            expect(gone).toBeLessThan(most);
+          }
+        }
+      }),
+      { numRuns: 40 },
+    );
   });
 
   it('nobody passes through a man he is in contact with', () => {
-    fc.assert(fc.property(aLineup, aScheme, ({ formation, front }, id) => {
-      const run = runPlay(formation, front, resolvePlay(need(shippedScheme(id)), formation, front, { side: 'right' }));
-      for (const e of run.events) {
-        if (e.kind !== 'contact') continue;
-        const f = Math.round(e.time / STEP);
-        const [a, b] = [place(run, f, e.man), place(run, f, e.on)];
-        expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeGreaterThan(BODY_ROOM / 3);
-      }
-    }), { numRuns: 40 });
+    fc.assert(
+      fc.property(aLineup, aScheme, ({ formation, front }, id) => {
+        const run = runPlay(
+          formation,
+          front,
+          resolvePlay(need(shippedScheme(id)), formation, front, { side: 'right' }),
+        );
+        for (const e of run.events) {
+          if (e.kind !== 'contact') continue;
+          const f = Math.round(e.time / STEP);
+          const [a, b] = [place(run, f, e.man), place(run, f, e.on)];
+          expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeGreaterThan(BODY_ROOM / 3);
+        }
+      }),
+      { numRuns: 40 },
+    );
   });
 
   it('a man with nothing to do stands where he is', () => {
-    const run = playOf('pro-five-back', 'LT LG C RG RT; B; QB pistol', 'LE 5 left; RE 5 right', { seconds: 2, rushers: [] });
+    const run = playOf('pro-five-back', 'LT LG C RG RT; B; QB pistol', 'LE 5 left; RE 5 right', {
+      seconds: 2,
+      rushers: [],
+    });
     for (const id of ['C', 'LG', 'RG']) {
       const [a, b] = [place(run, 60, id), place(run, run.frames.length - 1, id)];
       expect(b).toEqual(a);
@@ -89,7 +117,8 @@ describe('the laws of a run', () => {
 describe('a run', () => {
   it('tells contact, hand-over and the ball in the order in which they happen', () => {
     const { events } = playOf('inside-zone-z1', ZONE, OVER);
-    const at = (match: object): number => events.findIndex((e) => Object.entries(match).every(([k, v]) => e[k as keyof typeof e] === v));
+    const at = (match: object): number =>
+      events.findIndex((e) => Object.entries(match).every(([k, v]) => e[k as keyof typeof e] === v));
     expect(at({ kind: 'contact', man: 'C', on: 'N' })).toBeGreaterThanOrEqual(0);
     expect(at({ kind: 'goes on', man: 'C', to: 'M' })).toBeGreaterThan(at({ kind: 'contact', man: 'C', on: 'N' }));
     expect(at({ kind: 'ball at the line' })).toBeGreaterThan(at({ kind: 'goes on', man: 'C' }));
@@ -113,7 +142,12 @@ describe('a run', () => {
   });
 
   it('the quarterback takes the snap where the program has him stand', () => {
-    const at = (quarterback: string, depths?: RunOptions['depths']): number => place(playOf('inside-zone-z1', `LT LG C RG RT; B left; QB ${quarterback}`, OVER, { seconds: 0.1, depths }), 0, 'QB').y;
+    const at = (quarterback: string, depths?: RunOptions['depths']): number =>
+      place(
+        playOf('inside-zone-z1', `LT LG C RG RT; B left; QB ${quarterback}`, OVER, { seconds: 0.1, depths }),
+        0,
+        'QB',
+      ).y;
     expect([at('gun'), at('pistol'), at('under')]).toEqual([-15, -12, -3]);
     const deep = { gunDepth: 6, pistolDepth: 3 };
     expect([at('gun', deep), at('pistol', deep), at('under', deep)]).toEqual([-18, -9, -3]);
@@ -121,7 +155,9 @@ describe('a run', () => {
 
   it('who comes unblocked is at the quarterback before the throw, unless he is picked up', () => {
     const line = 'LT LG C RG RT; B; QB pistol';
-    const slow = playOf('pro-five-back', line, `${OVER}; S (13, 2) up lb; X (-13, 2) up lb`, { rushers: ['LE', 'N', 'T', 'RE', 'S', 'X'] });
+    const slow = playOf('pro-five-back', line, `${OVER}; S (13, 2) up lb; X (-13, 2) up lb`, {
+      rushers: ['LE', 'N', 'T', 'RE', 'S', 'X'],
+    });
     expect(slow.events.some((e) => e.kind === 'at the quarterback' && (e.who === 'S' || e.who === 'X'))).toBe(true);
     const held = playOf('pro-five-back', line, OVER, { rushers: ['LE', 'N', 'T', 'RE'] });
     expect(held.events.filter((e) => e.kind === 'at the quarterback')).toEqual([]);
@@ -136,10 +172,14 @@ describe('a run', () => {
 
   it('a slower man comes later, and quirks change what they say', () => {
     const usual = playOf('power', 'LT LG C RG RT; H right; B left', OVER);
-    const slow = playOf('power', 'LT LG C RG RT; H right; B left', OVER, { movers: { H: { delay: 0.5, acceleration: 9, topSpeed: 12 } } });
+    const slow = playOf('power', 'LT LG C RG RT; H right; B left', OVER, {
+      movers: { H: { delay: 0.5, acceleration: 9, topSpeed: 12 } },
+    });
     const kick = (r: Run): number => r.events.find((e) => e.kind === 'contact' && e.man === 'H')!.time;
     expect(kick(slow)).toBeGreaterThan(kick(usual) + 0.1);
-    const fell = playOf('power', 'LT LG C RG RT; H right; B left', OVER, { quirks: { H: 'falls', RG: 'leaves late', LG: 'misses' } });
+    const fell = playOf('power', 'LT LG C RG RT; H right; B left', OVER, {
+      quirks: { H: 'falls', RG: 'leaves late', LG: 'misses' },
+    });
     expect(Array.from(fell.engaged.at(-1)!)[fell.men.findIndex((m) => m.id === 'H')]).toBe(2);
     expect(fell.events.some((e) => e.kind === 'contact' && e.man === 'LG')).toBe(false);
   });

@@ -75,13 +75,20 @@ export function runPlay(formation: Formation, front: Front, resolution: Resoluti
       moveBall(stage, time);
       keepApart(everyone, xs);
       note(stage, time, noted, events);
-      if (options.seconds === undefined && events.length > seen) end = Math.min(end, endOf(events.slice(seen), quarry.at));
+      if (options.seconds === undefined && events.length > seen)
+        end = Math.min(end, endOf(events.slice(seen), quarry.at));
       seen = events.length;
     }
     frames.push(placesOf(everyone, ball));
     engaged.push(holdsOf(everyone));
   }
-  return { step: STEP, men: everyone.map(({ id, team }) => ({ id, team })), frames, engaged, events: events.sort((a, b) => a.time - b.time) };
+  return {
+    step: STEP,
+    men: everyone.map(({ id, team }) => ({ id, team })),
+    frames,
+    engaged,
+    events: events.sort((a, b) => a.time - b.time),
+  };
 }
 
 /** When a run may end: a little after the ball has been met or thrown. */
@@ -108,23 +115,51 @@ function setStage(formation: Formation, front: Front, resolution: Resolution, op
   const mover = (id: string, usual: Mover): Mover => options.movers?.[id] ?? atLevel(usual, options.level ?? 'adult');
   // From the play side to the back side, so that a play run to the other side runs mirrored.
   const sign = signOf(resolution.side);
-  const inOrder = <B extends Body>(bodies: B[]): B[] => bodies.sort((a, b) => (b.x - a.x) * sign || b.y - a.y || (a.id < b.id ? -1 : 1));
-  const blockers = inOrder(resolution.assignments.map((plan): RunningBlocker => {
-    const man = formation.men.find((m) => m.id === plan.blocker)!;
-    return { ...bodyAt(man.id, 'offence', man, mover(man.id, moverOfBlock(plan.block, plan.pull, man.y))), plan, quirk: quirk(man.id), corners: cornersOf(plan, quirk(man.id)), second: false, goesOn: false, held: 0 };
-  }));
+  const inOrder = <B extends Body>(bodies: B[]): B[] =>
+    bodies.sort((a, b) => (b.x - a.x) * sign || b.y - a.y || (a.id < b.id ? -1 : 1));
+  const blockers = inOrder(
+    resolution.assignments.map((plan): RunningBlocker => {
+      const man = formation.men.find((m) => m.id === plan.blocker)!;
+      return {
+        ...bodyAt(man.id, 'offence', man, mover(man.id, moverOfBlock(plan.block, plan.pull, man.y))),
+        plan,
+        quirk: quirk(man.id),
+        corners: cornersOf(plan, quirk(man.id)),
+        second: false,
+        goesOn: false,
+        held: 0,
+      };
+    }),
+  );
   const pass = resolution.passing !== null;
   const sent = new Map(resolution.movement?.moved.map((m) => [m.id, m.way]) ?? []);
-  const comes = (id: string): boolean => { const way = sent.get(id); return way !== undefined && levelOf(way[way.length - 1]!) === 1; };
-  const defenders = inOrder(front.defenders.map((d): RunningDefender => ({
-    ...bodyAt(d.id, 'defence', d, mover(d.id, moverOf({ level: levelOf(d) }))), from: { x: d.x, y: d.y }, way: (sent.get(d.id) ?? []).slice(1).map((p) => ({ ...p })),
-    status: resolution.defenders.find((x) => x.id === d.id)?.status ?? 'free',
-    sent: comes(d.id), rushes: options.rushers ? options.rushers.includes(d.id) : sent.has(d.id) ? comes(d.id) : levelOf(d) === 1,
-  })));
+  const comes = (id: string): boolean => {
+    const way = sent.get(id);
+    return way !== undefined && levelOf(way[way.length - 1]!) === 1;
+  };
+  const defenders = inOrder(
+    front.defenders.map((d): RunningDefender => ({
+      ...bodyAt(d.id, 'defence', d, mover(d.id, moverOf({ level: levelOf(d) }))),
+      from: { x: d.x, y: d.y },
+      way: (sent.get(d.id) ?? []).slice(1).map((p) => ({ ...p })),
+      status: resolution.defenders.find((x) => x.id === d.id)?.status ?? 'free',
+      sent: comes(d.id),
+      rushes: options.rushers ? options.rushers.includes(d.id) : sent.has(d.id) ? comes(d.id) : levelOf(d) === 1,
+    })),
+  );
   const byId = new Map<string, Body>(defenders.map((d) => [d.id, d]));
   whoGoesOn(blockers, byId);
-  const others = inOrder(formation.men.filter((m) => !blockers.some((b) => b.id === m.id) && m.kind !== 'quarterback').map((m) => bodyAt(m.id, 'offence', m, mover(m.id, MOVERS.back))));
-  const quarterback = bodyAt('QB', 'offence', { x: 0, y: -takesSnapAt(formation.quarterback, options.depths ?? SHIPPED_SETTINGS) }, mover('QB', MOVERS.back));
+  const others = inOrder(
+    formation.men
+      .filter((m) => !blockers.some((b) => b.id === m.id) && m.kind !== 'quarterback')
+      .map((m) => bodyAt(m.id, 'offence', m, mover(m.id, MOVERS.back))),
+  );
+  const quarterback = bodyAt(
+    'QB',
+    'offence',
+    { x: 0, y: -takesSnapAt(formation.quarterback, options.depths ?? SHIPPED_SETTINGS) },
+    mover('QB', MOVERS.back),
+  );
   const back = others.find((m) => m.id === 'B') ?? others.find((m) => m.id === 'F');
   const carrier = pass || !back ? quarterback : back;
   const hole: Point = pass ? resolution.passing!.spot : { x: resolution.attack.x, y: 0 };
@@ -132,7 +167,14 @@ function setStage(formation: Formation, front: Front, resolution: Resolution, op
   const ball = { x: 0, y: 0.4 };
   const quarry: Quarry = { ball, hole, at: resolution.attack.time, pass };
   return {
-    resolution, blockers, defenders, byId, carrier, quarterback, quarry, ball,
+    resolution,
+    blockers,
+    defenders,
+    byId,
+    carrier,
+    quarterback,
+    quarry,
+    ball,
     everyone: [...blockers, ...routes, ...(carrier === quarterback ? [] : [carrier]), quarterback, ...defenders],
     moveOthers: (time) => {
       if (pass) for (const m of routes) steerRoute(m, time);
@@ -191,16 +233,20 @@ function note({ blockers, defenders, quarry, ball }: Stage, time: number, noted:
   for (let i = 0; i < blockers.length; i++) {
     const b = blockers[i]!;
     const on = b.second ? b.plan.next : b.plan.target;
-    if (b.second && b.plan.next && once(GOES_ON + i)) events.push({ kind: 'goes on', time, man: b.id, to: b.plan.next });
-    if (b.engaged && on && once(CONTACTS + i * 2 + (b.second ? 1 : 0))) events.push({ kind: 'contact', time, man: b.id, on });
+    if (b.second && b.plan.next && once(GOES_ON + i))
+      events.push({ kind: 'goes on', time, man: b.id, to: b.plan.next });
+    if (b.engaged && on && once(CONTACTS + i * 2 + (b.second ? 1 : 0)))
+      events.push({ kind: 'contact', time, man: b.id, on });
   }
   if (time >= quarry.at && once(BALL)) events.push({ kind: quarry.pass ? 'ball out' : 'ball at the line', time });
   for (let i = 0; i < defenders.length; i++) {
     const d = defenders[i]!;
     if (d.engaged || apart(d, ball) > TACKLE_REACH) continue;
     if (quarry.pass) {
-      if (time < quarry.at && time > SNAP && once(MEETS + i)) events.push({ kind: 'at the quarterback', time, who: d.id });
-    } else if (time > MESH && ball.y > -MET_BEHIND && once(MEETS + i)) events.push({ kind: 'meets the ball', time, who: d.id, depth: ball.y });
+      if (time < quarry.at && time > SNAP && once(MEETS + i))
+        events.push({ kind: 'at the quarterback', time, who: d.id });
+    } else if (time > MESH && ball.y > -MET_BEHIND && once(MEETS + i))
+      events.push({ kind: 'meets the ball', time, who: d.id, depth: ball.y });
   }
 }
 

@@ -7,6 +7,11 @@ export const doubleTeam: BlockWord = {
   pulls: false,
   role: 'pair',
   course: 'straight',
-  technique: { step: 'lead', foot: 'near', aim: 'near shoulder, hips together', eyes: 'the linebacker, through the man' },
+  technique: {
+    step: 'lead',
+    foot: 'near',
+    aim: 'near shoulder, hips together',
+    eyes: 'the linebacker, through the man',
+  },
   call: 'pair',
 };

@@ -7,6 +7,11 @@ export const scan: BlockWord = {
   pulls: false,
   role: 'block',
   course: 'retreat',
-  technique: { step: 'in place', foot: 'inside', aim: 'inside half, through the gap he comes by', eyes: 'the first man of the scan, then the next' },
+  technique: {
+    step: 'in place',
+    foot: 'inside',
+    aim: 'inside half, through the gap he comes by',
+    eyes: 'the first man of the scan, then the next',
+  },
   call: null,
 };

@@ -7,6 +7,11 @@ export const trap: BlockWord = {
   pulls: true,
   role: 'block',
   course: 'behind-the-line',
-  technique: { step: 'short pull', foot: 'playside', aim: 'inside-out, tight to the down block', eyes: 'the man left for him' },
+  technique: {
+    step: 'short pull',
+    foot: 'playside',
+    aim: 'inside-out, tight to the down block',
+    eyes: 'the man left for him',
+  },
   call: null,
 };

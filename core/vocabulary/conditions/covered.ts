@@ -24,6 +24,8 @@ export const covered: ConditionWord = {
     const name = man === me ? 'I' : scene.men[man]!.id;
     const be = man === me ? 'am' : 'is';
     if (his === undefined) return `${name} ${be} not covered`;
-    return holds ? `${name} ${be} covered by ${scene.defenders[his]!.id}` : `${scene.defenders[his]!.id} stands ${sayStand(scene, his, man)} ${name === 'I' ? 'me' : name}`;
+    return holds
+      ? `${name} ${be} covered by ${scene.defenders[his]!.id}`
+      : `${scene.defenders[his]!.id} stands ${sayStand(scene, his, man)} ${name === 'I' ? 'me' : name}`;
   },
 };

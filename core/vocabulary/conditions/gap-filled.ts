@@ -20,6 +20,8 @@ export const gapFilled: ConditionWord = {
     const edges = slots.gap('gap')(scene, me);
     if (!edges) return 'there is no such gap in this line';
     const inside = scene.first.filter((d) => fillsGap(scene.defenders[d]!.x, edges.lo, edges.hi));
-    return holds ? `${inside.map((d) => scene.defenders[d]!.id).join(', ')} stands in that gap` : 'nobody stands in that gap';
+    return holds
+      ? `${inside.map((d) => scene.defenders[d]!.id).join(', ')} stands in that gap`
+      : 'nobody stands in that gap';
   },
 };

@@ -18,6 +18,8 @@ export const nobodyElseHas: ConditionWord = {
     const found = slots.target('whom').seek(scene, me, always);
     if (found === NOBODY) return 'there is no such defender';
     const owner = scene.proposals.findIndex((p, man) => man !== me && p.target === found);
-    return owner >= 0 ? `${scene.men[owner]!.id} has ${scene.defenders[found]!.id}` : `nobody else has ${scene.defenders[found]!.id}`;
+    return owner >= 0
+      ? `${scene.men[owner]!.id} has ${scene.defenders[found]!.id}`
+      : `nobody else has ${scene.defenders[found]!.id}`;
   },
 };

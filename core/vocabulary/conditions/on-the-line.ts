@@ -15,6 +15,8 @@ export const onTheLine: ConditionWord = {
   },
   why: (slots) => (scene, me) => {
     const found = slots.target('whom').seek(scene, me, always);
-    return found === NOBODY ? 'there is no such defender' : `${scene.defenders[found]!.id} is ${scene.defenders[found]!.level === 1 ? 'on' : 'off'} the line`;
+    return found === NOBODY
+      ? 'there is no such defender'
+      : `${scene.defenders[found]!.id} is ${scene.defenders[found]!.level === 1 ? 'on' : 'off'} the line`;
   },
 };

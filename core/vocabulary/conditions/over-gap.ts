@@ -17,6 +17,8 @@ export const overGap: ConditionWord = {
   },
   why: (slots) => (scene, me, holds) => {
     const found = slots.target('whom').seek(scene, me, always);
-    return found === NOBODY ? 'there is no such defender' : `${scene.defenders[found]!.id} stands ${holds ? 'in' : 'outside'} that gap`;
+    return found === NOBODY
+      ? 'there is no such defender'
+      : `${scene.defenders[found]!.id} stands ${holds ? 'in' : 'outside'} that gap`;
   },
 };

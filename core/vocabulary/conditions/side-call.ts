@@ -2,7 +2,8 @@ import type { ConditionWord } from '../word';
 import type { Scene } from '../scene';
 
 /** The call of a side of the play: the scene is turned, the calls are made on the field. */
-const callOn = (scene: Scene, side: string): string => scene.facts.sideCall()[(side === 'playside') === (scene.side === 'right') ? 'right' : 'left'].call;
+const callOn = (scene: Scene, side: string): string =>
+  scene.facts.sideCall()[(side === 'playside') === (scene.side === 'right') ? 'right' : 'left'].call;
 
 export const sideCall: ConditionWord = {
   says: ['the {side:wing} is {load:load}'],

@@ -4,8 +4,9 @@ import { always, nameHim } from '../finding';
 import { NOBODY, type Scene } from '../scene';
 import type { ConditionWord } from '../word';
 
-const isStacked = (scene: Scene, d: number): boolean => scene.defenders[d]!.level > 1
-  && scene.first.some((f) => atMost(Math.abs(scene.defenders[f]!.x - scene.defenders[d]!.x), STACK_WIDTH));
+const isStacked = (scene: Scene, d: number): boolean =>
+  scene.defenders[d]!.level > 1 &&
+  scene.first.some((f) => atMost(Math.abs(scene.defenders[f]!.x - scene.defenders[d]!.x), STACK_WIDTH));
 
 export const stacked: ConditionWord = {
   says: ['{whom:target!} is stacked'],
@@ -20,6 +21,8 @@ export const stacked: ConditionWord = {
   },
   why: (slots) => (scene, me, holds) => {
     const found = slots.target('whom').seek(scene, me, always);
-    return found === NOBODY ? 'there is no such defender' : `${scene.defenders[found]!.id} is ${holds ? '' : 'not '}behind a man on the line`;
+    return found === NOBODY
+      ? 'there is no such defender'
+      : `${scene.defenders[found]!.id} is ${holds ? '' : 'not '}behind a man on the line`;
   },
 };

@@ -14,7 +14,8 @@ export const standsBy: ConditionWord = {
   },
   why: (slots) => (scene, me) => {
     const [found, man] = [slots.target('whom').seek(scene, me, always), slots.man('who')(scene, me)];
-    if (found === NOBODY || man === NOBODY) return found === NOBODY ? 'there is no such defender' : 'there is no such man in this formation';
+    if (found === NOBODY || man === NOBODY)
+      return found === NOBODY ? 'there is no such defender' : 'there is no such man in this formation';
     return `${scene.defenders[found]!.id} stands ${sayStand(scene, found, man)} ${man === me ? 'me' : scene.men[man]!.id}`;
   },
 };

@@ -17,6 +17,8 @@ export const walkedUp: ConditionWord = {
   },
   why: (slots) => (scene, me, holds) => {
     const found = slots.target('whom').seek(scene, me, always);
-    return found === NOBODY ? 'there is no such defender' : `${scene.defenders[found]!.id} has ${holds ? '' : 'not '}walked up`;
+    return found === NOBODY
+      ? 'there is no such defender'
+      : `${scene.defenders[found]!.id} has ${holds ? '' : 'not '}walked up`;
   },
 };

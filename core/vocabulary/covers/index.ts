@@ -12,7 +12,12 @@ const NOBODYS: readonly number[] = [];
 const around = ({ x }: SceneMan, reach: number): Stretch => ({ from: x - reach - EPSILON, to: x + reach + EPSILON });
 
 /** Adds a defender to a man's list, the nearer nose first; a tie goes to the one nearer the ball. */
-function put(his: readonly number[], defender: number, { x: nose }: SceneMan, defenders: readonly SceneDefender[]): readonly number[] {
+function put(
+  his: readonly number[],
+  defender: number,
+  { x: nose }: SceneMan,
+  defenders: readonly SceneDefender[],
+): readonly number[] {
   if (his.length === 0) return [defender];
   const { x } = defenders[defender]!;
   const isNearer = (other: number): boolean => {
@@ -43,31 +48,33 @@ const shoulders: Cover = (line) => {
  * From just past my nose on the play side up to the next man's. A man who owns head-up defenders has his region begin half a foot on
  * the back side of his nose instead, and his back-side neighbour's ends there: the regions of a line never overlap.
  */
-const playsideRegion = (ownsHeadUp: (man: SceneMan) => boolean): Cover => (line) => {
-  const nobody = line.map(() => NOBODYS);
-  const start = line.map((man) => (ownsHeadUp(man) ? man.x - HEAD_UP - EPSILON : man.x + HEAD_UP + 2 * EPSILON));
-  const last = line.length - 1;
-  const regions = start.map((from, man): Stretch => ({ from, to: man < last ? start[man + 1]! : Infinity }));
-  return (first, defenders) => {
-    const men = nobody.slice();
-    for (const d of first) {
-      const { x } = defenders[d]!;
-      let man = last;
-      while (man >= 0 && x < start[man]!) man--;
-      if (man >= 0) men[man] = put(men[man]!, d, line[man]!, defenders);
-    }
-    // Two men in one region: the one farthest back side is mine (a body’s width apart, that is the nearer nose), the others belong to the
-    // playside neighbour, who does the same with them and his own: nobody’s man stands across the next man’s.
-    for (let i = 0; i < last; i++) {
-      const his = men[i]!;
-      if (his.length < 2) continue;
-      const mine = his.reduce((a, b) => (defenders[b]!.x < defenders[a]!.x ? b : a));
-      for (const other of his) if (other !== mine) men[i + 1] = put(men[i + 1]!, other, line[i + 1]!, defenders);
-      men[i] = [mine];
-    }
-    return { men, regions };
+const playsideRegion =
+  (ownsHeadUp: (man: SceneMan) => boolean): Cover =>
+  (line) => {
+    const nobody = line.map(() => NOBODYS);
+    const start = line.map((man) => (ownsHeadUp(man) ? man.x - HEAD_UP - EPSILON : man.x + HEAD_UP + 2 * EPSILON));
+    const last = line.length - 1;
+    const regions = start.map((from, man): Stretch => ({ from, to: man < last ? start[man + 1]! : Infinity }));
+    return (first, defenders) => {
+      const men = nobody.slice();
+      for (const d of first) {
+        const { x } = defenders[d]!;
+        let man = last;
+        while (man >= 0 && x < start[man]!) man--;
+        if (man >= 0) men[man] = put(men[man]!, d, line[man]!, defenders);
+      }
+      // Two men in one region: the one farthest back side is mine (a body’s width apart, that is the nearer nose), the others belong to the
+      // playside neighbour, who does the same with them and his own: nobody’s man stands across the next man’s.
+      for (let i = 0; i < last; i++) {
+        const his = men[i]!;
+        if (his.length < 2) continue;
+        const mine = his.reduce((a, b) => (defenders[b]!.x < defenders[a]!.x ? b : a));
+        for (const other of his) if (other !== mine) men[i + 1] = put(men[i + 1]!, other, line[i + 1]!, defenders);
+        men[i] = [mine];
+      }
+      return { men, regions };
+    };
   };
-};
 
 /** Nobody is anybody's: defenders are numbered instead. */
 const count: Cover = (line) => {

@@ -9,7 +9,12 @@ export const runsThrough: EventWord = {
     return (change, me) => {
       const edges = gap(change.before, me);
       if (!edges) return null;
-      const came = change.before.defenders.find((d) => d.level > 1 && change.after.defenders[change.nowAt[d.index]!]!.level === 1 && isBetween(change.after, change.nowAt[d.index]!, edges));
+      const came = change.before.defenders.find(
+        (d) =>
+          d.level > 1 &&
+          change.after.defenders[change.nowAt[d.index]!]!.level === 1 &&
+          isBetween(change.after, change.nowAt[d.index]!, edges),
+      );
       return came ? change.nowAt[came.index]! : null;
     };
   },

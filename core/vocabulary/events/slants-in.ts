@@ -9,7 +9,9 @@ export const slantsIn: EventWord = {
     return (change, me) => {
       const edges = gap(change.before, me);
       if (!edges) return null;
-      const came = change.before.first.find((d) => !isBetween(change.before, d, edges) && isBetween(change.after, change.nowAt[d]!, edges));
+      const came = change.before.first.find(
+        (d) => !isBetween(change.before, d, edges) && isBetween(change.after, change.nowAt[d]!, edges),
+      );
       return came === undefined ? null : change.nowAt[came]!;
     };
   },

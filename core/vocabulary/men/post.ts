@@ -9,7 +9,7 @@ function findPost({ men, posts }: Lineup, side: string, name: string): number {
     return posts[`${side === 'playside' ? 'P' : 'B'}${name === 'tackle' ? 'T' : 'G'}`];
   }
   const kind = KIND[name as keyof typeof KIND];
-  return men.findIndex((m) => m.kind === kind && (m.x > 0) === (side === 'playside'));
+  return men.findIndex((m) => m.kind === kind && m.x > 0 === (side === 'playside'));
 }
 
 export const post: ManWord = {

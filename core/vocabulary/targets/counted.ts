@@ -8,7 +8,8 @@ export const counted: TargetWord = {
     const place = slots.form === 3 ? 0 : Number(slots.text('place'));
     const { form } = slots;
     return {
-      claim: null, every: false,
+      claim: null,
+      every: false,
       seek: (scene, me, accept) => {
         const { order, zero } = scene.count;
         const at = form === 0 ? place - 1 : zero + (form === 1 ? -place : place);

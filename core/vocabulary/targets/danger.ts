@@ -7,9 +7,11 @@ export const danger: TargetWord = {
   find: (slots) => {
     const sign = !slots.has('side') ? 0 : slots.text('side') === 'playside' ? 1 : -1;
     return {
-      claim: null, every: false,
+      claim: null,
+      every: false,
       seek: (scene, me, accept) => {
-        for (const d of scene.threats) if ((sign === 0 || scene.defenders[d]!.x * sign > 0) && accept(scene, me, d)) return d;
+        for (const d of scene.threats)
+          if ((sign === 0 || scene.defenders[d]!.x * sign > 0) && accept(scene, me, d)) return d;
         return NOBODY;
       },
     };

@@ -7,10 +7,11 @@ export const dealt: TargetWord = {
   find: (slots) => {
     const who = slots.man('who');
     return {
-      claim: null, every: false,
+      claim: null,
+      every: false,
       seek: (scene, me, accept) => {
         const man = who(scene, me);
-        const his = man === NOBODY ? NOBODY : scene.dealt[man] ?? NOBODY;
+        const his = man === NOBODY ? NOBODY : (scene.dealt[man] ?? NOBODY);
         return his !== NOBODY && accept(scene, me, his) ? his : NOBODY;
       },
     };

@@ -6,7 +6,8 @@ export const endMan: TargetWord = {
   find: (slots) => {
     const side = slots.has('side') && slots.text('side') === 'backside' ? 'backside' : 'playside';
     return {
-      claim: null, every: false,
+      claim: null,
+      every: false,
       seek: (scene, me, accept) => {
         const end = scene.edge[side].endMan;
         return end >= 0 && accept(scene, me, end) ? end : -1;

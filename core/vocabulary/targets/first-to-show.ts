@@ -8,12 +8,15 @@ export const firstToShow: TargetWord = {
   find: (slots) => {
     const gap = slots.gap('gap');
     return {
-      claim: null, every: false,
+      claim: null,
+      every: false,
       seek: (scene, me, accept) => {
         const edges = gap(scene, me);
         if (!edges) return NOBODY;
-        for (const d of scene.first) if (fillsGap(scene.defenders[d]!.x, edges.lo, edges.hi) && accept(scene, me, d)) return d;
-        for (const d of scene.linebackers) if (scene.defenders[d]!.x > edges.lo && scene.defenders[d]!.x < edges.hi && accept(scene, me, d)) return d;
+        for (const d of scene.first)
+          if (fillsGap(scene.defenders[d]!.x, edges.lo, edges.hi) && accept(scene, me, d)) return d;
+        for (const d of scene.linebackers)
+          if (scene.defenders[d]!.x > edges.lo && scene.defenders[d]!.x < edges.hi && accept(scene, me, d)) return d;
         return NOBODY;
       },
     };

@@ -6,11 +6,13 @@ export const freeLinebackerPlayside: TargetWord = {
   find: (slots) => {
     const who = slots.man('who');
     return {
-      claim: 'free', every: false,
+      claim: 'free',
+      every: false,
       seek: (scene, me, accept) => {
         const man = who(scene, me);
         if (man < 0) return -1;
-        for (const d of scene.linebackers) if (scene.defenders[d]!.x > scene.men[man]!.x && accept(scene, me, d)) return d;
+        for (const d of scene.linebackers)
+          if (scene.defenders[d]!.x > scene.men[man]!.x && accept(scene, me, d)) return d;
         return -1;
       },
     };

@@ -10,8 +10,15 @@ export const freeOverhang: TargetWord = {
     const side = slots.form === 0 ? 'playside' : 'backside';
     const off = (scene: Scene, d: number): number => Math.abs(scene.defenders[d]!.x);
     return {
-      claim: 'free', every: false,
-      seek: (scene, me, accept) => firstOf(scene, me, [...scene.edge[side].overhangs].sort((a, b) => off(scene, a) - off(scene, b)), (_scene, _me, d) => off(scene, d) <= OVERHANG_REACH && accept(scene, me, d)),
+      claim: 'free',
+      every: false,
+      seek: (scene, me, accept) =>
+        firstOf(
+          scene,
+          me,
+          [...scene.edge[side].overhangs].sort((a, b) => off(scene, a) - off(scene, b)),
+          (_scene, _me, d) => off(scene, d) <= OVERHANG_REACH && accept(scene, me, d),
+        ),
     };
   },
 };

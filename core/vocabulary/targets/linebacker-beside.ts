@@ -8,8 +8,10 @@ const OVERHANGS_TOO = 2;
 
 export const linebackerBeside: TargetWord = {
   says: [
-    'the first free linebacker inside {who:man}', 'the first free linebacker outside {who:man}',
-    'the first free second-level man inside {who:man}', 'the first free second-level man outside {who:man}',
+    'the first free linebacker inside {who:man}',
+    'the first free linebacker outside {who:man}',
+    'the first free second-level man inside {who:man}',
+    'the first free second-level man outside {who:man}',
   ],
   help: 'The nearest linebacker to that man’s inside (a man straight in front of him counts) or outside whom nobody has; a second-level man may stand outside the box.',
   find: (slots) => {
@@ -17,7 +19,8 @@ export const linebackerBeside: TargetWord = {
     const wide = slots.form >= OVERHANGS_TOO;
     const outside = slots.form % 2 === 1;
     return {
-      claim: 'free', every: false,
+      claim: 'free',
+      every: false,
       seek: (scene, me, accept) => {
         const man = who(scene, me);
         if (man < 0) return NOBODY;
@@ -29,7 +32,11 @@ export const linebackerBeside: TargetWord = {
           const away = (d.x - nose) * out;
           if (Math.abs(away) > OVERHANG_REACH) continue;
           if (outside ? away <= HEAD_UP : away > HEAD_UP) continue;
-          if ((best === NOBODY || Math.abs(d.x - nose) < Math.abs(scene.defenders[best]!.x - nose)) && accept(scene, me, d.index)) best = d.index;
+          if (
+            (best === NOBODY || Math.abs(d.x - nose) < Math.abs(scene.defenders[best]!.x - nose)) &&
+            accept(scene, me, d.index)
+          )
+            best = d.index;
         }
         return best;
       },

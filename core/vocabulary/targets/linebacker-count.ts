@@ -6,7 +6,8 @@ export const linebackerCount: TargetWord = {
   find: (slots) => {
     const place = Number(slots.text('count').slice(1)) - 1;
     return {
-      claim: 'named', every: false,
+      claim: 'named',
+      every: false,
       seek: (scene, me, accept) => {
         const lb = scene.linebackers[place];
         return lb !== undefined && accept(scene, me, lb) ? lb : -1;

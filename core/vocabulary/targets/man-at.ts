@@ -10,7 +10,10 @@ function wordOf(scene: Scene, defender: number): string {
   const sign = x < 0 ? -1 : 1;
   const noses: number[] = [];
   for (let i = 0; i < scene.lineCount; i++) if (scene.men[i]!.x * sign >= 0) noses.push(scene.men[i]!.x * sign);
-  return techniqueWordAt(x * sign, noses.sort((a, b) => a - b));
+  return techniqueWordAt(
+    x * sign,
+    noses.sort((a, b) => a - b),
+  );
 }
 
 export const manAt: TargetWord = {
@@ -22,8 +25,17 @@ export const manAt: TargetWord = {
     // Whoever stands over the ball stands on both sides of it.
     const half = out > 0 ? { from: 0, to: Infinity } : { from: -Infinity, to: EPSILON };
     return {
-      claim: null, every: false,
-      seek: (scene, me, accept) => nthOnLine(scene, me, out, half, 0, (_scene, _me, d) => words.includes(wordOf(scene, d)) && accept(scene, me, d)),
+      claim: null,
+      every: false,
+      seek: (scene, me, accept) =>
+        nthOnLine(
+          scene,
+          me,
+          out,
+          half,
+          0,
+          (_scene, _me, d) => words.includes(wordOf(scene, d)) && accept(scene, me, d),
+        ),
     };
   },
 };

@@ -8,14 +8,20 @@ export const manInGap: TargetWord = {
   find: (slots) => {
     const gap = slots.gap('gap');
     return {
-      claim: null, every: false,
+      claim: null,
+      every: false,
       seek: (scene, me, accept) => {
         const edges = gap(scene, me);
         if (!edges) return -1;
         const away = (d: number): number => Math.abs(scene.defenders[d]!.x - scene.men[me]!.x);
         let best = NOBODY;
         for (const d of scene.first) {
-          if (fillsGap(scene.defenders[d]!.x, edges.lo, edges.hi) && (best === NOBODY || away(d) < away(best)) && accept(scene, me, d)) best = d;
+          if (
+            fillsGap(scene.defenders[d]!.x, edges.lo, edges.hi) &&
+            (best === NOBODY || away(d) < away(best)) &&
+            accept(scene, me, d)
+          )
+            best = d;
         }
         return best;
       },

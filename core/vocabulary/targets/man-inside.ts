@@ -6,13 +6,19 @@ import type { TargetWord } from '../word';
 const EVERY = 3;
 
 export const manInside: TargetWord = {
-  says: ['the {nth:ordinal} man inside {who:man}', 'a {nth:ordinal} man inside {who:man}', 'a man inside {who:man}', 'every man inside {who:man}'],
+  says: [
+    'the {nth:ordinal} man inside {who:man}',
+    'a {nth:ordinal} man inside {who:man}',
+    'a man inside {who:man}',
+    'every man inside {who:man}',
+  ],
   help: 'First-level defenders nearer the ball than that man’s nose, or beyond it, counted from him in.',
   find: (slots) => {
     const who = slots.man('who');
     const passed = passedOver(slots);
     return {
-      claim: null, every: slots.form === EVERY,
+      claim: null,
+      every: slots.form === EVERY,
       seek: (scene, me, accept) => {
         const man = who(scene, me);
         if (man < 0) return -1;

@@ -8,8 +8,14 @@ const EVERY = 3;
 
 export const manOutside: TargetWord = {
   says: [
-    'the {nth:ordinal} man outside {who:man}', 'a {nth:ordinal} man outside {who:man}', 'a man outside {who:man}', 'every man outside {who:man}',
-    'the {nth:ordinal} man head-up or outside {who:man}', 'a {nth:ordinal} man head-up or outside {who:man}', 'a man head-up or outside {who:man}', 'every man head-up or outside {who:man}',
+    'the {nth:ordinal} man outside {who:man}',
+    'a {nth:ordinal} man outside {who:man}',
+    'a man outside {who:man}',
+    'every man outside {who:man}',
+    'the {nth:ordinal} man head-up or outside {who:man}',
+    'a {nth:ordinal} man head-up or outside {who:man}',
+    'a man head-up or outside {who:man}',
+    'every man head-up or outside {who:man}',
   ],
   help: 'First-level defenders farther from the ball than that man’s nose, counted from the ball out; head-up may be counted in.',
   find: (slots) => {
@@ -17,7 +23,8 @@ export const manOutside: TargetWord = {
     const passed = passedOver(slots);
     const reach = slots.form >= HEAD_UP_TOO ? -HEAD_UP - 2 * EPSILON : HEAD_UP;
     return {
-      claim: null, every: slots.form % HEAD_UP_TOO === EVERY,
+      claim: null,
+      every: slots.form % HEAD_UP_TOO === EVERY,
       seek: (scene, me, accept) => {
         const man = who(scene, me);
         if (man < 0) return -1;

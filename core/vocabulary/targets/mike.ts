@@ -4,7 +4,8 @@ export const mike: TargetWord = {
   says: ['the Mike'],
   help: 'The zero of the count, as the centre declares him.',
   find: () => ({
-    claim: 'named', every: false,
+    claim: 'named',
+    every: false,
     seek: (scene, me, accept) => (scene.mike >= 0 && accept(scene, me, scene.mike) ? scene.mike : -1),
   }),
 };

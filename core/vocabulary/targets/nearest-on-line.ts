@@ -8,6 +8,10 @@ export const nearestOnLine: TargetWord = {
   help: 'The men on the line nearest to the ball, standing or not; of two alike the one on the back side.',
   find: (slots) => {
     const n = NUMBERS.indexOf(slots.text('n'));
-    return { claim: null, every: true, seek: (scene, me, accept) => firstOf(scene, me, nearestTheBall(scene).slice(0, n), accept) };
+    return {
+      claim: null,
+      every: true,
+      seek: (scene, me, accept) => firstOf(scene, me, nearestTheBall(scene).slice(0, n), accept),
+    };
   },
 };

@@ -14,10 +14,19 @@ export const nextDanger: TargetWord = {
   find: (slots) => {
     const sign = slots.has('side') ? (slots.text('side') === 'playside' ? 1 : -1) : 0;
     return {
-      claim: 'last', every: false,
+      claim: 'last',
+      every: false,
       seek: (scene, me, accept) => {
-        const by = sign === 0 ? ORDERS[slots.form]!(scene) : (d: number): number => (scene.defenders[d]!.x * sign > 0 ? 0 : 1000) + Math.abs(scene.defenders[d]!.x);
-        return firstOf(scene, me, [...scene.threats].sort((a, b) => by(a) - by(b) || b - a), accept);
+        const by =
+          sign === 0
+            ? ORDERS[slots.form]!(scene)
+            : (d: number): number => (scene.defenders[d]!.x * sign > 0 ? 0 : 1000) + Math.abs(scene.defenders[d]!.x);
+        return firstOf(
+          scene,
+          me,
+          [...scene.threats].sort((a, b) => by(a) - by(b) || b - a),
+          accept,
+        );
       },
     };
   },

@@ -7,8 +7,10 @@ export const nextFreeLinebacker: TargetWord = {
   find: (slots) => {
     const after = slots.has('count') ? Number(slots.text('count').slice(1)) : 0;
     return {
-      claim: 'free', every: false,
-      seek: (scene, me, accept) => firstOf(scene, me, after === 0 ? scene.linebackers : scene.linebackers.slice(after), accept),
+      claim: 'free',
+      every: false,
+      seek: (scene, me, accept) =>
+        firstOf(scene, me, after === 0 ? scene.linebackers : scene.linebackers.slice(after), accept),
     };
   },
 };

@@ -5,7 +5,8 @@ export const nose: TargetWord = {
   says: ['the nose', 'a nose'],
   help: 'The first-level defender head-up or shaded on the centre.',
   find: () => ({
-    claim: null, every: false,
+    claim: null,
+    every: false,
     seek: (scene, me, accept) => firstOf(scene, me, coveringMen(scene, scene.posts.C), accept),
   }),
 };

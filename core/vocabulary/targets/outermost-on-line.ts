@@ -12,8 +12,18 @@ export const outermostOnLine: TargetWord = {
     const n = NUMBERS.indexOf(slots.text('n'));
     const sign = slots.text('side') === 'playside' ? 1 : -1;
     return {
-      claim: null, every: true,
-      seek: (scene, me, accept) => firstOf(scene, me, nearestTheBall(scene).filter((d) => moreThan(scene.defenders[d]!.x * sign, HEAD_UP)).reverse().slice(0, n), accept),
+      claim: null,
+      every: true,
+      seek: (scene, me, accept) =>
+        firstOf(
+          scene,
+          me,
+          nearestTheBall(scene)
+            .filter((d) => moreThan(scene.defenders[d]!.x * sign, HEAD_UP))
+            .reverse()
+            .slice(0, n),
+          accept,
+        ),
     };
   },
 };

@@ -6,7 +6,8 @@ export const readMan: TargetWord = {
   help: 'Whom the quarterback reads on this front.',
   asksOthers: true,
   find: () => ({
-    claim: null, every: false,
+    claim: null,
+    every: false,
     seek: (scene, me, accept) => {
       for (const man of scene.men) {
         const target = man.kind === 'quarterback-read' ? scene.proposals[man.index]!.target : NOBODY;

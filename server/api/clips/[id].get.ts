@@ -10,11 +10,20 @@ export default defineEventHandler(async (event) => {
   const { filmDir } = useRuntimeConfig();
   await new Promise<void>((done, fail) => {
     send(event.node.req, join('/', file), { root: String(filmDir), cacheControl: false, acceptRanges: true })
-      .on('headers', (response: { setHeader(name: string, value: string): void }) => response.setHeader('Cache-Control', 'private, max-age=3600'))
-      .on('error', (problem: Error & { status?: number }) => fail(createError({
-        statusCode: problem.status ?? 500,
-        message: problem.status === 416 ? 'The range asked for is not in this clip.' : 'The film of this snap is not on this machine. Its grades are kept; put the file back into the film folder.',
-      })))
+      .on('headers', (response: { setHeader(name: string, value: string): void }) =>
+        response.setHeader('Cache-Control', 'private, max-age=3600'),
+      )
+      .on('error', (problem: Error & { status?: number }) =>
+        fail(
+          createError({
+            statusCode: problem.status ?? 500,
+            message:
+              problem.status === 416
+                ? 'The range asked for is not in this clip.'
+                : 'The film of this snap is not on this machine. Its grades are kept; put the file back into the film folder.',
+          }),
+        ),
+      )
       .on('end', done)
       .pipe(event.node.res);
     event.node.res.on('close', done);

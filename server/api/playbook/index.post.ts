@@ -5,7 +5,16 @@ import { readInput } from '../../session/read-input';
 import { addDocuments } from '../../usecases/playbook';
 
 const Texts = z.object({
-  texts: z.array(z.object({ shelf: z.enum(SHELVES), text: z.string().min(1).max(400_000), opponent: z.string().max(60).nullish() })).min(1).max(200),
+  texts: z
+    .array(
+      z.object({
+        shelf: z.enum(SHELVES),
+        text: z.string().min(1).max(400_000),
+        opponent: z.string().max(60).nullish(),
+      }),
+    )
+    .min(1)
+    .max(200),
   overwrite: z.boolean().default(false),
 });
 

@@ -6,7 +6,8 @@ import { readInput } from '../../session/read-input';
 export default defineEventHandler(async (event) => {
   const { id } = await readInput(event, z.object({ id: z.int().positive() }));
   const { user } = await requireUserSession(event);
-  if (!await findMember(user.id, id)) throw createError({ statusCode: 403, message: 'You do not belong to this program.' });
+  if (!(await findMember(user.id, id)))
+    throw createError({ statusCode: 403, message: 'You do not belong to this program.' });
   await setUserSession(event, { user: { id: user.id, programId: id } });
   return { programId: id };
 });

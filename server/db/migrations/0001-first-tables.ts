@@ -32,5 +32,7 @@ export async function up(queries: QueryInterface): Promise<void> {
 }
 
 export async function down(queries: QueryInterface): Promise<void> {
-  await queries.sequelize.query('drop table grade_changes, grades, clips, snaps, games, seasons, memberships, players, programs, users');
+  await queries.sequelize.query(
+    'drop table grade_changes, grades, clips, snaps, games, seasons, memberships, players, programs, users',
+  );
 }
