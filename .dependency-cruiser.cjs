@@ -13,6 +13,7 @@ const STAGES = [
   'stress',
   'compare',
   'library',
+  'calls',
   'names',
   'film',
   'statistics',
@@ -20,33 +21,37 @@ const STAGES = [
   'reports',
   'formats',
 ];
+/** The rooms of the resolver, each of which knows those before it. */
+const ROOMS = ['prepare', 'settle', 'allot', 'judge', 'explain'];
 
-const stageRules = STAGES.slice(0, -1).map((stage, i) => ({
-  name: `core-${stage}-knows-earlier-stages-only`,
-  severity: 'error',
-  from: { path: `^core/${stage}/`, pathNot: '\\.(test|fuzz)\\.ts$' },
-  to: { path: `^core/(${STAGES.slice(i + 1).join('|')})/` },
-}));
+/** Rules that let nobody look ahead: `place` names the folder of a stage. */
+const inOrder = (stages, place) =>
+  stages.slice(0, -1).map((stage, i) => ({
+    name: `${place(stage).replace('^', '').replaceAll('/', '-')}knows-earlier-stages-only`,
+    severity: 'error',
+    from: { path: place(stage), pathNot: TESTS },
+    to: { path: place(`(${stages.slice(i + 1).join('|')})`) },
+  }));
+
+const TESTS = '(\\.(test|fuzz)\\.ts$|^core/testing/)';
+const CORE = { path: '^core/', pathNot: TESTS };
 
 /** @type {import('dependency-cruiser').IConfiguration} */
 module.exports = {
   forbidden: [
-    {
-      name: 'no-cycles',
-      severity: 'error',
-      from: {},
-      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
-    },
+    { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
     {
       name: 'core-stands-alone',
       severity: 'error',
-      from: { path: '^core/', pathNot: '(\\.(test|fuzz)\\.ts$|^core/testing/)' },
-      to: { path: '^(app|server|cli|demo|scripts)/|^node:' },
+      from: CORE,
+      to: { path: '^(app|server|cli|demo|scripts|bench|tests)/' },
     },
+    { name: 'core-knows-no-machine', severity: 'error', from: CORE, to: { dependencyTypes: ['core'] } },
+    { name: 'core-knows-no-tests', severity: 'error', from: CORE, to: { path: TESTS } },
     {
       name: 'core-uses-few-packages',
       severity: 'error',
-      from: { path: '^core/', pathNot: '(\\.(test|fuzz)\\.ts$|^core/testing/)' },
+      from: CORE,
       to: { path: 'node_modules', pathNot: 'node_modules/(zod|fastest-levenshtein)/' },
     },
     { name: 'app-and-server-apart', severity: 'error', from: { path: '^app/' }, to: { path: '^(server|cli)/' } },
@@ -56,7 +61,7 @@ module.exports = {
       name: 'routes-go-through-usecases',
       severity: 'error',
       from: { path: '^server/api/' },
-      to: { path: '^server/db/(models|mappers|migrations)' },
+      to: { path: '^server/db/(models|mappers|migrations|queries)' },
     },
     {
       name: 'cameras-share-no-measuring',
@@ -64,7 +69,8 @@ module.exports = {
       from: { path: '^demo/cameras/' },
       to: { path: '^core/(film|identify)/' },
     },
-    ...stageRules,
+    ...inOrder(STAGES, (stage) => `^core/${stage}/`),
+    ...inOrder(ROOMS, (room) => `^core/resolve/${room}/`),
   ],
   options: {
     doNotFollow: { path: 'node_modules' },

@@ -15,7 +15,13 @@ export default defineConfig({
           name: 'unit',
           testTimeout: 60_000,
           setupFiles: ['core/testing/seed.ts'],
-          include: ['core/**/*.test.ts', 'cli/**/*.test.ts', 'demo/**/*.test.ts', 'app/**/*.test.ts'],
+          include: [
+            'core/**/*.test.ts',
+            'cli/**/*.test.ts',
+            'demo/**/*.test.ts',
+            'app/**/*.test.ts',
+            'tests/house/**/*.test.ts',
+          ],
         },
       },
       {

@@ -1,7 +1,8 @@
 import { formationFrom, frontFrom, libraryText, schemeFrom } from '#core/library/library';
-import { resolvePlay, workPlay } from '#core/movement/play';
+import { resolve, workPlay } from '#core/movement/play';
 import { runPlay } from '#core/movement/run/run';
-import { prepareCall, workOut } from '#core/resolve/resolve';
+import { prepareCall } from '#core/resolve/prepare/prepare-call';
+import { workOut } from '#core/resolve/resolve';
 
 function need<T>(result: { ok: true; value: T } | { ok: false }): T {
   if (!result.ok) throw new Error('the library cannot be read');
@@ -26,7 +27,7 @@ for (const id of ['inside-zone-z1', 'outside-zone', 'power', 'long-trap', 'pro-f
   const front = need(frontFrom(libraryText('fronts', 'over-two-high')!, formation));
   const slants = { ...front, movements: [{ kind: 'slant', who: null, side: 'right' } as const] };
   const prepared = prepareCall(scheme, formation, { side: 'right' });
-  const resolution = resolvePlay(scheme, formation, slants, { side: 'right' });
+  const resolution = resolve(scheme, formation, slants, { side: 'right' });
   const [run, still, moving] = [
     timed(() => runPlay(formation, front, resolution)),
     timed(() => workOut(prepared, front)),

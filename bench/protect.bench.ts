@@ -1,6 +1,6 @@
 import { formationFrom, frontFrom, libraryIds, libraryText, schemeFrom } from '#core/library/library';
 import { provePressures } from '#core/protect/prove';
-import { prepareCall } from '#core/resolve/resolve';
+import { prepareCall } from '#core/resolve/prepare/prepare-call';
 
 function need<T>(result: { ok: true; value: T } | { ok: false }): T {
   if (!result.ok) throw new Error('the library cannot be read');

@@ -2,7 +2,8 @@ import { isMainThread, parentPort, Worker, workerData } from 'node:worker_thread
 import { Bench } from 'tinybench';
 import { Facts } from '#core/identify/identify';
 import { formationFrom, frontFrom, libraryIds, libraryText, schemeFrom } from '#core/library/library';
-import { decide, prepareCall, resolve, workOut } from '#core/resolve/resolve';
+import { decide, resolveStill, workOut } from '#core/resolve/resolve';
+import { prepareCall } from '#core/resolve/prepare/prepare-call';
 
 /*
  * Resolutions a second on one core, scheme after scheme, each in a worker of its own as proof runs them. A machine does not keep one
@@ -42,7 +43,7 @@ async function measure(id: string): Promise<Rates> {
       for (const front of fronts) workOut(prepared, front);
     });
     bench.add('reasons', () => {
-      for (const front of fronts) resolve(scheme.value, formation.value, front, call);
+      for (const front of fronts) resolveStill(scheme.value, formation.value, front, call);
     });
     await bench.run();
     for (const name of TASKS) {

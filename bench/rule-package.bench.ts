@@ -1,6 +1,7 @@
 import { Engine, type RuleProperties } from 'json-rules-engine';
 import { formationFrom, frontFrom, libraryIds, libraryText, schemeFrom } from '#core/library/library';
-import { prepareCall, workOut } from '#core/resolve/resolve';
+import { prepareCall } from '#core/resolve/prepare/prepare-call';
+import { workOut } from '#core/resolve/resolve';
 
 /**
  * The conditions of inside zone z1 in a general-purpose rule package: for each man covered, backside neighbour covered, neither. Only the

@@ -2,7 +2,7 @@ import { spawn } from 'node:child_process';
 import { readFile } from 'node:fs/promises';
 import { availableParallelism } from 'node:os';
 import { formationFrom, libraryIds, libraryText, schemeFrom, spaceFrom } from '#core/library/library';
-import { prepareCall } from '#core/resolve/resolve';
+import { prepareCall } from '#core/resolve/prepare/prepare-call';
 import { openSpace } from '#core/stress/space';
 import { planFor, stress } from '#core/stress/stress';
 

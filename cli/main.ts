@@ -9,14 +9,15 @@ import { printTree } from '../core/language/print';
 import { readTree } from '../core/language/read';
 import { sayFront } from '../core/language/lineups/print-lineup';
 import { libraryIds, type Shelf } from '../core/library/library';
-import { openJob, type StressJob } from '../core/library/stress-job';
-import type { CompiledScheme } from '../core/resolve/compile';
+import { openJob, type StressJob } from '../core/calls/stress-job';
+import type { CompiledScheme } from '../core/resolve/prepare/compile';
 import { planFor } from '../core/stress/stress';
-import { resolvePlay } from '../core/movement/play';
+import { resolve } from '../core/movement/play';
 import { mendProtection } from '../core/protect/mend-protection';
 import { FEWEST_RUSHERS, MOST_RUSHERS } from '../core/protect/pressures';
 import { provePressures } from '../core/protect/prove';
-import { prepareCall, resolve } from '../core/resolve/resolve';
+import { prepareCall } from '../core/resolve/prepare/prepare-call';
+import { resolveStill } from '../core/resolve/resolve';
 import { BLOCKS, CONDITIONS, TARGETS } from '../core/vocabulary/index';
 import {
   formationText,
@@ -98,7 +99,7 @@ program
     const found =
       o.scheme === undefined
         ? identify(formation, front, { side, settings })
-        : resolve(loadScheme(o.scheme), formation, front, { side: side ?? 'right', settings }).identification;
+        : resolveStill(loadScheme(o.scheme), formation, front, { side: side ?? 'right', settings }).identification;
     print(o.json ? JSON.stringify(found, null, 1) : showIdentification(found));
   });
 
@@ -120,7 +121,7 @@ program
     const settings = loadSettings(o.set ?? []);
     const formation = loadFormation(o.formation ?? DEFAULT_FORMATION);
     const front = loadFront(o.front, formation, settings, o.move);
-    const found = resolvePlay(scheme, formation, front, {
+    const found = resolve(scheme, formation, front, {
       side: loadSide(o.side!),
       tags: o.tag,
       without: o.without,

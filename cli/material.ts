@@ -9,7 +9,7 @@ import { FormationSchema, type Formation } from '../core/model/formation';
 import { FrontSchema, type Front } from '../core/model/front';
 import { SettingsSchema, type Settings } from '../core/model/settings';
 import { SideSchema, type Side } from '../core/model/side';
-import type { CompiledScheme } from '../core/resolve/compile';
+import type { CompiledScheme } from '../core/resolve/prepare/compile';
 import { spaceAround } from '../core/stress/space';
 
 /** The material is wrong: its lines go to standard error and the program ends with 1. */

@@ -1,6 +1,6 @@
 import { availableParallelism } from 'node:os';
 import { isMainThread, parentPort, Worker, workerData } from 'node:worker_threads';
-import { openJob, STRESS_CHUNK, type StressJob } from '../core/library/stress-job';
+import { openJob, STRESS_CHUNK, type StressJob } from '../core/calls/stress-job';
 import { addTallies, NO_TALLY, sharePlan, stress, type StressPlan, type Tally } from '../core/stress/stress';
 import { need } from './material';
 

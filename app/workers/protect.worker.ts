@@ -1,4 +1,4 @@
-import { proveAll, type Proved, type ProtectJob } from '#core/library/protect-job';
+import { proveAll, type Proved, type ProtectJob } from '#core/calls/protect-job';
 
 export type ProtectAnswer = { kind: 'proved'; done: number; found: readonly Proved[] } | { kind: 'end' };
 const say = (answer: ProtectAnswer): void => postMessage(answer);

@@ -1,4 +1,4 @@
-import { openJob, STRESS_CHUNK, type StressJob } from '#core/library/stress-job';
+import { openJob, STRESS_CHUNK, type StressJob } from '#core/calls/stress-job';
 import { addTallies, NO_TALLY, stress, type StressPlan, type Tally } from '#core/stress/stress';
 
 export type StressAnswer =

@@ -2,9 +2,10 @@ import { describe, expect, it } from 'vitest';
 import { readFormation } from '../language/lineups/read-formation';
 import { readFront } from '../language/lineups/read-front';
 import { libraryIds } from '../library/library';
-import { shippedScheme } from '../library/resolve-call';
-import type { CompiledScheme } from '../resolve/compile';
-import { resolve, type Call } from '../resolve/resolve';
+import { shippedScheme } from '../calls/resolve-call';
+import type { CompiledScheme } from '../resolve/prepare/compile';
+import { resolveStill } from '../resolve/resolve';
+import type { Call } from '../resolve/prepare/prepare-call';
 import { compareResolutions } from './compare';
 import { sayChange, whatMends } from './mend';
 
@@ -29,7 +30,7 @@ describe('two schools on one front', () => {
   it('marks the men who do something else', () => {
     const { formation, front } = lineup('LT LG C RG RT', OVER);
     const [one, other] = ['inside-zone-z1', 'inside-zone-z2'].map((id) =>
-      resolve(scheme(id), formation, front, { side: 'right' }),
+      resolveStill(scheme(id), formation, front, { side: 'right' }),
     );
     const { men, defenders, sameVerdict } = compareResolutions(one!, other!);
     expect(men.filter((m) => !m.same).map((m) => m.blocker)).toEqual(['LG', 'C', 'RG']);
@@ -68,9 +69,9 @@ describe('what mends it', () => {
     expect(others.length).toBeGreaterThan(0);
     for (const m of others) {
       const { formation, front: f } = lineup('LT LG C RG RT', front);
-      expect(resolve(scheme((m.change as { scheme: string }).scheme), formation, f, { side: 'right' }).verdict).toBe(
-        m.verdict,
-      );
+      expect(
+        resolveStill(scheme((m.change as { scheme: string }).scheme), formation, f, { side: 'right' }).verdict,
+      ).toBe(m.verdict);
     }
     expect(found.map((m) => sayChange(m.change)).every((s) => s.length > 5)).toBe(true);
   });

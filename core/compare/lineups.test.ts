@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { formationFrom, frontFrom, libraryText } from '../library/library';
-import { shippedScheme } from '../library/resolve-call';
+import { shippedScheme } from '../calls/resolve-call';
 import { afterMotion, answerFrom, canMotion } from './lineups';
 
 function need<T>(result: { ok: true; value: T } | { ok: false; diagnostics: unknown }): T {

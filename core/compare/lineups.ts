@@ -1,9 +1,9 @@
 import type { Formation } from '../model/formation';
 import type { Front } from '../model/front';
 import type { Resolution } from '../model/resolution';
-import { resolvePlay } from '../movement/play';
-import type { CompiledScheme } from '../resolve/compile';
-import type { Call } from '../resolve/resolve';
+import { resolve } from '../movement/play';
+import type { CompiledScheme } from '../resolve/prepare/compile';
+import type { Call } from '../resolve/prepare/prepare-call';
 
 /** One way of lining up for a play, and what comes of it. */
 export interface LineupAnswer {
@@ -31,7 +31,7 @@ export const afterMotion = (formation: Formation, id: string): Formation => ({
 
 /** What a play comes to from a formation, in numbers and in who is left. */
 export function answerFrom(scheme: CompiledScheme, formation: Formation, front: Front, call: Call): LineupAnswer {
-  const { verdict, identification, defenders } = resolvePlay(scheme, formation, front, call);
+  const { verdict, identification, defenders } = resolve(scheme, formation, front, call);
   const ids = (...status: string[]): string[] => defenders.filter((d) => status.includes(d.status)).map((d) => d.id);
   return {
     verdict,

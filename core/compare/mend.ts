@@ -3,10 +3,10 @@ import { lineOf, type Formation } from '../model/formation';
 import type { Front } from '../model/front';
 import type { Problem, Verdict } from '../model/resolution';
 import { otherSide, type Side } from '../model/side';
-import type { CompiledScheme } from '../resolve/compile';
+import type { CompiledScheme } from '../resolve/prepare/compile';
 import { workPlay } from '../movement/play';
-import { prepareCall, type Call } from '../resolve/resolve';
-import { tagsInForce } from '../resolve/tags';
+import { prepareCall, type Call } from '../resolve/prepare/prepare-call';
+import { tagsInForce } from '../resolve/prepare/tags';
 
 /** One thing that could be changed about a call; exactly one of the fields is set. */
 export type Change =

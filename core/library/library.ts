@@ -7,7 +7,7 @@ import type { Formation } from '../model/formation';
 import type { Front } from '../model/front';
 import type { Settings } from '../model/settings';
 import { SpaceSchema, type Space } from '../model/space';
-import { compileScheme, type CompiledScheme } from '../resolve/compile';
+import { compileScheme, type CompiledScheme } from '../resolve/prepare/compile';
 import { LIBRARY } from './embedded';
 
 export type Shelf = keyof typeof LIBRARY;

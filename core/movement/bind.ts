@@ -1,10 +1,10 @@
 import { EVENTS, REACTIONS } from '../vocabulary/index';
 import { NOBODY, type Change, type Proposal, type Scene } from '../vocabulary/scene';
 import type { EventWord, ReactionWord } from '../vocabulary/word';
-import { slotsOf } from '../resolve/phrase';
-import type { Outcome } from '../resolve/outcome';
-import { insteadOf, NO_PROPOSAL } from '../resolve/proposals';
-import type { Bound } from '../resolve/settle';
+import { slotsOf } from '../resolve/prepare/phrase';
+import type { Outcome } from '../resolve/allot/outcome';
+import { insteadOf, NO_PROPOSAL } from '../resolve/prepare/proposals';
+import type { Bound } from '../resolve/settle/settle';
 
 type Reaction = ReactionWord['does'];
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { BLOCKS } from '../vocabulary/index';
-import { resolveCall } from '../library/resolve-call';
+import { resolveCall } from '../calls/resolve-call';
 import { aimPoint, firstStep } from './first-step';
 
 const worked = resolveCall({

@@ -3,14 +3,15 @@ import { describe, expect, it } from 'vitest';
 import { readFront } from '../language/lineups/read-front';
 import { readFormation } from '../language/lineups/read-formation';
 import { libraryIds, schemeFrom } from '../library/library';
-import { shippedScheme } from '../library/resolve-call';
+import { shippedScheme } from '../calls/resolve-call';
 import type { Front } from '../model/front';
 import type { Movement } from '../model/movement';
 import { otherSide, SIDES } from '../model/side';
-import { prepareCall, resolve } from '../resolve/resolve';
+import { prepareCall } from '../resolve/prepare/prepare-call';
+import { resolveStill } from '../resolve/resolve';
 import { aLineup, formationOf, mirrorFormation, mirrorFront, mirrorSeat } from '../testing/fronts';
 import { moveFront } from './move-front';
-import { resolvePlay, workMoved, workPlay } from './play';
+import { resolve, workMoved, workPlay } from './play';
 
 function need<T>(result: { ok: true; value: T } | { ok: false; diagnostics: unknown }): T {
   if (!result.ok) throw new Error(JSON.stringify(result.diagnostics));
@@ -64,9 +65,9 @@ describe('the laws of movement', () => {
     fc.assert(
       fc.property(aMovingLineup, aScheme, side, ({ formation, front }, id, to) => {
         const scheme = need(shippedScheme(id));
-        const one = resolvePlay(scheme, formation, front, { side: to });
-        expect(resolvePlay(scheme, formation, front, { side: to })).toEqual(one);
-        const other = resolvePlay(
+        const one = resolve(scheme, formation, front, { side: to });
+        expect(resolve(scheme, formation, front, { side: to })).toEqual(one);
+        const other = resolve(
           scheme,
           mirrorFormation(formation),
           { ...mirrorFront(front), movements: front.movements.map(mirrorMove) },
@@ -103,12 +104,12 @@ describe('the laws of movement', () => {
       fc.property(aLineup, aScheme, ({ formation, front }, id) => {
         const scheme = need(shippedScheme(id));
         expect(moveFront(front, formation).front.defenders).toEqual(front.defenders);
-        expect(resolvePlay(scheme, formation, front, { side: 'left' })).toEqual(
-          resolve(scheme, formation, front, { side: 'left' }),
+        expect(resolve(scheme, formation, front, { side: 'left' })).toEqual(
+          resolveStill(scheme, formation, front, { side: 'left' }),
         );
         const prepared = prepareCall(scheme, formation, { side: 'left' });
         expect(workPlay(prepared, front).judgement.verdict).toBe(
-          resolve(scheme, formation, front, { side: 'left' }).verdict,
+          resolveStill(scheme, formation, front, { side: 'left' }).verdict,
         );
       }),
       { numRuns: 100 },
@@ -153,7 +154,7 @@ describe('where movements take a front', () => {
     const walked = need(
       readFront('LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M A right up lb; M drop', line),
     );
-    const r = resolvePlay(need(shippedScheme('inside-zone-z1')), line, walked, { side: 'right' });
+    const r = resolve(need(shippedScheme('inside-zone-z1')), line, walked, { side: 'right' });
     expect(r.movement!.changed).toContain('C');
     expect(r.assignments.find((a) => a.blocker === 'C')).toMatchObject({ target: 'N', next: 'M' });
   });
@@ -187,7 +188,7 @@ centre, backside guard, backside tackle
   otherwise: climb${sentence}
 `;
   const after = (sentence: string, move: string, man: string) => {
-    const r = resolvePlay(need(schemeFrom(rules(sentence))), line, need(readFront(`${OVER}; ${move}`, line)), {
+    const r = resolve(need(schemeFrom(rules(sentence))), line, need(readFront(`${OVER}; ${move}`, line)), {
       side: 'right',
     });
     return r.assignments.find((a) => a.blocker === man)!;
@@ -258,7 +259,7 @@ centre, backside guard, backside tackle
       ...front,
       movements: front.movements.map((m) => ({ ...m, kind: 'slant' as const, who: 'T', side: 'right' as const })),
     };
-    const r = resolvePlay(
+    const r = resolve(
       need(schemeFrom(rules(text).replaceAll('double the man on me', 'double the man on the playside guard'))),
       line,
       moved,

@@ -2,20 +2,14 @@ import { Facts } from '../identify/identify';
 import type { Formation } from '../model/formation';
 import type { Front } from '../model/front';
 import type { Resolution } from '../model/resolution';
-import type { CompiledScheme } from '../resolve/compile';
-import { settleOutcome, type Outcome } from '../resolve/outcome';
-import {
-  decide,
-  explainWorked,
-  judged,
-  prepareCall,
-  workOut,
-  type Call,
-  type Prepared,
-  type Worked,
-} from '../resolve/resolve';
-import { setScene } from '../resolve/set-scene';
-import { settleFirstLevel } from '../resolve/settle';
+import type { CompiledScheme } from '../resolve/prepare/compile';
+import { settleOutcome, type Outcome } from '../resolve/allot/outcome';
+import { decide, judged, workOut } from '../resolve/resolve';
+import { explainWorked } from '../resolve/explain/explain-worked';
+import { prepareCall, type Call, type Prepared } from '../resolve/prepare/prepare-call';
+import type { Worked } from '../resolve/judge/judge';
+import { setScene } from '../resolve/settle/set-scene';
+import { settleFirstLevel } from '../resolve/settle/settle';
 import { bindMen } from './bind';
 import { describeChange } from './describe-change';
 import { moveFront } from './move-front';
@@ -56,7 +50,7 @@ function decideAfter(prepared: Prepared, front: Front, before: Outcome): Outcome
 }
 
 /** As `resolve`, with the movements of the front: assignments are those after the snap, and `movement` says what changed and why. */
-export function resolvePlay(scheme: CompiledScheme, formation: Formation, front: Front, call: Call): Resolution {
+export function resolve(scheme: CompiledScheme, formation: Formation, front: Front, call: Call): Resolution {
   const prepared = prepareCall(scheme, formation, call);
   if (front.movements.length === 0) return explainWorked(prepared, workOut(prepared, front));
   const work = workMoved(prepared, front);

@@ -1,7 +1,7 @@
 import { identify } from '../identify/identify';
 import type { Front } from '../model/front';
 import { otherSide } from '../model/side';
-import { prepareCall, type Prepared } from '../resolve/resolve';
+import { prepareCall, type Prepared } from '../resolve/prepare/prepare-call';
 import type { PressureProof } from '../model/pressure';
 import { provePressures, type Rushers } from './prove';
 

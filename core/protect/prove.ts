@@ -2,7 +2,7 @@ import { atMost, moreThan } from '../geometry/compare';
 import { HAND_HELP } from '../geometry/tolerances';
 import type { Front } from '../model/front';
 import type { PressureProof, PressureReport, PressureResult } from '../model/pressure';
-import type { Prepared } from '../resolve/resolve';
+import type { Prepared } from '../resolve/prepare/prepare-call';
 import { decide } from '../resolve/resolve';
 import { NOBODY, type Scene } from '../vocabulary/scene';
 import { gapAt } from './lanes';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { readTree } from '../language/read';
 import { libraryIds, libraryText } from '../library/library';
-import { resolveCall } from '../library/resolve-call';
+import { resolveCall } from '../calls/resolve-call';
 import { cautionsFor, cautionsOfSheet } from './cautions';
 
 const assignments = (scheme: string, tags: string[] = []) => {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { readFront } from '../language/lineups/read-front';
-import { shippedScheme } from '../library/resolve-call';
-import { resolve } from '../resolve/resolve';
+import { shippedScheme } from '../calls/resolve-call';
+import { resolveStill } from '../resolve/resolve';
 import { formationOf } from '../testing/fronts';
 import { verdictSentence } from './verdict-sentence';
 
@@ -9,7 +9,7 @@ function said(id: string, formation: string, front: string): string {
   const [scheme, men] = [shippedScheme(id), formationOf(formation)];
   const read = readFront(front, men);
   if (!scheme.ok || !read.ok) throw new Error(id);
-  return verdictSentence(resolve(scheme.value, men, read.value, { side: 'right' }));
+  return verdictSentence(resolveStill(scheme.value, men, read.value, { side: 'right' }));
 }
 const OVER = 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right';
 

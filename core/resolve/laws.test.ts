@@ -4,8 +4,8 @@ import { libraryIds, libraryText, schemeFrom } from '../library/library';
 import type { Resolution } from '../model/resolution';
 import { otherSide, type Side } from '../model/side';
 import { aLineup, mirrorFormation, mirrorFront, mirrorSeat } from '../testing/fronts';
-import { resolve } from './resolve';
-import type { CompiledScheme } from './compile';
+import { resolveStill } from './resolve';
+import type { CompiledScheme } from './prepare/compile';
 
 function load(id: string): CompiledScheme {
   const read = schemeFrom(libraryText('schemes', id)!);
@@ -30,8 +30,8 @@ describe.each(libraryIds('schemes'))('%s, on any front', (id) => {
   it('mirrors: the turned front gives the turned assignments', () => {
     fc.assert(
       fc.property(aLineup, aSide, ({ formation, front }, side) => {
-        const here = resolve(scheme, formation, front, { side });
-        const there = resolve(scheme, mirrorFormation(formation), mirrorFront(front), { side: otherSide(side) });
+        const here = resolveStill(scheme, formation, front, { side });
+        const there = resolveStill(scheme, mirrorFormation(formation), mirrorFront(front), { side: otherSide(side) });
         expect(gist(there, mirrorSeat)).toEqual(gist(here));
       }),
       { numRuns: RUNS },
@@ -45,7 +45,9 @@ describe.each(libraryIds('schemes'))('%s, on any front', (id) => {
           ...front,
           defenders: [...front.defenders].sort((a, b) => ((a.x * 7919 + seed) % 13) - ((b.x * 7919 + seed) % 13)),
         };
-        expect(resolve(scheme, formation, shuffled, { side })).toEqual(resolve(scheme, formation, front, { side }));
+        expect(resolveStill(scheme, formation, shuffled, { side })).toEqual(
+          resolveStill(scheme, formation, front, { side }),
+        );
       }),
       { numRuns: RUNS },
     );
@@ -54,7 +56,7 @@ describe.each(libraryIds('schemes'))('%s, on any front', (id) => {
   it('accounts for every defender, and never calls a play sound with a box man free who can arrive', () => {
     fc.assert(
       fc.property(aLineup, aSide, ({ formation, front }, side) => {
-        const r = resolve(scheme, formation, front, { side });
+        const r = resolveStill(scheme, formation, front, { side });
         expect(r.defenders.map((d) => d.id).sort()).toEqual(front.defenders.map((d) => d.id).sort());
         for (const d of r.defenders) {
           // Whoever is only chipped has nobody who blocks him.
@@ -82,7 +84,7 @@ describe.each(libraryIds('schemes'))('%s, on any front', (id) => {
         fc.subarray(scheme.tags.map((t) => t.name)),
         fc.subarray(scheme.tags.map((t) => t.name)),
         ({ formation, front }, side, tags, without) => {
-          const found = resolve(scheme, formation, front, { side, tags, without }).problems.filter((p) =>
+          const found = resolveStill(scheme, formation, front, { side, tags, without }).problems.filter((p) =>
             ['two-on-one', 'cycle', 'partner-cannot-come', 'idle'].includes(p.code),
           );
           expect(found.map((p) => p.message)).toEqual([]);
@@ -96,7 +98,7 @@ describe.each(libraryIds('schemes'))('%s, on any front', (id) => {
     const isOver = (a: Resolution['assignments'][number]): boolean => /^bump over/.test(a.because.sentence);
     fc.assert(
       fc.property(aLineup, aSide, ({ formation, front }, side) => {
-        const r = resolve(scheme, formation, front, { side });
+        const r = resolveStill(scheme, formation, front, { side });
         const x = (id: string): number => front.defenders.find((d) => d.id === id)!.x;
         const line = r.assignments.filter((a) =>
           formation.men.some((m) => m.id === a.blocker && (m.kind === 'line' || m.kind === 'tight-end')),
@@ -116,7 +118,7 @@ describe.each(libraryIds('schemes'))('%s, on any front', (id) => {
   it('gives every choice its sentence and a reason for every sentence passed over', () => {
     fc.assert(
       fc.property(aLineup, aSide, ({ formation, front }, side) => {
-        for (const a of resolve(scheme, formation, front, { side }).assignments) {
+        for (const a of resolveStill(scheme, formation, front, { side }).assignments) {
           expect(a.because.sentence).not.toBe('');
           for (const p of a.because.passedOver) expect(p.reason).toMatch(/\w/);
           expect(a.path.length).toBeGreaterThan(0);

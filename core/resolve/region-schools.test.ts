@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { shippedScheme } from '../library/resolve-call';
+import { shippedScheme } from '../calls/resolve-call';
 import type { Formation } from '../model/formation';
 import type { Front } from '../model/front';
 import { aFront, formationOf } from '../testing/fronts';
-import { resolve } from './resolve';
+import { resolveStill } from './resolve';
 
 /*
  * Zone by regions, reckoned once more from the sheet in the plainest way, without the rule language: who is covered drives his man,
@@ -63,7 +63,7 @@ describe.each(SCHOOLS)('$id', (school) => {
           const wanted = reckon(school, formation, front);
           if (!wanted) return;
           decided++;
-          const { assignments } = resolve(scheme.value, formation, front, { side: 'right' });
+          const { assignments } = resolveStill(scheme.value, formation, front, { side: 'right' });
           const onLine = (id: string | null): string | null =>
             front.defenders.some((d) => d.id === id && d.y <= 4.5) ? id : null;
           expect(SEATS.map((id) => onLine(assignments.find((a) => a.blocker === id)!.target))).toEqual(wanted);

@@ -2,10 +2,11 @@ import { describe, expect, it } from 'vitest';
 import { readFormation } from '../language/lineups/read-formation';
 import { readFront } from '../language/lineups/read-front';
 import { schemeFrom } from '../library/library';
-import { shippedScheme } from '../library/resolve-call';
+import { shippedScheme } from '../calls/resolve-call';
 import type { Resolution } from '../model/resolution';
-import type { CompiledScheme } from './compile';
-import { resolve, type Call } from './resolve';
+import type { CompiledScheme } from './prepare/compile';
+import { resolveStill } from './resolve';
+import type { Call } from './prepare/prepare-call';
 
 const HEAD = 'scheme t "T"\nfamily gap\nentry playside A gap\ntrack gap\ntempo power\ncover shoulders\n';
 const OVER = 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right';
@@ -17,7 +18,7 @@ function need<T>(result: { ok: true; value: T } | { ok: false; diagnostics: unkn
 }
 function run(scheme: CompiledScheme, front = OVER, formation = FIVE, call: Call = { side: 'right' }): Resolution {
   const men = need(readFormation(formation));
-  return resolve(scheme, men, need(readFront(front, men)), call);
+  return resolveStill(scheme, men, need(readFront(front, men)), call);
 }
 const rules = (body: string, head = HEAD): CompiledScheme => need(schemeFrom(head + body));
 const man = (r: Resolution, id: string) => r.assignments.find((a) => a.blocker === id)!;

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { sayFront } from '../language/lineups/print-lineup';
 import { formationFrom, frontFrom, libraryIds, libraryText } from '../library/library';
-import { shippedScheme } from '../library/resolve-call';
+import { shippedScheme } from '../calls/resolve-call';
 import type { Formation } from '../model/formation';
 import { SIDES } from '../model/side';
-import { prepareCall } from '../resolve/resolve';
+import { prepareCall } from '../resolve/prepare/prepare-call';
 import { openSpace, spaceAround, type OpenSpace } from './space';
 import { planFor, stress } from './stress';
 

@@ -1,6 +1,6 @@
 import { atLeast, atMost } from '../geometry/compare';
-import type { Fault } from '../resolve/judge-case';
-import type { Worked } from '../resolve/resolve';
+import type { Fault } from '../resolve/judge/judge-case';
+import type { Worked } from '../resolve/judge/judge';
 
 /**
  * Faults of the rules themselves, whoever plays: a man on the line between the last back-side and the last play-side lineman whom

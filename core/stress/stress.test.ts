@@ -1,9 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { formationFrom, frontFrom, libraryIds, libraryText, schemeFrom, spaceFrom } from '../library/library';
-import { shippedScheme } from '../library/resolve-call';
+import { shippedScheme } from '../calls/resolve-call';
 import { SpaceSchema } from '../model/space';
-import { prepareCall, resolve } from '../resolve/resolve';
+import { prepareCall } from '../resolve/prepare/prepare-call';
+import { resolveStill } from '../resolve/resolve';
 import { movementMenu } from '../movement/menu';
 import { choiceAt, openSpace, spaceAround, type OpenSpace } from './space';
 import { addTallies, NO_TALLY, planFor, sharePlan, stress } from './stress';
@@ -69,7 +70,7 @@ describe('stress', () => {
         const tally = stress(power, space, { kind: 'all', seed: 1, from: index, to: index + 1 });
         const front = space.frontAt(choiceAt(space.radix, index));
         if (!front) return void expect(tally).toMatchObject({ fronts: 0, skipped: 1 });
-        const r = resolve(power.scheme, formation, front, power.call);
+        const r = resolveStill(power.scheme, formation, front, power.call);
         expect([tally.sound, tally.atRisk, tally.broken]).toEqual(
           [r.verdict === 'sound', r.verdict === 'at risk', r.verdict === 'broken'].map(Number),
         );
@@ -115,9 +116,9 @@ describe('stress', () => {
     const tally = stress(prepareCall(broken, formation, { side: 'right' }), space, planFor(space, 3000, 1));
     expect(tally.broken).toBeGreaterThan(0);
     for (const c of tally.causes) {
-      const messages = resolve(broken, formation, space.frontAt(c.smallest.choice)!, { side: 'right' }).problems.map(
-        (p) => p.message,
-      );
+      const messages = resolveStill(broken, formation, space.frontAt(c.smallest.choice)!, {
+        side: 'right',
+      }).problems.map((p) => p.message);
       expect(messages).toContain(c.smallest.message);
     }
   });

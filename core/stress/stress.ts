@@ -1,9 +1,10 @@
 import type { Problem, ProblemCode } from '../model/resolution';
 import type { Front } from '../model/front';
-import { explainFault, faultKey, isBreaking } from '../resolve/judge';
-import type { Fault } from '../resolve/judge-case';
+import { explainFault, faultKey, isBreaking } from '../resolve/judge/judge';
+import type { Fault } from '../resolve/judge/judge-case';
 import { workPlay } from '../movement/play';
-import type { Prepared, Worked } from '../resolve/resolve';
+import type { Prepared } from '../resolve/prepare/prepare-call';
+import type { Worked } from '../resolve/judge/judge';
 import { holesOf } from './holes';
 import { choiceAt, choiceDrawn, weightOf, type Choice, type OpenSpace } from './space';
 

@@ -1,5 +1,5 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
-import { workCall } from '#core/library/resolve-call';
+import { workCall } from '#core/calls/resolve-call';
 import { wordDiagnostic } from '#core/diagnostics/wording';
 import { ANGLES, type ClipBody } from '#core/model/snap';
 import { DEMO_SNAPS, demoClipFile } from '../scenario';

@@ -1,4 +1,4 @@
-import type { WorkedCall } from '#core/library/resolve-call';
+import type { WorkedCall } from '#core/calls/resolve-call';
 import type { Quirk } from '#core/movement/run/blockers';
 import { STEP } from '#core/movement/run/bodies';
 import { runPlay as runInTime } from '#core/movement/run/run';

@@ -8,7 +8,7 @@ import { formatDiagnostic, wordDiagnostic } from '#core/diagnostics/wording';
 import { checkText } from '#core/language/check';
 import { readTree } from '#core/language/read';
 import { spaceFrom } from '#core/library/library';
-import { Playbook, SHELF_KIND, type BookShelf } from '#core/library/playbook';
+import { Playbook, SHELF_KIND, type BookShelf } from '#core/calls/playbook';
 
 export interface DocumentView {
   id: number;

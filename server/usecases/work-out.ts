@@ -3,7 +3,7 @@ import type { Member } from '../session/member';
 import { playbookOf } from './playbook';
 import { readProgram } from './program';
 import { wordDiagnostic } from '#core/diagnostics/wording';
-import { resolveCall, type Ways } from '#core/library/resolve-call';
+import { resolveCall, type Ways } from '#core/calls/resolve-call';
 import type { Resolution } from '#core/model/resolution';
 import type { Call } from '#core/model/snap';
 

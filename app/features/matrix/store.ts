@@ -6,8 +6,8 @@ import { identify } from '#core/identify/identify';
 import { sayMovement } from '#core/language/lineups/read-movement';
 import { GENERAL_MOVES, type GeneralMove } from '#core/movement/menu';
 import { workPlay } from '#core/movement/play';
-import { prepareCall } from '#core/resolve/resolve';
-import { explainFault } from '#core/resolve/judge';
+import { prepareCall } from '#core/resolve/prepare/prepare-call';
+import { explainFault } from '#core/resolve/judge/judge';
 import { usePlaybook } from '~/features/playbook/store';
 
 export interface Cell {

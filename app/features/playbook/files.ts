@@ -1,5 +1,5 @@
 import { readTree } from '#core/language/read';
-import type { BookShelf } from '#core/library/playbook';
+import type { BookShelf } from '#core/calls/playbook';
 
 const SHELF: Record<string, BookShelf> = { scheme: 'schemes', front: 'fronts', formation: 'formations' };
 

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import { Playbook, type BookShelf, type Entry } from '#core/library/playbook';
+import { Playbook, type BookShelf, type Entry } from '#core/calls/playbook';
 import type { Naming } from '#core/model/naming';
 import { shippedNaming } from '#core/names/shipped';
 import type { ProgramBody } from '#core/model/program';

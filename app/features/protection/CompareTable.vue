@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import type { Proved } from '#core/library/protect-job';
+import type { Proved } from '#core/calls/protect-job';
 import { upperFirst } from '~/features/board/words';
 import { usePlaybook } from '~/features/playbook/store';
 import { useProtection } from './store';

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { hasErrors, type Diagnostic } from '#core/diagnostics/diagnostic';
 import { levelOf } from '#core/identify/line';
-import type { ProtectCall } from '#core/library/protect-job';
+import type { ProtectCall } from '#core/calls/protect-job';
 import type { Formation } from '#core/model/formation';
 import type { Front } from '#core/model/front';
 import type { Overrides } from '#core/model/identification';
@@ -10,8 +10,9 @@ import type { PressureReport } from '#core/model/pressure';
 import type { Resolution } from '#core/model/resolution';
 import { mendProtection, type ProtectionMend } from '#core/protect/mend-protection';
 import { provePressures, tryPressure } from '#core/protect/prove';
-import { prepareCall, resolve, type Prepared } from '#core/resolve/resolve';
-import { toggleTag } from '#core/resolve/tags';
+import { prepareCall, type Prepared } from '#core/resolve/prepare/prepare-call';
+import { resolveStill } from '#core/resolve/resolve';
+import { toggleTag } from '#core/resolve/prepare/tags';
 import { usePlaybook } from '~/features/playbook/store';
 
 /** A protection called against a front. */
@@ -100,7 +101,7 @@ export const useProtection = defineStore('protection', () => {
   });
   const resolution = computed<Resolution | null>(() =>
     prepared.value && front.value
-      ? resolve(prepared.value.scheme, prepared.value.formation, front.value, prepared.value.call)
+      ? resolveStill(prepared.value.scheme, prepared.value.formation, front.value, prepared.value.call)
       : null,
   );
   const proof = computed(() => (prepared.value && front.value ? provePressures(prepared.value, front.value) : null));

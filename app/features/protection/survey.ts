@@ -1,5 +1,5 @@
 import { onScopeDispose, ref, shallowRef } from 'vue';
-import type { ProtectJob, Proved } from '#core/library/protect-job';
+import type { ProtectJob, Proved } from '#core/calls/protect-job';
 import type { ProtectAnswer } from '~/workers/protect.worker';
 
 /** Many protections or many fronts, proved in a worker; a new question ends the old one. */

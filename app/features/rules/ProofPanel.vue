@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { postOf, suggestSentence } from '#core/compare/suggest';
-import type { StressJob } from '#core/library/stress-job';
+import type { StressJob } from '#core/calls/stress-job';
 import type { Cause } from '#core/stress/stress';
 import { usePlaybook } from '~/features/playbook/store';
 import { download } from '~/features/playbook/files';

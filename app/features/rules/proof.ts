@@ -2,7 +2,7 @@ import { computed, onScopeDispose, ref, shallowRef } from 'vue';
 import { wordDiagnostic } from '#core/diagnostics/wording';
 import { blockerOf } from '#core/compare/suggest';
 import { sayFront } from '#core/language/lineups/print-lineup';
-import { openJob, type StressJob } from '#core/library/stress-job';
+import { openJob, type StressJob } from '#core/calls/stress-job';
 import { addTallies, NO_TALLY, planFor, sharePlan, type Cause, type Tally } from '#core/stress/stress';
 import type { StressAnswer } from '~/workers/stress.worker';
 

@@ -1,7 +1,7 @@
 import { computed, ref } from 'vue';
 import { wordDiagnostic } from '#core/diagnostics/wording';
 import { spaceFrom } from '#core/library/library';
-import type { Entry } from '#core/library/playbook';
+import type { Entry } from '#core/calls/playbook';
 import { movementMenu } from '#core/movement/menu';
 import { openSpace, spaceAround } from '#core/stress/space';
 import { usePlaybook, type OwnDocument } from '~/features/playbook/store';

@@ -14,13 +14,14 @@ import type { Overrides } from '#core/model/identification';
 import { readMoves } from '#core/language/lineups/read-moves';
 import { sayMovement } from '#core/language/lineups/read-movement';
 import { describeMovement, movementMenu } from '#core/movement/menu';
-import { resolvePlay, workPlay } from '#core/movement/play';
+import { resolve, workPlay } from '#core/movement/play';
 import { arrivalsOf } from '#core/movement/run/arrivals';
 import { runPlay, type Run } from '#core/movement/run/run';
 import { provePressures } from '#core/protect/prove';
-import { faultKey } from '#core/resolve/judge';
-import { prepareCall, type Worked } from '#core/resolve/resolve';
-import { toggleTag } from '#core/resolve/tags';
+import { faultKey } from '#core/resolve/judge/judge';
+import { prepareCall } from '#core/resolve/prepare/prepare-call';
+import type { Worked } from '#core/resolve/judge/judge';
+import { toggleTag } from '#core/resolve/prepare/tags';
 import { usePlaybook } from '~/features/playbook/store';
 
 /** What is on the board: ids of what ships, or a front of the coach's own in notation. */
@@ -106,7 +107,7 @@ export const useWalkthrough = defineStore('walkthrough', () => {
   const resolution = computed<Resolution | null>(() => {
     const scheme = playbook.book.scheme(call.value.scheme);
     if (!scheme.ok || !formation.value || !moving.value) return null;
-    return resolvePlay(scheme.value, formation.value, moving.value, callOf());
+    return resolve(scheme.value, formation.value, moving.value, callOf());
   });
 
   /** The play in time; worked out when somebody looks at it. */
@@ -233,7 +234,7 @@ export const useWalkthrough = defineStore('walkthrough', () => {
   const comparison = computed(() => {
     const other = otherSchool.value === null ? null : playbook.book.scheme(otherSchool.value);
     if (!other?.ok || !resolution.value || !formation.value || !moving.value) return null;
-    const answer = resolvePlay(other.value, formation.value, moving.value, { ...callOf(), tags: [], without: [] });
+    const answer = resolve(other.value, formation.value, moving.value, { ...callOf(), tags: [], without: [] });
     return { name: other.value.tree.name, answer, ...compareResolutions(resolution.value, answer) };
   });
 

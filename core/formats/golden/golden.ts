@@ -5,11 +5,11 @@ import { mirrorText } from '../../language/lineups/print-lineup';
 import { readFormation } from '../../language/lineups/read-formation';
 import { readFront } from '../../language/lineups/read-front';
 import { libraryText } from '../../library/library';
-import { shippedScheme } from '../../library/resolve-call';
+import { shippedScheme } from '../../calls/resolve-call';
 import type { Resolution } from '../../model/resolution';
 import { VerdictSchema } from '../../model/resolution';
 import { otherSide, SideSchema } from '../../model/side';
-import { resolvePlay } from '../../movement/play';
+import { resolve } from '../../movement/play';
 
 const PairSchema = z.object({ on: z.string(), men: z.array(z.string()), next: z.string().optional() });
 
@@ -62,7 +62,7 @@ export function runGoldenCase(c: GoldenCase): string[] | null {
   if (!formation.ok) return formation.diagnostics.map(wordDiagnostic);
   const front = readFront([c.front, ...(c.moves ?? [])].join('; '), formation.value);
   if (!front.ok || hasErrors(front.diagnostics)) return front.diagnostics.map(wordDiagnostic);
-  return compare(resolvePlay(scheme.value, formation.value, front.value, { side: c.side, tags: c.tags }), c.expect);
+  return compare(resolve(scheme.value, formation.value, front.value, { side: c.side, tags: c.tags }), c.expect);
 }
 
 function compare(resolution: Resolution, expect: GoldenCase['expect']): string[] {

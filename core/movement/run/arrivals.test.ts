@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { workCall } from '../../library/resolve-call';
+import { workCall } from '../../calls/resolve-call';
 import { arrivalsOf } from './arrivals';
 import { runPlay, type RunEvent, type RunOptions } from './run';
 

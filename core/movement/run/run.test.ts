@@ -3,11 +3,11 @@ import { describe, expect, it } from 'vitest';
 import { readFormation } from '../../language/lineups/read-formation';
 import { readFront } from '../../language/lineups/read-front';
 import { libraryIds } from '../../library/library';
-import { shippedScheme } from '../../library/resolve-call';
+import { shippedScheme } from '../../calls/resolve-call';
 import { MOVERS } from '../../kinematics/speeds';
 import { otherSide, SIDES } from '../../model/side';
 import { aLineup, mirrorFormation, mirrorFront, mirrorSeat } from '../../testing/fronts';
-import { resolvePlay } from '../play';
+import { resolve } from '../play';
 import { BODY_ROOM, STEP } from './bodies';
 import { runPlay, type Run, type RunOptions } from './run';
 
@@ -20,12 +20,7 @@ const OVER = 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right'
 const playOf = (scheme: string, lineup: string, defence: string, options: RunOptions = {}): Run => {
   const formation = need(readFormation(lineup));
   const front = need(readFront(defence, formation));
-  return runPlay(
-    formation,
-    front,
-    resolvePlay(need(shippedScheme(scheme)), formation, front, { side: 'right' }),
-    options,
-  );
+  return runPlay(formation, front, resolve(need(shippedScheme(scheme)), formation, front, { side: 'right' }), options);
 };
 const place = (run: Run, frame: number, id: string): { x: number; y: number } => {
   const i = run.men.findIndex((m) => m.id === id);
@@ -39,10 +34,10 @@ describe('the laws of a run', () => {
     fc.assert(
       fc.property(aLineup, aScheme, fc.constantFrom(...SIDES), ({ formation, front }, id, side) => {
         const scheme = need(shippedScheme(id));
-        const run = runPlay(formation, front, resolvePlay(scheme, formation, front, { side }));
-        expect(runPlay(formation, front, resolvePlay(scheme, formation, front, { side }))).toEqual(run);
+        const run = runPlay(formation, front, resolve(scheme, formation, front, { side }));
+        expect(runPlay(formation, front, resolve(scheme, formation, front, { side }))).toEqual(run);
         const [m, f] = [mirrorFormation(formation), mirrorFront(front)];
-        const other = runPlay(m, f, resolvePlay(scheme, m, f, { side: otherSide(side) }));
+        const other = runPlay(m, f, resolve(scheme, m, f, { side: otherSide(side) }));
         expect(other.frames.length).toBe(run.frames.length);
         const last = run.frames.length - 1;
         for (const { id: man } of run.men) {
@@ -58,11 +53,7 @@ describe('the laws of a run', () => {
   it('starts where everybody stands, and nobody runs faster than he can', () => {
     fc.assert(
       fc.property(aLineup, aScheme, ({ formation, front }, id) => {
-        const run = runPlay(
-          formation,
-          front,
-          resolvePlay(need(shippedScheme(id)), formation, front, { side: 'right' }),
-        );
+        const run = runPlay(formation, front, resolve(need(shippedScheme(id)), formation, front, { side: 'right' }));
         for (const man of [...formation.men, ...front.defenders]) {
           const at = place(run, 0, man.id);
           expect(Math.hypot(at.x - man.x, at.y - man.y)).toBeLessThan(1e-4);
@@ -86,11 +77,7 @@ describe('the laws of a run', () => {
   it('nobody passes through a man he is in contact with', () => {
     fc.assert(
       fc.property(aLineup, aScheme, ({ formation, front }, id) => {
-        const run = runPlay(
-          formation,
-          front,
-          resolvePlay(need(shippedScheme(id)), formation, front, { side: 'right' }),
-        );
+        const run = runPlay(formation, front, resolve(need(shippedScheme(id)), formation, front, { side: 'right' }));
         for (const e of run.events) {
           if (e.kind !== 'contact') continue;
           const f = Math.round(e.time / STEP);

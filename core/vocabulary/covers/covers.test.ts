@@ -5,7 +5,7 @@ import { readFormation } from '../../language/lineups/read-formation';
 import { readFront } from '../../language/lineups/read-front';
 import type { Formation } from '../../model/formation';
 import type { Front } from '../../model/front';
-import { lineUp } from '../../resolve/line-up';
+import { lineUp } from '../../resolve/prepare/line-up';
 import { aLineup } from '../../testing/fronts';
 import type { SceneDefender } from '../scene';
 import { COVERS, type CoverName } from './index';

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { SHELVES } from '#core/library/playbook';
+import { SHELVES } from '#core/calls/playbook';
 import { requireMember } from '../../session/member';
 import { readInput } from '../../session/read-input';
 import { addDocuments } from '../../usecases/playbook';

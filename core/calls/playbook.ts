@@ -1,0 +1,141 @@
+import { error, type Result } from '../diagnostics/diagnostic';
+import { readFormation } from '../language/lineups/read-formation';
+import { readFront } from '../language/lineups/read-front';
+import { readTree } from '../language/read';
+import type { Formation } from '../model/formation';
+import type { Front } from '../model/front';
+import type { Settings } from '../model/settings';
+import type { CompiledScheme } from '../resolve/prepare/compile';
+import { formationFrom, frontFrom, libraryIds, libraryText, schemeFrom, spaceFrom } from '../library/library';
+
+/** The shelves a program can put texts of its own on. */
+export const SHELVES = ['schemes', 'fronts', 'formations', 'spaces'] as const;
+export type BookShelf = (typeof SHELVES)[number];
+/** What a text on a shelf is, and begins with where it is in the rule language; a space of fronts is JSON. */
+export const SHELF_KIND = {
+  schemes: 'scheme',
+  fronts: 'front',
+  formations: 'formation',
+  spaces: 'space',
+} as const satisfies Record<BookShelf, string>;
+
+export interface OwnText {
+  readonly shelf: BookShelf;
+  readonly id: string;
+  readonly text: string;
+}
+
+export interface Entry {
+  readonly id: string;
+  readonly name: string;
+  readonly family: string;
+  readonly school: string | null;
+  /** The formation a scheme is usually called from. */
+  readonly from: string | null;
+  /** The program's own, in place of or beside what ships. */
+  readonly own: boolean;
+}
+
+const TOP = { line: 1, column: 1, endColumn: 1 };
+
+/** What a program can call: everything that ships, and its own texts over it. */
+export class Playbook {
+  private readonly texts: Record<BookShelf, Map<string, { text: string; own: boolean }>>;
+  private readonly compiled = new Map<string, Result<CompiledScheme>>();
+  private readonly listed = new Map<BookShelf, readonly Entry[]>();
+
+  constructor(own: readonly OwnText[] = []) {
+    const shelf = (name: BookShelf): Map<string, { text: string; own: boolean }> => {
+      const texts = new Map(libraryIds(name).map((id) => [id, { text: libraryText(name, id)!, own: false }]));
+      for (const o of own) if (o.shelf === name) texts.set(o.id, { text: o.text, own: true });
+      return texts;
+    };
+    this.texts = {
+      schemes: shelf('schemes'),
+      fronts: shelf('fronts'),
+      formations: shelf('formations'),
+      spaces: shelf('spaces'),
+    };
+  }
+
+  text(shelf: BookShelf, id: string): string | null {
+    return this.texts[shelf].get(id)?.text ?? null;
+  }
+
+  list(shelf: BookShelf): readonly Entry[] {
+    let found = this.listed.get(shelf);
+    if (!found)
+      this.listed.set(
+        shelf,
+        (found = [...this.texts[shelf]].map(([id, { text, own }]) =>
+          shelf === 'spaces' ? spaceEntry(id, text, own) : entryOf(id, text, own),
+        )),
+      );
+    return found;
+  }
+
+  name(shelf: BookShelf, id: string): string {
+    return this.list(shelf).find((e) => e.id === id)?.name ?? id;
+  }
+
+  /** A scheme ready to be worked out; compiled once. */
+  scheme(id: string): Result<CompiledScheme> {
+    let found = this.compiled.get(id);
+    if (!found) {
+      const text = this.text('schemes', id);
+      found =
+        text === null
+          ? { ok: false, diagnostics: [error('playbook.unknown', TOP, { what: 'play', id })] }
+          : schemeFrom(text);
+      this.compiled.set(id, found);
+    }
+    return found;
+  }
+
+  /** A formation by its id, or from inline notation. */
+  formation(idOrText: string): Result<Formation> {
+    const text = this.text('formations', idOrText);
+    return text === null ? readFormation(idOrText) : formationFrom(text);
+  }
+
+  /** A front by its id, or from inline notation, placed against a formation. */
+  front(idOrText: string, formation: Formation, settings?: Settings): Result<Front> {
+    const text = this.text('fronts', idOrText);
+    return text === null
+      ? readFront(idOrText, formation, 'own', 'Own front', settings)
+      : frontFrom(text, formation, settings);
+  }
+
+  /** The clauses of a formation or front, as inline notation. */
+  clauses(shelf: 'fronts' | 'formations', idOrText: string): string {
+    const text = this.text(shelf, idOrText);
+    const tree = text === null ? null : readTree(text).tree;
+    return tree && tree.kind !== 'scheme' ? tree.clauses.map((c) => c.text).join('; ') : idOrText;
+  }
+
+  /** The schools of one family: what could be called instead. */
+  schools(id: string): CompiledScheme[] {
+    const family = this.list('schemes').find((e) => e.id === id)?.family;
+    return this.list('schemes')
+      .filter((e) => e.family === family && e.school !== null)
+      .flatMap((e) => {
+        const read = this.scheme(e.id);
+        return read.ok ? [read.value] : [];
+      });
+  }
+}
+
+function entryOf(id: string, text: string, own: boolean): Entry {
+  const { tree } = readTree(text);
+  const head = (key: string): string | null =>
+    tree?.kind === 'scheme' ? (tree.head.find((h) => h.key === key)?.value ?? null) : null;
+  return { id, name: tree?.name ?? id, family: head('family') ?? '', school: head('school'), from: head('from'), own };
+}
+
+function spaceEntry(id: string, text: string, own: boolean): Entry {
+  const space = spaceFrom(text);
+  return { id, name: space.ok ? space.value.name : id, family: '', school: null, from: null, own };
+}
+
+/** What ships and nothing else. */
+export const SHIPPED_PLAYBOOK = new Playbook();

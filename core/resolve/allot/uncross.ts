@@ -1,0 +1,49 @@
+import { moreThan } from '../../geometry/compare';
+import { NOBODY, type Scene } from '../../vocabulary/scene';
+import { change } from '../settle/bump';
+import type { Settled } from '../settle/settled';
+
+/**
+ * Neighbours of whom one moved over trade when each is alone with a man of one level and their men stand the other way round. `target` says
+ * whom each man has and is put right.
+ */
+export function uncross(settled: Settled, target: number[]): void {
+  const { scene } = settled;
+  if (!scene.proposals.some((p) => p.instead === 'over')) return;
+  for (let round = 1; round < scene.lineCount; round++) {
+    for (let man = 0; man + 1 < scene.lineCount; man++) {
+      if (!areCrossed(scene, target, man, man + 1)) continue;
+      const [his, mates] = [target[man]!, target[man + 1]!];
+      take(settled, target, man, mates);
+      take(settled, target, man + 1, his);
+    }
+  }
+}
+
+function areCrossed({ proposals, defenders }: Scene, target: readonly number[], man: number, mate: number): boolean {
+  const [his, mates] = [target[man]!, target[mate]!];
+  if (
+    his === NOBODY ||
+    mates === NOBODY ||
+    defenders[his]!.level !== defenders[mates]!.level ||
+    !moreThan(defenders[his]!.x, defenders[mates]!.x)
+  )
+    return false;
+  const mayTrade = (who: number): boolean => {
+    const { instead, pulls } = proposals[who]!;
+    return (
+      (instead === null || instead === 'over') &&
+      !pulls &&
+      target.indexOf(target[who]!) === target.lastIndexOf(target[who]!)
+    );
+  };
+  return (proposals[man]!.instead === 'over' || proposals[mate]!.instead === 'over') && mayTrade(man) && mayTrade(mate);
+}
+
+/** By his own sentence where that named him, else over to him. */
+function take(settled: Settled, target: number[], man: number, defender: number): void {
+  const own = settled.own[man];
+  if (own?.target === defender) settled.scene.propose(man, own);
+  else change(settled, man, defender, 'over');
+  target[man] = defender;
+}

@@ -1,0 +1,115 @@
+import type { Aim } from '../prepare/prepare-call';
+import type { ProblemCode, Verdict } from '../../model/resolution';
+import type { Settings } from '../../model/settings';
+import { NOBODY, type Scene } from '../../vocabulary/scene';
+import type { CompiledScheme } from '../prepare/compile';
+import { onlyTouches, type Outcome } from '../allot/outcome';
+
+/** A fault found: who is involved, in scene indices, and its sentence when somebody asks for it. */
+export interface Fault {
+  readonly code: ProblemCode;
+  readonly men: readonly number[];
+  readonly defenders: readonly number[];
+  readonly say: () => string;
+  /** Lines of the sentences involved, when they are not simply those of `men`. */
+  readonly lines?: () => number[];
+}
+
+export interface Judgement {
+  readonly verdict: Verdict;
+  readonly faults: readonly Fault[];
+  /** Seen and judged no fault. */
+  readonly notes: readonly (() => string)[];
+}
+
+/** One judgement under way. */
+export class Case {
+  readonly scene: Scene;
+  readonly faults: Fault[] = [];
+  readonly notes: (() => string)[] = [];
+  constructor(
+    readonly scheme: CompiledScheme,
+    readonly outcome: Outcome,
+    readonly aim: Aim,
+    readonly settings: Settings,
+  ) {
+    this.scene = outcome.settled.scene;
+  }
+
+  find(
+    code: ProblemCode,
+    men: readonly number[],
+    defenders: readonly number[],
+    say: () => string,
+    lines?: () => number[],
+  ): void {
+    this.faults.push({ code, men, defenders, say, lines });
+  }
+
+  man(index: number): string {
+    return this.scene.men[index]!.id;
+  }
+
+  foe(index: number): string {
+    return this.scene.defenders[index]!.id;
+  }
+}
+
+export function sharedUnasked(judged: Case): void {
+  const { men } = judged.outcome;
+  for (let d = 0; d < judged.scene.defenders.length; d++) {
+    if (judged.outcome.defenders[d]!.by.length < 2) continue;
+    const on = men.filter((m) => m.target === d && !onlyTouches(m));
+    if (on.length < 2 || on.every((m) => m.partners.length > 0)) continue;
+    judged.find(
+      'two-on-one',
+      on.map((m) => m.man),
+      [d],
+      () =>
+        `${on.map((m) => judged.man(m.man)).join(' and ')} both block ${judged.foe(d)}, and neither asked for help.`,
+    );
+  }
+}
+
+export function lostPartners(judged: Case): void {
+  const { fallbacks, refusals, sheets } = judged.outcome.settled;
+  for (const man of fallbacks) {
+    const lost = refusals[man]!;
+    if (lost.size === 0) continue;
+    const mates = [...new Set(lost.values())];
+    judged.find(
+      'partner-cannot-come',
+      [man, ...mates],
+      [],
+      () =>
+        `${judged.man(man)} needs ${mates.map((m) => judged.man(m)).join(', ')}, who is called away, and has no other sentence that stands.`,
+      () => [...lost.keys()].map((s) => sheets[man]![s]!.line),
+    );
+  }
+}
+
+export function cycles(judged: Case): void {
+  const { cycle, sheets, scene } = judged.outcome.settled;
+  if (cycle.length === 0) return;
+  const lines = (): number[] =>
+    cycle.flatMap((man) => {
+      const s = scene.proposals[man]!.sentence;
+      return s < 0 ? [] : [sheets[man]![s]!.line];
+    });
+  judged.find(
+    'cycle',
+    cycle,
+    [],
+    () =>
+      `The rules of ${cycle.map((m) => judged.man(m)).join(' and ')} chase each other (lines ${lines().join(', ')}) and never settle.`,
+    lines,
+  );
+}
+
+/** The picture is the other play's: said beside the verdict, not against it. */
+export function changesOfPlay({ outcome, scene, notes }: Case): void {
+  for (const { to, when } of outcome.settled.call.changes) {
+    scene.him = NOBODY;
+    if (when(scene, scene.posts.C)) notes.push(() => `Change with me: this is the picture for ${to}.`);
+  }
+}

@@ -1,0 +1,193 @@
+import { moreThan } from '../../geometry/compare';
+import { FAR_CLIMB, LATERAL_REACH } from '../../geometry/tolerances';
+import { feet, seconds, YARD, yards } from '../../geometry/units';
+import { lateness, meetsBall } from '../../kinematics/races';
+import { BALL_AT_LINE, MOVERS } from '../../kinematics/speeds';
+import { NOBODY, type Scene } from '../../vocabulary/scene';
+import type { Case } from './judge-case';
+import type { ManOutcome } from '../allot/outcome';
+
+/** What can be wrong with a run. */
+export function judgeRun(judged: Case): void {
+  freeOnTheLine(judged);
+  idleMen(judged);
+  for (const m of judged.outcome.men) {
+    if (m.pull) {
+      lateKick(judged, m);
+      vacatedGap(judged, m);
+    } else {
+      farReach(judged, m);
+      farClimb(judged, m);
+    }
+  }
+  freeLinebackers(judged);
+}
+
+function freeOnTheLine(judged: Case): void {
+  const {
+    outcome,
+    scene,
+    aim: { attack },
+  } = judged;
+  for (const d of scene.first) {
+    if (outcome.defenders[d]!.status !== 'free') continue;
+    const { x } = scene.defenders[d]!;
+    if (!moreThan(x, attack.hi) && !moreThan(attack.lo, x)) {
+      judged.find(
+        'free-at-attack',
+        [],
+        [d],
+        () => `${judged.foe(d)} is free on the line at or inside the point of attack: no man’s rule reaches him.`,
+      );
+    } else
+      judged.find(
+        'free-on-line',
+        [],
+        [d],
+        () => `${judged.foe(d)} is free on the line away from the point of attack, neither read nor left by design.`,
+      );
+  }
+}
+
+/**
+ * A man of the line with nobody at all while somebody whom he could get to is free: a fault when that one is in the box, a note when he
+ * stands outside it, where men are taken by name only (on the back side told to the last man alone: the others are too far from him).
+ */
+function idleMen(judged: Case): void {
+  const { outcome, scene } = judged;
+  const idle = outcome.men.filter((m) => m.man < scene.lineCount && m.target === NOBODY && m.next === NOBODY);
+  if (idle.length === 0) return;
+  const isFree = (d: number): boolean => outcome.defenders[d]!.status === 'free';
+  const inBox = [...scene.first, ...scene.linebackers].filter(isFree);
+  const { playside, backside } = scene.edge;
+  const [outside, behind] = [playside.overhangs.filter(isFree), backside.overhangs.filter(isFree)];
+  for (const { man } of idle) {
+    const near = (who: readonly number[]): number[] =>
+      who.filter((d) => !moreThan(Math.abs(scene.defenders[d]!.x - scene.men[man]!.x), LATERAL_REACH));
+    const [box, out, back] = [near(inBox), near(outside), near(behind)];
+    if (box.length)
+      judged.find(
+        'idle',
+        [man],
+        box,
+        () =>
+          `${judged.man(man)} has nobody to block while ${box.map((d) => judged.foe(d)).join(', ')} is free in the box.`,
+      );
+    else if (out.length) judged.notes.push(byNameOnly(judged, man, out[0]!, ''));
+    else if (man === 0 && back.length) judged.notes.push(byNameOnly(judged, man, back[0]!, ' backside'));
+  }
+}
+
+const byNameOnly = (judged: Case, man: number, overhang: number, side: '' | ' backside') => () =>
+  `${judged.man(man)} has nobody to block and ${judged.foe(overhang)}, outside the box, is free. Overhangs are taken by name: “climb to the first free overhang${side}” in his sentence would do it.`;
+
+/** A lone first-level block too far to the side; pulls and kicks are races, not reaches. */
+function farReach(judged: Case, m: ManOutcome): void {
+  const { scene, settings, scheme } = judged;
+  if (m.target === NOBODY || m.partners.length > 0 || m.man >= scene.lineCount || scene.defenders[m.target]!.level > 1)
+    return;
+  const away = scene.defenders[m.target]!.x - scene.men[m.man]!.x;
+  const zone = scheme.head.track === 'zone' || scheme.head.track === 'wide zone';
+  const limit = zone && away > 0 ? settings.zoneReachLimit : settings.reachLimit;
+  if (!moreThan(Math.abs(away), limit)) return;
+  judged.find(
+    'reach-too-far',
+    [m.man],
+    [m.target],
+    () =>
+      `${judged.man(m.man)} blocks ${judged.foe(m.target)} alone from ${feet(Math.abs(away))} to the side; more than ${feet(limit)} is too far.`,
+  );
+}
+
+/** A lineman who goes at once, across more than half the line. */
+function farClimb(judged: Case, { man, target }: ManOutcome): void {
+  const { scene } = judged;
+  if (target === NOBODY || man >= scene.lineCount || scene.defenders[target]!.level === 1) return;
+  const away = Math.abs(scene.defenders[target]!.x - scene.men[man]!.x);
+  if (moreThan(away, FAR_CLIMB))
+    judged.notes.push(
+      () => `${judged.man(man)} has ${feet(away)} to the side to ${judged.foe(target)}: far for a climb.`,
+    );
+}
+
+/** A pulling block on the line that loses the race to where it should meet its man. */
+function lateKick(judged: Case, m: ManOutcome): void {
+  const {
+    scene,
+    aim: { attack },
+    settings,
+  } = judged;
+  if (m.target === NOBODY || scene.defenders[m.target]!.level > 1) return;
+  const late = lateness(scene.men[m.man]!, MOVERS.puller, scene.defenders[m.target]!, MOVERS.rusher, {
+    x: attack.x,
+    y: -1,
+  });
+  if (!moreThan(late, settings.pullMargin)) return;
+  judged.find(
+    'pull-late',
+    [m.man],
+    [m.target],
+    () =>
+      `${judged.man(m.man)} comes ${seconds(late)} late to ${judged.foe(m.target)} if he runs straight for the hole.`,
+  );
+}
+
+/** A linebacker this far to the side of the puller's place can still run through it, feet. */
+const THROUGH_GAP = 6;
+
+/** A linebacker close behind, or standing in, the gap a puller leaves. */
+function vacatedGap(judged: Case, m: ManOutcome): void {
+  const { outcome, scene, settings } = judged;
+  if (m.man >= scene.lineCount) return;
+  const nose = scene.men[m.man]!.x;
+  let nearest: Scene['defenders'][number] | null = null;
+  for (const d of scene.defenders) {
+    if (d.level !== 2 && (d.level !== 1 || d.stance !== 'up' || d.position === 'end')) continue;
+    if (!nearest || Math.abs(d.x - nose) < Math.abs(nearest.x - nose)) nearest = d;
+  }
+  if (!nearest || Math.abs(nearest.x - nose) > THROUGH_GAP) return;
+  const near =
+    nearest.level === 1
+      ? outcome.defenders[nearest.index]!.status === 'free'
+      : moreThan(settings.vacatedDepth * YARD, nearest.y);
+  if (!near) return;
+  const { id, level, y, index } = nearest;
+  judged.find(
+    'vacated-gap',
+    [m.man],
+    [index],
+    () =>
+      `${judged.man(m.man)} pulls and ${id}, ${level === 1 ? 'walked up' : `${yards(y)} yards deep`}, can run through the gap he leaves.`,
+  );
+}
+
+/** Box linebackers nobody has: a risk only if they can meet the ball in time. */
+function freeLinebackers(judged: Case): void {
+  const {
+    outcome,
+    scene,
+    aim: { attack },
+    scheme,
+    settings,
+  } = judged;
+  for (const lb of scene.linebackers) {
+    if (lb === NOBODY || outcome.defenders[lb]!.status !== 'free') continue;
+    const depth = meetsBall(
+      scene.defenders[lb]!,
+      MOVERS.linebacker,
+      { x: attack.x, y: 0 },
+      BALL_AT_LINE[scheme.head.tempo],
+      settings.standardYards * YARD,
+    );
+    if (depth === null)
+      judged.notes.push(() => `${judged.foe(lb)} is free but cannot arrive before ${settings.standardYards} yards.`);
+    else
+      judged.find(
+        'free-linebacker',
+        [],
+        [lb],
+        () =>
+          `Nobody has ${judged.foe(lb)}; he can meet the ball ${depth === 0 ? 'at the line' : `${yards(depth)} yards past the line`}.`,
+      );
+  }
+}

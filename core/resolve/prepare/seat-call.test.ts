@@ -1,0 +1,102 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { Facts } from '../../identify/identify';
+import { libraryIds, libraryText, schemeFrom } from '../../library/library';
+import type { Side } from '../../model/side';
+import { aFront, aLineup, formationOf } from '../../testing/fronts';
+import { NOBODY } from '../../vocabulary/scene';
+import type { Test } from '../../vocabulary/word';
+import type { CompiledScheme } from './compile';
+import { testOf } from './phrase';
+import { tagsInForce } from './tags';
+import { seatCall, type SeatedCall } from './seat-call';
+import { setScene } from '../settle/set-scene';
+import { settleFirstLevel } from '../settle/settle';
+
+function scheme(text: string): CompiledScheme {
+  const read = schemeFrom(text);
+  if (!read.ok) throw new Error(JSON.stringify(read.diagnostics));
+  return read.value;
+}
+const HEAD = 'scheme s "S"\nfamily gap\nentry playside A gap\ntrack gap\ntempo power\ncover shoulders\n';
+const FIVE = formationOf('LT LG C RG RT');
+const seat = (text: string, side: Side = 'right', tags: readonly string[] = []): SeatedCall => {
+  const compiled = scheme(text);
+  return seatCall(compiled, FIVE, side, tagsInForce(compiled, { tags }));
+};
+const idsOf = (call: SeatedCall, men: readonly number[]): string[] => men.map((m) => call.lineup.men[m]!.id);
+
+describe.each(libraryIds('schemes'))('%s, seated', (id) => {
+  const compiled = scheme(libraryText('schemes', id)!);
+
+  it('reads every sentence as the same sentence would be read afresh for its man', () => {
+    fc.assert(
+      fc.property(aLineup, fc.constantFrom<Side>('left', 'right'), ({ formation, front }, side) => {
+        const call = seatCall(compiled, formation, side, tagsInForce(compiled, {}));
+        const scene = setScene(call, new Facts(formation, front, { side }));
+        settleFirstLevel(call, scene);
+        for (const [man, sentences] of call.sheets.entries()) {
+          for (const { when, called, sentence } of sentences) {
+            if (!sentence.when) continue;
+            const answer = (test: Test | null): { holds: boolean; him: number | null } => {
+              scene.him = NOBODY;
+              const holds = test ? test(scene, man) : true;
+              // Who was named matters only where the sentence goes on.
+              return { holds, him: holds ? scene.him : null };
+            };
+            expect(answer(when)).toEqual(answer(testOf(sentence.when, null)));
+            if (!called) expect(answer(when).holds).toBe(false);
+          }
+        }
+      }),
+      { numRuns: 15 },
+    );
+  });
+});
+
+describe('a seated call', () => {
+  it('knows which sentences can fit as the play is called', () => {
+    const text = `${HEAD}tag wham "he goes"\ncentre\n  when tag wham is on: base the nose\n  when tag wham is off and there is a nose: base him\n  otherwise: climb\nback\n  when tag wham is on: lead for L1\n`;
+    const quiet = seat(text);
+    const loud = seat(text, 'right', ['wham']);
+    const centre = quiet.lineup.posts.C;
+    expect(quiet.called[centre]).toEqual([1, 2]);
+    expect(loud.called[centre]).toEqual([0, 2]);
+    expect(loud.sheets[centre]![0]!.when).toBeNull();
+    expect(idsOf(quiet, quiet.order)).toEqual(['C']);
+  });
+
+  it('lets men speak from the play side, and is seated once', () => {
+    const text = `${HEAD}every man on the line\n  always: climb\n`;
+    expect(idsOf(seat(text), seat(text).order)).toEqual(['RT', 'RG', 'C', 'LG', 'LT']);
+    expect(idsOf(seat(text, 'left'), seat(text, 'left').order)).toEqual(['LT', 'LG', 'C', 'RG', 'RT']);
+    const compiled = scheme(text);
+    expect(seatCall(compiled, FIVE, 'right', new Set(['b', 'a']))).toBe(
+      seatCall(compiled, FIVE, 'right', new Set(['a', 'b'])),
+    );
+    expect(seatCall(compiled, FIVE, 'right', new Set())).not.toBe(seatCall(compiled, FIVE, 'left', new Set()));
+  });
+
+  it('sees a look once, and one that speaks of "me" for each man', () => {
+    const call = seat(
+      `${HEAD}look heavy: there is a nose and he is on the line\nlook mine: I am covered\nevery man on the line\n  when the look is heavy and the look is mine: base the man on me\n  otherwise: climb\n`,
+    );
+    expect([...call.looks].map(([name, look]) => [name, look.once])).toEqual([
+      ['heavy', true],
+      ['mine', false],
+    ]);
+    fc.assert(
+      fc.property(aFront(FIVE), (front) => {
+        const scene = setScene(call, new Facts(FIVE, front, { side: 'right' }));
+        const line = Array.from({ length: scene.lineCount }, (_, man) => man);
+        // Whoever asks in the middle of a sentence of his own gets the same answer, and keeps the man he has named.
+        scene.him = scene.defenders.length - 1;
+        const heavy = line.map((man) => scene.shows('heavy', man));
+        expect(scene.him).toBe(scene.defenders.length - 1);
+        expect(new Set(heavy).size).toBe(1);
+        expect(heavy[0]).toBe(scene.on[scene.posts.C]!.length > 0);
+        expect(line.map((man) => scene.shows('mine', man))).toEqual(line.map((man) => scene.on[man]!.length > 0));
+      }),
+    );
+  });
+});

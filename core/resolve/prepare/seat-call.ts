@@ -1,0 +1,155 @@
+import type { Formation } from '../../model/formation';
+import type { Side } from '../../model/side';
+import type { Phrase } from '../../language/tree';
+import { COVERS, type LineCover } from '../../vocabulary/covers/index';
+import { GROUPS } from '../../vocabulary/index';
+import { NOBODY, type Lineup, type Proposal } from '../../vocabulary/scene';
+import type { GroupWord, TargetFinder, Test } from '../../vocabulary/word';
+import type { CompiledScheme } from './compile';
+import { lineUp } from './line-up';
+import { compileTarget, saysAny, slotsOf, testOf } from './phrase';
+import { NO_PROPOSAL } from './proposals';
+import { compileSentence, type CompiledSentence } from './sentence';
+
+export interface CompiledDeal {
+  readonly name: string;
+  /** Who shares in it, from the back side. */
+  readonly men: readonly number[];
+  readonly inOrder: boolean;
+  readonly when: Test | null;
+  readonly targets: readonly TargetFinder[];
+}
+
+export interface CompiledLook {
+  readonly index: number;
+  readonly when: Test;
+  /** It speaks of nobody's own place and of nobody's choice: it is seen once, from the centre. */
+  readonly once: boolean;
+}
+
+/** A scheme called to a side from a formation: whose sentences are whose, ready for any number of fronts. */
+export interface SeatedCall {
+  readonly scheme: CompiledScheme;
+  readonly lineup: Lineup;
+  readonly cover: LineCover;
+  readonly shoulders: LineCover;
+  readonly looks: ReadonlyMap<string, CompiledLook>;
+  /** When the next defender outside on the play side counts into the box. */
+  readonly boxOneMore: Test | null;
+  /** Plays to change to, and when. */
+  readonly changes: readonly { to: string; when: Test }[];
+  readonly deals: readonly CompiledDeal[];
+  /** Each man's sentences, in the order he tries them. */
+  readonly sheets: readonly (readonly CompiledSentence[])[];
+  /** For each man the places of those that can fit as the play is called. */
+  readonly called: readonly (readonly number[])[];
+  /** Who speaks when: play side to back side along the line, then whoever else has something to say as the play is called. */
+  readonly order: readonly number[];
+  /** The same men from the play side to the back side, wherever they stand. */
+  readonly across: readonly number[];
+  /** Men with rules who block: not those who stand for a read or for who is left. */
+  readonly blockers: readonly number[];
+  /** Men with rules who stand for a read or for who is left. */
+  readonly standIns: readonly number[];
+  /** Those of them who only ever name a man nobody else has. */
+  readonly givingWay: readonly number[];
+  /** For each man how many of his first sentences ask nothing of other men: once one of them stands, it stands for good. One more than he has when none does. */
+  readonly steady: readonly number[];
+  /** How settling begins: nobody has proposed anything, nobody is done, nobody was refused, nobody has a next man. */
+  readonly silence: readonly Proposal[];
+  readonly nobodyDone: readonly boolean[];
+  readonly noRefusals: readonly ReadonlyMap<number, number>[];
+  readonly noNext: readonly number[];
+}
+
+const known = new WeakMap<CompiledScheme, WeakMap<Formation, Map<string, SeatedCall>>>();
+
+/** Seats a call; the same scheme, formation, side and tags are seated once. */
+export function seatCall(
+  scheme: CompiledScheme,
+  formation: Formation,
+  side: Side,
+  tags: ReadonlySet<string>,
+): SeatedCall {
+  let ofScheme = known.get(scheme);
+  if (!ofScheme) known.set(scheme, (ofScheme = new WeakMap()));
+  let calls = ofScheme.get(formation);
+  if (!calls) ofScheme.set(formation, (calls = new Map()));
+  const key = [side, ...[...tags].sort()].join(' ');
+  let found = calls.get(key);
+  if (!found) calls.set(key, (found = seat(scheme, formation, side, tags)));
+  return found;
+}
+
+function seat(scheme: CompiledScheme, formation: Formation, side: Side, tags: ReadonlySet<string>): SeatedCall {
+  const { tree, head } = scheme;
+  const lineup = lineUp(formation, side, tags, tree.seats);
+  const { men, lineCount, posts } = lineup;
+  const line = men.slice(0, lineCount);
+  const everybody = men.map((m) => m.index);
+  const [atBall, anywhere] = [
+    { lineup, me: posts.C },
+    { lineup, me: NOBODY },
+  ];
+  const sheets = everybody.map((man) => sheetOf(scheme, lineup, man));
+  const withRules = (man: number): boolean => sheets[man]!.length > 0;
+  const order = [...everybody.slice(0, lineCount).reverse(), ...everybody.slice(lineCount)].filter((man) =>
+    man < lineCount ? withRules(man) : sheets[man]!.some((s) => s.called),
+  );
+  const standIns = order.filter((man) => isStandIn(men[man]!));
+  const boxes = tree.boxes.map((b) => testOf(b.when, anywhere));
+  return {
+    scheme,
+    lineup,
+    cover: COVERS[head.cover](line),
+    shoulders: COVERS.shoulders(line),
+    looks: new Map(
+      tree.looks.map((l, index) => [
+        l.name,
+        { index, when: testOf(l.when, null), once: !scheme.asking.has(l) && !saysAny(l.when, 'aboutMe') },
+      ]),
+    ),
+    boxOneMore: boxes.length === 0 ? null : (scene, me) => boxes.some((holds) => holds(scene, me)),
+    changes: tree.changes.map((c) => ({ to: c.to, when: testOf(c.when, atBall) })),
+    deals: tree.deals.map((d) => ({
+      name: d.name,
+      inOrder: d.inOrder,
+      when: d.when && testOf(d.when, atBall),
+      targets: d.targets.map((t) => compileTarget(t, atBall)),
+      men: everybody.filter((man) => isAmong(d.to, lineup, man)).sort((a, b) => men[a]!.x - men[b]!.x || a - b),
+    })),
+    sheets,
+    called: sheets.map((own) => [...own.keys()].filter((s) => own[s]!.called)),
+    order,
+    blockers: everybody.filter((man) => withRules(man) && !isStandIn(men[man]!)),
+    standIns,
+    givingWay: standIns.filter((man) => sheets[man]!.every((s) => !s.called || s.actions.every((a) => a.givesWay))),
+    steady: sheets.map((own, man) => {
+      const asks = own.findIndex((s) => s.called && s.asksOthers);
+      // What is left by design is read off all of its sentences, so all of them have to be steady.
+      return asks < 0 ? own.length + 1 : men[man]!.kind === 'design' ? 0 : asks;
+    }),
+    silence: everybody.map(() => NO_PROPOSAL),
+    nobodyDone: everybody.map(() => false),
+    noRefusals: everybody.map(() => NO_REFUSALS),
+    noNext: everybody.map(() => NOBODY),
+    across: [...order].sort((a, b) => men[b]!.x - men[a]!.x || a - b),
+  };
+}
+
+const isStandIn = ({ kind }: Lineup['men'][number]): boolean => kind === 'quarterback-read' || kind === 'design';
+
+const NO_REFUSALS: ReadonlyMap<number, number> = new Map();
+
+/** Is a man one of those a list of headings is about? */
+const isAmong = (heads: readonly Phrase[], lineup: Lineup, man: number): boolean =>
+  heads.some((h) => (GROUPS as Record<string, GroupWord>)[h.word]!.includes(slotsOf(h, null))(lineup, man));
+
+/** A man's own sentences: those of every sheet he is named on, in the order of the text. */
+function sheetOf({ tree, asking }: CompiledScheme, lineup: Lineup, man: number): CompiledSentence[] {
+  const place = { lineup, me: man };
+  const own = tree.sheets
+    .filter((sheet) => isAmong(sheet.heads, lineup, man))
+    .flatMap((sheet) => sheet.sentences.map((sentence, i) => ({ sentence, first: i === 0 })));
+  return own.map(({ sentence, first }, index) => compileSentence(sentence, index, first, asking.has(sentence), place));
+}

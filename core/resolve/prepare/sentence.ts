@@ -1,0 +1,81 @@
+import type { Action, Phrase, Sentence } from '../../language/tree';
+import { BLOCKS, QUALIFIERS, type BlockId } from '../../vocabulary/index';
+import { NOBODY, type Proposal } from '../../vocabulary/scene';
+import type { BlockWord, ManFinder, QualifierWord, TargetFinder, Test } from '../../vocabulary/word';
+import { compileCondition, compileMan, compileTarget, type Place } from './phrase';
+import { openProposal } from './proposals';
+
+export interface CompiledAction {
+  readonly id: BlockId;
+  readonly block: BlockWord;
+  readonly target: TargetFinder | null;
+  readonly partner: ManFinder | null;
+  /** The third man of a triple. */
+  readonly other: ManFinder | null;
+  /** Where he goes next: a climb with or without a named linebacker. */
+  readonly then: { readonly id: BlockId; readonly target: TargetFinder } | null;
+  /** Said of a man nobody else has: whoever is left or read by it is another's who finds nobody else. */
+  readonly givesWay: boolean;
+  /** What he proposes before anybody is found for it. */
+  readonly open: Proposal;
+}
+
+/** A sentence of one man's sheet, ready for any front. */
+export interface CompiledSentence {
+  readonly sentence: Sentence;
+  /** First of its sheet: said as "always". */
+  readonly first: boolean;
+  readonly line: number;
+  /** `null`: always fits. */
+  readonly when: Test | null;
+  /** Can it fit at all as the play is called, on some front? */
+  readonly called: boolean;
+  readonly actions: readonly CompiledAction[];
+  /** Whether it fits, and on whom, hangs on what other men have chosen. */
+  readonly asksOthers: boolean;
+}
+
+/** `index` is the sentence's place in the man's own list, `first` whether it opens its sheet. */
+export function compileSentence(
+  sentence: Sentence,
+  index: number,
+  first: boolean,
+  asksOthers: boolean,
+  place: Place,
+): CompiledSentence {
+  const when = sentence.when ? compileCondition(sentence.when, place) : true;
+  return {
+    sentence,
+    first,
+    line: sentence.span.line,
+    when: when === true ? null : when === false ? () => false : when,
+    called: when !== false,
+    actions: sentence.actions.map((action, a) => compileAction(action, index, a, place)),
+    asksOthers,
+  };
+}
+
+/** A climb that names nobody: matched with the other climbers. */
+const MATCHED: TargetFinder = { claim: 'matched', every: false, seek: () => NOBODY };
+
+function compileAction({ block, then }: Action, sentence: number, action: number, place: Place): CompiledAction {
+  const id = block.word as BlockId;
+  const word: BlockWord = BLOCKS[id];
+  const slot = (of: Phrase, name: string): Phrase | undefined => of.slots[name] as Phrase | undefined;
+  const [whom, partner, other, next] = [
+    slot(block, 'whom'),
+    slot(block, 'partner'),
+    slot(block, 'other'),
+    then && slot(then, 'whom'),
+  ];
+  return {
+    id,
+    block: word,
+    target: whom ? compileTarget(whom, place) : word.course === 'climb' ? MATCHED : null,
+    partner: partner ? compileMan(partner, place) : null,
+    other: other ? compileMan(other, place) : null,
+    then: then && { id: then.word as BlockId, target: next ? compileTarget(next, place) : MATCHED },
+    givesWay: whom?.qualifiers.some((q) => (QUALIFIERS as Record<string, QualifierWord>)[q.word]!.givesWay) ?? false,
+    open: openProposal(sentence, action, id, word.pulls),
+  };
+}

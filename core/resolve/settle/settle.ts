@@ -1,0 +1,216 @@
+import { moreThan } from '../../geometry/compare';
+import { HAND_HELP } from '../../geometry/tolerances';
+import { always } from '../../vocabulary/finding';
+import type { BlockId } from '../../vocabulary/index';
+import { NOBODY, type Proposal, type Scene } from '../../vocabulary/scene';
+import type { TargetFinder } from '../../vocabulary/word';
+import { bumpOver } from './bump';
+import { naming, NO_DEFENDERS, NO_PROPOSAL, onto, openProposal, pairing } from '../prepare/proposals';
+import type { SeatedCall } from '../prepare/seat-call';
+import type { OpenScene } from './set-scene';
+import type { Settled } from './settled';
+import type { CompiledSentence } from '../prepare/sentence';
+
+/** What binds a man after the snap when his rules are read again. */
+export interface Bound {
+  /** Already decided, by a follow-up or because it was decided before the snap. */
+  readonly fixed: readonly (Proposal | null)[];
+  /** May he use this sentence? Nobody starts or stops pulling once the ball is snapped. */
+  readonly mayUse: (man: number, sentence: CompiledSentence, index: number) => boolean;
+  /** What he does when none of those finds anybody. */
+  readonly keeps: (man: number) => Proposal;
+}
+
+const MAX_ROUNDS = 24;
+/** Rules that settle at all do so in fewer rounds; states are compared only after these. */
+const PATIENCE = 6;
+
+/**
+ * First level: every man proposes by his first fitting sentence, partners answer, a refused sentence stays refused; repeated until
+ * nothing changes. Men speak from the play side to the back side, then those off the line. A state that comes back is a cycle.
+ */
+export function settleFirstLevel(call: SeatedCall, scene: OpenScene, bound: Bound | null = null): Settled {
+  const { scheme, sheets, order } = call;
+  const done = call.nobodyDone.slice();
+  const refusals = call.noRefusals.slice();
+  let cycle: readonly number[] = NO_DEFENDERS;
+  for (let round = 0; round < MAX_ROUNDS; round++) {
+    cycle = untilStill(scene, call, refusals, done, bound);
+    if (!refusePartners(scene, order, refusals, done)) break;
+  }
+  let fallbacks = NO_DEFENDERS;
+  for (const man of order)
+    if (scene.proposals[man]!.sentence < 0 && man < scene.lineCount) fallbacks = [...fallbacks, man];
+  const lone = scheme.head.throw ? 'man' : 'base';
+  for (const man of fallbacks) scene.propose(man, nearestMan(scene, man, lone));
+  const settled: Settled = {
+    scene,
+    call,
+    sheets,
+    refusals,
+    fallbacks,
+    cycle,
+    bumpLine: scheme.bumpLine,
+    snapped: bound !== null,
+    lone,
+    own: [],
+  };
+  if (scheme.bumpLine > 0) bumpOver(settled);
+  return settled;
+}
+
+/** Repeats proposals until a whole round changes nothing; returns the men of a cycle, if there is one. Men who are `done` are not asked again. */
+function untilStill(
+  scene: OpenScene,
+  call: SeatedCall,
+  refusals: readonly ReadonlyMap<number, number>[],
+  done: boolean[],
+  bound: Bound | null,
+): readonly number[] {
+  const { order, steady } = call;
+  let seen: Set<string> | null = null;
+  for (let round = 0; ; round++) {
+    let changed = false;
+    const before = round > PATIENCE ? [...scene.proposals] : null;
+    for (const man of order) {
+      if (done[man]) continue;
+      const proposal = bound?.fixed[man] ?? propose(scene, man, call, refusals[man]!, bound);
+      if (!sameProposal(proposal, scene.proposals[man]!)) {
+        changed = true;
+        scene.propose(man, proposal);
+      }
+      done[man] = (proposal.sentence < 0 ? call.sheets[man]!.length : proposal.sentence) < steady[man]!;
+    }
+    if (!changed) return NO_DEFENDERS;
+    if (!before) continue;
+    const state = scene.proposals.map((p) => `${p.sentence},${p.target},${p.all.join('+')}`).join('|');
+    if (seen?.has(state)) return order.filter((man) => !sameProposal(before[man]!, scene.proposals[man]!));
+    (seen ??= new Set()).add(state);
+  }
+}
+
+const sameProposal = (a: Proposal, b: Proposal): boolean =>
+  a === b ||
+  (a.sentence === b.sentence &&
+    a.target === b.target &&
+    a.partner === b.partner &&
+    (a.all === b.all || (a.all.length === b.all.length && a.all.every((d, i) => d === b.all[i]))));
+
+function propose(
+  scene: Scene,
+  man: number,
+  { sheets, called }: SeatedCall,
+  refused: ReadonlyMap<number, number>,
+  bound: Bound | null,
+): Proposal {
+  const sentences = sheets[man]!;
+  if (scene.men[man]!.kind === 'design') return proposeLeft(scene, man, sentences);
+  for (const s of called[man]!) {
+    if (refused.size > 0 && refused.has(s)) continue;
+    const sentence = sentences[s]!;
+    if (bound && !bound.mayUse(man, sentence, s)) continue;
+    scene.him = NOBODY;
+    if (sentence.when && !sentence.when(scene, man)) continue;
+    const proposal = takeAction(scene, man, sentence);
+    if (proposal) return proposal;
+  }
+  return bound?.keeps(man) ?? NO_PROPOSAL;
+}
+
+/** What is left by design is everybody any of its sentences names: nobody has to choose there. */
+function proposeLeft(scene: Scene, man: number, sentences: readonly CompiledSentence[]): Proposal {
+  let first: Proposal | null = null;
+  const all: number[] = [];
+  for (let s = 0; s < sentences.length; s++) {
+    const named = leftBy(scene, man, sentences[s]!);
+    first ??= named;
+    for (const d of named?.all ?? NO_DEFENDERS) if (!all.includes(d)) all.push(d);
+  }
+  return first ? naming(first, all) : NO_PROPOSAL;
+}
+
+/** Whom one sentence of a man leaves, or `null`. */
+export function leftBy(scene: Scene, man: number, sentence: CompiledSentence): Proposal | null {
+  scene.him = NOBODY;
+  if (sentence.when && !sentence.when(scene, man)) return null;
+  const proposal = takeAction(scene, man, sentence);
+  return proposal && (proposal.target === NOBODY ? proposal : naming(proposal, [proposal.target]));
+}
+
+/** The first action of a sentence that has somebody to act on; linebackers are handed out later. */
+function takeAction(scene: Scene, man: number, { actions }: CompiledSentence): Proposal | null {
+  for (const { open, block, target, partner, other } of actions) {
+    if (!target || target.claim) return open;
+    if (target.every) {
+      const all = everyone(scene, man, target);
+      if (all.length) return naming(open, all);
+      continue;
+    }
+    const found = target.seek(scene, man, always);
+    if (found === NOBODY) continue;
+    if (block.role !== 'pair') return onto(open, found);
+    const mate = partner ? partner(scene, man) : NOBODY;
+    if (mate === NOBODY) continue;
+    return pairing(open, found, mate, other ? other(scene, man) : NOBODY, isTooFar(scene, man, mate, found));
+  }
+  return null;
+}
+
+function everyone(scene: Scene, man: number, target: TargetFinder): number[] {
+  const all: number[] = [];
+  for (
+    let d = target.seek(scene, man, always);
+    d !== NOBODY;
+    d = target.seek(scene, man, (_scene, _man, x) => !all.includes(x))
+  )
+    all.push(d);
+  return all;
+}
+
+/** The farther man of a pair, more than five feet to the side of the man to be doubled, goes to the next level at once. */
+function isTooFar({ men, defenders }: Scene, man: number, mate: number, defender: number): boolean {
+  const { x } = defenders[defender]!;
+  const away = Math.abs(men[man]!.x - x);
+  return moreThan(away, HAND_HELP) && away >= Math.abs(men[mate]!.x - x);
+}
+
+/** Pairs whose partner is not on the same man are refused; true when any was. */
+function refusePartners(
+  scene: Scene,
+  order: readonly number[],
+  refusals: ReadonlyMap<number, number>[],
+  done: boolean[],
+): boolean {
+  let lost: [man: number, sentence: number, partner: number][] | null = null;
+  for (const man of order) {
+    const p = scene.proposals[man]!;
+    if (!p.pairs) continue;
+    const missing = isElsewhere(scene, p.partner, p.target)
+      ? p.partner
+      : isElsewhere(scene, p.other, p.target)
+        ? p.other
+        : NOBODY;
+    if (missing !== NOBODY) (lost ??= []).push([man, p.sentence, missing]);
+  }
+  if (!lost) return false;
+  for (const [man, sentence, partner] of lost) {
+    refusals[man] = new Map([...refusals[man]!, [sentence, partner]]);
+    done[man] = false;
+  }
+  return true;
+}
+
+const isElsewhere = ({ proposals }: Scene, mate: number, defender: number): boolean =>
+  mate !== NOBODY && proposals[mate]!.target !== defender;
+
+/** With no sentence left: the man on him, else the nearest free first-level man in a gap beside him. */
+function nearestMan(scene: Scene, man: number, job: BlockId): Proposal {
+  const self = scene.men[man]!;
+  const lo = self.backside === NOBODY ? self.x - 4 : scene.men[self.backside]!.x;
+  const hi = self.playside === NOBODY ? self.x + 4 : scene.men[self.playside]!.x;
+  const near = scene.first
+    .filter((d) => scene.defenders[d]!.x > lo && scene.defenders[d]!.x < hi)
+    .filter((d) => scene.on[man]!.includes(d) || scene.owners[d] === 0)
+    .sort((a, b) => Math.abs(scene.defenders[a]!.x - self.x) - Math.abs(scene.defenders[b]!.x - self.x));
+  return onto(openProposal(NOBODY, 0, job, false), near[0] ?? NOBODY);
+}
