@@ -2,11 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { formationFrom, frontFrom, libraryText } from '../library/library';
 import { shippedScheme } from '../calls/resolve-call';
 import { afterMotion, answerFrom, canMotion } from './lineups';
+import { need } from '../testing/need';
 
-function need<T>(result: { ok: true; value: T } | { ok: false; diagnostics: unknown }): T {
-  if (!result.ok) throw new Error(JSON.stringify(result.diagnostics));
-  return result.value;
-}
 const formation = (id: string) => need(formationFrom(libraryText('formations', id)!));
 const answer = (from: ReturnType<typeof formation>) =>
   answerFrom(need(shippedScheme('power')), from, need(frontFrom(libraryText('fronts', 'over-walked')!, from)), {

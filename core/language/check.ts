@@ -1,5 +1,7 @@
 import { error, warning, type Diagnostic } from '../diagnostics/diagnostic';
 import { formationFromClauses, frontFromClauses } from './lineups/check-lineup';
+import { CONDITIONS, TARGETS } from '../vocabulary/index';
+import type { ConditionWord, TargetWord } from '../vocabulary/word';
 import { sayHead } from './print';
 import { readTree } from './read';
 import type { Condition, Phrase, SchemeTree, Sentence, SlotValue } from './tree';
@@ -50,7 +52,7 @@ function checkSheets(tree: SchemeTree): Diagnostic[] {
       const twin = when ? asked.get(when) : undefined;
       if (twin !== undefined) found.push(warning('scheme.unreachable', sentence.span, { line: twin }));
       if (when && !canFail(sentence) && twin === undefined) asked.set(when, sentence.span.line);
-      if (namesHim(sentence) && !sentenceFindsHim(sentence)) found.push(error('scheme.him', sentence.span));
+      if (!himIsNamed(sentence)) found.push(error('scheme.him', sentence.span));
     }
     const heads = sheet.heads.filter((h) => !NO_OTHERWISE_NEEDED.has(h.word) && isLineman(h));
     if (always < 0 && heads.length && !everybody)
@@ -62,24 +64,9 @@ function checkSheets(tree: SchemeTree): Diagnostic[] {
 /** A sentence whose target may not be there falls through to the next one. */
 const canFail = (s: Sentence): boolean =>
   s.actions.every((a) => a.block.slots.partner !== undefined || isFixed(a.block.slots.whom));
-const SECOND_LEVEL = new Set([
-  'linebacker-count',
-  'far-linebacker',
-  'next-free-linebacker',
-  'next-danger',
-  'linebacker-left',
-  'free-linebacker-playside',
-  'linebacker-beside',
-  'free-overhang',
-  'mike',
-  'force',
-  'alley',
-  'corner',
-  'safety',
-  'counted',
-]);
-const isFixed = (whom: SlotValue | undefined): boolean =>
-  isPhrase(whom) && !SECOND_LEVEL.has(whom.word) && whom.word !== 'him';
+const targetWord = (whom: Phrase): TargetWord => (TARGETS as Record<string, TargetWord>)[whom.word]!;
+const isUpFront = (whom: SlotValue | undefined): whom is Phrase => isPhrase(whom) && !targetWord(whom).offTheLine;
+const isFixed = (whom: SlotValue | undefined): boolean => isUpFront(whom) && !targetWord(whom).pointsBack;
 const isPhrase = (value: SlotValue | undefined): value is Phrase => typeof value === 'object' && 'word' in value;
 const isLineman = (head: Phrase): boolean => {
   const who = head.slots.who;
@@ -117,38 +104,43 @@ function checkPartners(tree: SchemeTree): Diagnostic[] {
   return found;
 }
 
-const blocksSomebodyUpFront = (s: Sentence): boolean =>
-  s.actions.some((a) => isPhrase(a.block.slots.whom) && !SECOND_LEVEL.has(a.block.slots.whom.word));
+const blocksSomebodyUpFront = (s: Sentence): boolean => s.actions.some((a) => isUpFront(a.block.slots.whom));
 
-function namesHim(sentence: Sentence): boolean {
-  const usesHim = (whom: SlotValue | undefined): boolean => isPhrase(whom) && whom.word === 'him';
-  return sentence.actions.some((a) => usesHim(a.block.slots.whom) || usesHim(a.then?.slots.whom));
+/** Does any part of a rule point back at "him"? */
+function saysHim(part: unknown): boolean {
+  if (typeof part !== 'object' || part === null) return false;
+  if (Array.isArray(part)) return part.some(saysHim);
+  const { kind, word } = part as Partial<Phrase>;
+  if (kind === 'target' && (TARGETS as Record<string, TargetWord>)[word!]?.pointsBack) return true;
+  return Object.values(part).some(saysHim);
 }
 
-const NAMES_NOBODY = new Set([
-  'tag-on',
-  'look-is',
-  'in-the-game',
-  'front-is',
-  'box-count',
-  'linebacker-count',
-  'side-call',
-  'called-to',
-]);
+/** Is "him" somebody wherever a sentence says him: in its condition after the part that names him, in its actions once it holds? */
+function himIsNamed({ when, actions }: Sentence): boolean {
+  const names = when === null ? false : namesAfter(when, false);
+  return names !== 'unnamed' && (names || !saysHim(actions));
+}
 
-/** Whether the condition names a defender whenever it holds. */
-const sentenceFindsHim = (sentence: Sentence): boolean => sentence.when !== null && findsHim(sentence.when);
-
-function findsHim(condition: Condition): boolean {
+/**
+ * Whether a defender is named once a condition holds; "unnamed" when it says him before anybody is. `named` tells whether somebody is named
+ * before it.
+ */
+function namesAfter(condition: Condition, named: boolean): boolean | 'unnamed' {
   switch (condition.op) {
     case 'is':
-      return !NAMES_NOBODY.has(condition.phrase.word);
+      if (!named && saysHim(condition.phrase)) return 'unnamed';
+      return named || 'finds' in (CONDITIONS as Record<string, ConditionWord>)[condition.phrase.word]!;
     case 'not':
-      return false;
-    case 'and':
-      return condition.parts.some(findsHim);
-    case 'or':
-      return condition.parts.every(findsHim);
+      return namesAfter(condition.part, named) === 'unnamed' ? 'unnamed' : named;
+    case 'and': {
+      let so: boolean | 'unnamed' = named;
+      for (const part of condition.parts) if (so !== 'unnamed') so = namesAfter(part, so);
+      return so;
+    }
+    case 'or': {
+      const parts = condition.parts.map((part) => namesAfter(part, named));
+      return parts.includes('unnamed') ? 'unnamed' : parts.every(Boolean);
+    }
   }
 }
 

@@ -124,6 +124,21 @@ describe('checking', () => {
     ],
     ['a tag that changes nothing', 'tag wrap "x"\ncentre\n  always: climb', /the tag "wrap" changes nothing/],
     [
+      '"him" in a condition before anybody is named',
+      'centre\n  when he is on the line and there is a nose: base him\n  otherwise: climb',
+      /"him" points at nobody/,
+    ],
+    [
+      '"him" in a qualifier without anybody',
+      'centre\n  otherwise: climb to the next free linebacker who is not him',
+      /"him" points at nobody/,
+    ],
+    [
+      '"him" after a condition that names nobody',
+      'centre\n  when three or more are down: base him\n  otherwise: climb',
+      /"him" points at nobody/,
+    ],
+    [
       '"him" without anybody',
       'tag wrap "x"\ncentre\n  when tag wrap is on: base him\n  otherwise: climb',
       /"him" points at nobody/,

@@ -1,10 +1,10 @@
-import { EVENTS, REACTIONS } from '../vocabulary/index';
+import { EVENTS, PLAIN_CLIMB, REACTIONS } from '../vocabulary/index';
 import { NOBODY, type Change, type Proposal, type Scene } from '../vocabulary/scene';
 import type { EventWord, ReactionWord } from '../vocabulary/word';
 import { slotsOf } from '../resolve/prepare/phrase';
 import type { Outcome } from '../resolve/allot/outcome';
 import { insteadOf, NO_PROPOSAL } from '../resolve/prepare/proposals';
-import type { Bound } from '../resolve/settle/settle';
+import type { Bound } from '../resolve/settle/settled';
 
 type Reaction = ReactionWord['does'];
 
@@ -68,7 +68,7 @@ function proposalAfter(
       ? null
       : { ...insteadOf(was, nowAt[had[man]!]!, block, 'stay'), partner: was.partner, pairs: was.pairs };
   if (does === 'take') return who === NOBODY ? null : insteadOf(was, who, lone, 'take');
-  return insteadOf(was, NOBODY, 'climb', 'climb');
+  return insteadOf(was, NOBODY, PLAIN_CLIMB, 'climb');
 }
 
 /** Of the men who had one defender: the one farther from the ball. */

@@ -12,11 +12,7 @@ import { resolveStill } from '../resolve/resolve';
 import { aLineup, formationOf, mirrorFormation, mirrorFront, mirrorSeat } from '../testing/fronts';
 import { moveFront } from './move-front';
 import { resolve, workMoved, workPlay } from './play';
-
-function need<T>(result: { ok: true; value: T } | { ok: false; diagnostics: unknown }): T {
-  if (!result.ok) throw new Error(JSON.stringify(result.diagnostics));
-  return result.value;
-}
+import { need } from '../testing/need';
 
 const side = fc.constantFrom(...SIDES);
 const aMove = ({ defenders }: Front): fc.Arbitrary<Movement> => {

@@ -42,19 +42,18 @@ const SAME_LEVEL = 2;
 const SAMPLES = 12;
 
 /** Men who are out of the protection: a chip is one blow on the way by. */
-const LEAVES: ReadonlySet<string> = new Set(['read', 'leave', 'chip']);
-const SCANS: ReadonlySet<string> = new Set(['scan', 'check-release', 'dual-read']);
+const isOut = ({ block }: ManOutcome): boolean => ['read', 'leave', 'touch'].includes(BLOCKS[block].role);
 
 /** The blockers of a protection worked out against a front. */
 export function guardsOf({ settled: { scene }, men }: Outcome, pocket: Pocket): Guard[] {
   return men
-    .filter((m) => !LEAVES.has(m.block))
+    .filter((m) => !isOut(m))
     .map((m) => ({
       man: m.man,
       own: m.target,
-      scan: SCANS.has(m.block) ? [m.target, m.next].filter((d) => d !== NOBODY) : [],
+      scan: BLOCKS[m.block].scans ? [m.target, m.next].filter((d) => d !== NOBODY) : [],
       onLine: m.man < scene.lineCount,
-      slides: m.block === 'slide',
+      slides: BLOCKS[m.block].slides ?? false,
       at: placeOf(scene, m, pocket),
       mover: m.pull ? MOVERS.puller : m.man < scene.lineCount ? MOVERS.passSet : MOVERS.back,
     }));

@@ -13,11 +13,7 @@ import { aFront, formationOf, mirrorFormation, mirrorFront, mirrorSeat } from '.
 import { mendProtection } from './mend-protection';
 import { pressuresOf } from './pressures';
 import { provePressures, tryPressure } from './prove';
-
-function need<T>(result: { ok: true; value: T } | { ok: false; diagnostics: unknown }): T {
-  if (!result.ok) throw new Error(JSON.stringify(result.diagnostics));
-  return result.value;
-}
+import { need } from '../testing/need';
 
 const formation = need(readFormation('LT LG C RG RT B; QB pistol'));
 const protections = libraryIds('schemes').filter((id) => need(shippedScheme(id)).head.throw !== null);

@@ -19,10 +19,9 @@ const RULES: Record<Level, string> = {
 };
 const ASK = 'Read your own rule book and ask your governing body before you teach it; this is no rule.';
 
-const LOW: ReadonlySet<string> = new Set(['cut']);
-const BLIND: ReadonlySet<string> = new Set(['crack', 'trap']);
-/** Blocks that engage a man high while another may come at him. */
-const isLow = (block: string): boolean => LOW.has(block);
+const careOf = (block: string): 'low' | 'blind' | null => BLOCKS[block as BlockId]?.care ?? null;
+const isLow = (block: string): boolean => careOf(block) === 'low';
+const isBlind = (block: string): boolean => careOf(block) === 'blind';
 
 const about = {
   low: (level: Level): string =>
@@ -37,7 +36,7 @@ const about = {
 export function cautionsFor(resolution: Pick<Resolution, 'assignments'>, level: Level): Caution[] {
   const men = (test: (block: string) => boolean): string[] =>
     resolution.assignments.filter((a) => test(a.block)).map((a) => a.blocker);
-  const [low, blind] = [men(isLow), men((b) => BLIND.has(b))];
+  const [low, blind] = [men(isLow), men(isBlind)];
   const chopped = resolution.assignments.filter(
     (a) =>
       isLow(a.block) &&
@@ -53,9 +52,9 @@ export function cautionsFor(resolution: Pick<Resolution, 'assignments'>, level: 
 /** The same for a rule sheet: which of its blocks ask for care. */
 export function cautionsOfSheet(tree: Pick<SchemeTree, 'sheets'>, level: Level): Caution[] {
   const used = new Set(tree.sheets.flatMap((s) => s.sentences.flatMap((x) => x.actions.map((a) => a.block.word))));
-  const named = (set: ReadonlySet<string>): string[] =>
-    [...used].filter((b) => set.has(b)).map((b) => BLOCKS[b as BlockId].name.toLowerCase());
-  const [low, blind] = [named(LOW), named(BLIND)];
+  const named = (test: (block: string) => boolean): string[] =>
+    [...used].filter(test).map((b) => BLOCKS[b as BlockId].name.toLowerCase());
+  const [low, blind] = [named(isLow), named(isBlind)];
   return [
     ...(low.length ? [{ id: 'low', who: low, says: about.low(level) }] : []),
     ...(blind.length ? [{ id: 'blind', who: blind, says: about.blind(level) }] : []),

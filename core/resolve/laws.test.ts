@@ -4,7 +4,12 @@ import { libraryIds, libraryText, schemeFrom } from '../library/library';
 import type { Resolution } from '../model/resolution';
 import { otherSide, type Side } from '../model/side';
 import { aLineup, mirrorFormation, mirrorFront, mirrorSeat } from '../testing/fronts';
-import { resolveStill } from './resolve';
+import { NOBODY } from '../vocabulary/scene';
+import { FAILS } from './prepare/phrase';
+import { prepareCall } from './prepare/prepare-call';
+import { resolveStill, workOut } from './resolve';
+import { sceneWith } from './settle/set-scene';
+import { takeAction } from './settle/settle';
 import type { CompiledScheme } from './prepare/compile';
 
 function load(id: string): CompiledScheme {
@@ -101,7 +106,7 @@ describe.each(libraryIds('schemes'))('%s, on any front', (id) => {
         const r = resolveStill(scheme, formation, front, { side });
         const x = (id: string): number => front.defenders.find((d) => d.id === id)!.x;
         const line = r.assignments.filter((a) =>
-          formation.men.some((m) => m.id === a.blocker && (m.kind === 'line' || m.kind === 'tight-end')),
+          formation.men.some((m) => m.id === a.blocker && (m.kind === 'line' || m.kind === 'tight')),
         );
         for (const [i, mate] of line.slice(1).entries()) {
           const man = line[i]!;
@@ -109,6 +114,25 @@ describe.each(libraryIds('schemes'))('%s, on any front', (id) => {
           const levels = [man, mate].map((a) => front.defenders.find((d) => d.id === a.target)!.y <= 4.5);
           const alone = [man, mate].every((a) => r.defenders.find((d) => d.id === a.target)!.by.length === 1);
           if (alone && levels[0] === levels[1]) expect(x(man.target)).toBeLessThanOrEqual(x(mate.target) + 1e-6);
+        }
+      }),
+      { numRuns: RUNS },
+    );
+  });
+
+  it('passes over only what did not fit when the man chose: no reason is read off what happened later', () => {
+    fc.assert(
+      fc.property(aLineup, aSide, ({ formation, front }, side) => {
+        const { outcome } = workOut(prepareCall(scheme, formation, { side }), front);
+        const { scene, chosen, sheets, refusals, fallbacks } = outcome.settled;
+        const then = sceneWith(scene, chosen);
+        for (const { man, sentence } of outcome.men) {
+          if (fallbacks.includes(man)) continue;
+          for (const [i, passed] of sheets[man]!.slice(0, sentence).entries()) {
+            const him = passed.when ? passed.when(then, man, NOBODY) : NOBODY;
+            const fits = him !== FAILS && takeAction(then, man, him, passed) !== null;
+            expect(fits && !refusals[man]!.has(i) && passed.called).toBe(false);
+          }
         }
       }),
       { numRuns: RUNS },

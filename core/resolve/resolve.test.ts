@@ -7,15 +7,12 @@ import type { Resolution } from '../model/resolution';
 import type { CompiledScheme } from './prepare/compile';
 import { resolveStill } from './resolve';
 import type { Call } from './prepare/prepare-call';
+import { need } from '../testing/need';
 
 const HEAD = 'scheme t "T"\nfamily gap\nentry playside A gap\ntrack gap\ntempo power\ncover shoulders\n';
 const OVER = 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right';
 const FIVE = 'LT LG C RG RT';
 
-function need<T>(result: { ok: true; value: T } | { ok: false; diagnostics: unknown }): T {
-  if (!result.ok) throw new Error(JSON.stringify(result.diagnostics));
-  return result.value;
-}
 function run(scheme: CompiledScheme, front = OVER, formation = FIVE, call: Call = { side: 'right' }): Resolution {
   const men = need(readFormation(formation));
   return resolveStill(scheme, men, need(readFront(front, men)), call);
@@ -68,6 +65,12 @@ describe('partners', () => {
 });
 
 describe('him', () => {
+  it('is still him when linebackers are handed out', () => {
+    // The first linebacker is "him": the next free one who is not him is the second.
+    const r = run(rules('playside tackle\n  when there is L1: climb to the next free linebacker who is not him\n'));
+    expect(man(r, 'RT').target).toBe('W');
+  });
+
   const takes = (condition: string): string | null =>
     man(run(rules(`playside tackle\n  when ${condition}: base him\n`)), 'RT').target;
 

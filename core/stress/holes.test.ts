@@ -7,14 +7,10 @@ import { SIDES } from '../model/side';
 import { prepareCall } from '../resolve/prepare/prepare-call';
 import { openSpace, spaceAround, type OpenSpace } from './space';
 import { planFor, stress } from './stress';
+import { need } from '../testing/need';
 
 /** Fronts tried around each shipped front, for every scheme, formation and side. */
 const AROUND = 8;
-
-function need<T>(result: { ok: true; value: T } | { ok: false; diagnostics: unknown }): T {
-  if (!result.ok) throw new Error(JSON.stringify(result.diagnostics));
-  return result.value;
-}
 
 const lineups: { formation: Formation; spaces: OpenSpace[] }[] = libraryIds('formations').map((id) => {
   const formation = need(formationFrom(libraryText('formations', id)!));

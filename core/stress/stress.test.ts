@@ -8,11 +8,8 @@ import { resolveStill } from '../resolve/resolve';
 import { movementMenu } from '../movement/menu';
 import { choiceAt, openSpace, spaceAround, type OpenSpace } from './space';
 import { addTallies, NO_TALLY, planFor, sharePlan, stress } from './stress';
+import { need } from '../testing/need';
 
-function need<T>(result: { ok: true; value: T } | { ok: false; diagnostics: unknown }): T {
-  if (!result.ok) throw new Error(JSON.stringify(result.diagnostics));
-  return result.value;
-}
 const formation = need(formationFrom(libraryText('formations', 'h-back')!));
 const open = (id: string): OpenSpace => need(openSpace(need(spaceFrom(libraryText('spaces', id)!)), formation));
 const power = prepareCall(need(shippedScheme('power')), formation, { side: 'right' });

@@ -4,8 +4,8 @@ import { NOBODY, type Lineup, type Scene, type Stretch } from './scene';
 import type { Accept, ManFinder, Slots } from './word';
 
 /** First accepted index of a list, front to back. */
-export function firstOf(scene: Scene, me: number, list: readonly number[], accept: Accept): number {
-  for (const d of list) if (accept(scene, me, d)) return d;
+export function firstOf(scene: Scene, me: number, him: number, list: readonly number[], accept: Accept): number {
+  for (const d of list) if (accept(scene, me, him, d)) return d;
   return NOBODY;
 }
 
@@ -27,6 +27,7 @@ export function passedOver(slots: Slots): number {
 export function nthOnLine(
   scene: Scene,
   me: number,
+  him: number,
   direction: 1 | -1,
   { from, to }: Stretch,
   passed: number,
@@ -38,7 +39,7 @@ export function nthOnLine(
   for (let i = direction > 0 ? 0 : first.length - 1; i >= 0 && i < first.length; i += direction) {
     const d = first[i]!;
     const { x } = defenders[d]!;
-    if (x < from || x >= to || !accept(scene, me, d)) continue;
+    if (x < from || x >= to || !accept(scene, me, him, d)) continue;
     if (left === 0) return d;
     left--;
     last = d;
@@ -85,13 +86,6 @@ export function hasOwner(scene: Scene, me: number, defender: number): boolean {
   if (owners !== 1) return owners > 1;
   const mine = scene.proposals[me];
   return !mine || (mine.target !== defender && !mine.all.includes(defender));
-}
-
-/** Names the defender a condition found, unless the sentence has named one already. */
-export function nameHim(scene: Scene, defender: number): boolean {
-  if (defender === NOBODY) return false;
-  if (scene.him === NOBODY) scene.him = defender;
-  return true;
 }
 
 /** The one man of a kind in this formation: the back, the fullback, the H. */

@@ -296,6 +296,11 @@ export const GROUPS = {
 
 export type BlockId = keyof typeof BLOCKS;
 
+/** What a man does who takes somebody by himself whom no sentence of his gave him. */
+export const LONE_BLOCK = { run: 'base', pass: 'man' } as const satisfies Record<string, BlockId>;
+/** What a man does who goes on to the next level and was told no more. */
+export const PLAIN_CLIMB = 'climb' satisfies BlockId;
+
 /** Every word of the language by the kind of phrase it makes. */
 export const WORDS = {
   condition: CONDITIONS,

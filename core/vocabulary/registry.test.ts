@@ -8,8 +8,27 @@ import { LEAVES, LIST_LEAVES, TEMPLATES, isPhraseKind } from '../language/templa
 import type { Phrase, SlotValue } from '../language/tree';
 import { readTokens } from '../language/tokens';
 import { CALL_MEANINGS } from '../model/call-words';
+import { Facts } from '../identify/identify';
+import { readFormation } from '../language/lineups/read-formation';
+import { readFront } from '../language/lineups/read-front';
+import { libraryText, schemeFrom } from '../library/library';
+import { slotsOf } from '../resolve/prepare/phrase';
+import { prepareCall } from '../resolve/prepare/prepare-call';
+import { setScene } from '../resolve/settle/set-scene';
+import { settleFirstLevel } from '../resolve/settle/settle';
+import { need } from '../testing/need';
+import { always } from './finding';
 import { BLOCKS, CONDITIONS, QUALIFIERS, TARGETS, WORDS } from './index';
-import { PHRASE_KINDS, type LeafKind, type PhraseKind } from './word';
+import type { Scene } from './scene';
+import {
+  PHRASE_KINDS,
+  type BlockWord,
+  type ConditionWord,
+  type LeafKind,
+  type PhraseKind,
+  type Saying,
+  type TargetWord,
+} from './word';
 
 const names = { tag: new Set(['t']), look: new Set(['l']), seat: new Set(['s']) };
 const span = { line: 1, column: 1, endColumn: 1 };
@@ -19,6 +38,18 @@ function plain(kind: PhraseKind, depth = 0): Phrase {
   const word = kind === 'man' ? 'me' : kind === 'target' ? 'nose' : TEMPLATES[kind][0]!.word;
   const template = TEMPLATES[kind].find((t) => t.word === word && !t.denies)!;
   return { kind, word, form: template.form, slots: fill(template.pieces, depth), qualifiers: [], span };
+}
+/** The plainest filling that speaks of nobody's own place. */
+function fillPlainly(pieces: (typeof TEMPLATES)['man'][number]['pieces']): Record<string, SlotValue> {
+  return Object.fromEntries(Object.entries(fill(pieces, 0)).map(([name, value]) => [name, elsewhere(value)]));
+}
+const centre: Phrase = { kind: 'man', word: 'centre', form: 0, slots: {}, qualifiers: [], span };
+function elsewhere(value: SlotValue): SlotValue {
+  if (typeof value !== 'object' || !('word' in value)) return value;
+  if (value.word === 'me') return centre;
+  if (value.word === 'my-gap') return { ...value, word: 'letter-gap', slots: { side: 'playside', letter: 'B' } };
+  if (value.word === 'my-region') return { ...value, word: 'region-of', slots: { who: centre } };
+  return value;
 }
 function fill(pieces: (typeof TEMPLATES)['man'][number]['pieces'], depth: number): Record<string, SlotValue> {
   return Object.fromEntries(
@@ -38,6 +69,19 @@ function fill(pieces: (typeof TEMPLATES)['man'][number]['pieces'], depth: number
     ),
   );
 }
+
+const FOLDERS = {
+  blocks: WORDS.block,
+  conditions: WORDS.condition,
+  events: WORDS.event,
+  gaps: WORDS.gap,
+  groups: WORDS.group,
+  men: WORDS.man,
+  qualifiers: WORDS.qualifier,
+  reactions: WORDS.reaction,
+  regions: WORDS.region,
+  targets: WORDS.target,
+} as const;
 
 describe('every word of the language', () => {
   const all = PHRASE_KINDS.flatMap((kind) =>
@@ -64,14 +108,11 @@ describe('every word of the language', () => {
     for (const word of Object.values(WORDS[kind])) expect(word.help).toMatch(/^[A-Z].*[.]$/);
   });
 
-  it.each([
-    ['conditions', CONDITIONS],
-    ['targets', TARGETS],
-    ['blocks', BLOCKS],
-    ['qualifiers', QUALIFIERS],
-  ] as const)('%s: every file is registered', (folder, registry) => {
-    const files = readdirSync(fileURLToPath(new URL(folder, import.meta.url))).map((f) => f.replace('.ts', ''));
-    expect(files.sort()).toEqual(Object.keys(registry).sort());
+  it.each(Object.entries(FOLDERS))('%s: every file is registered', (folder, registry) => {
+    const files = readdirSync(fileURLToPath(new URL(folder, import.meta.url)))
+      .filter((f) => !f.endsWith('.test.ts') && f !== 'index.ts')
+      .map((f) => f.replace('.ts', ''));
+    expect(files).toHaveLength(Object.keys(registry).length);
   });
 
   it('every block’s call has a meaning a program can word', () => {
@@ -83,4 +124,86 @@ it('the embedded library is what the .chalk files say', () => {
   expect(readFileSync(fileURLToPath(new URL('../library/embedded.ts', import.meta.url)), 'utf8')).toBe(
     embeddedLibrary(),
   );
+});
+
+describe('what a word declares of itself', () => {
+  const formation = need(readFormation('LT LG C RG RT Y right H left B'));
+  const front = need(
+    readFront('LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right; S (13, 8)', formation),
+  );
+  const scheme = need(schemeFrom(libraryText('schemes', 'power')!));
+  const prepared = prepareCall(scheme, formation, { side: 'right' });
+  const settled = settleFirstLevel(
+    prepared.seated,
+    setScene(prepared.seated, new Facts(formation, front, { side: 'right' })),
+  );
+  /** What others have chosen cannot be read here. */
+  const deaf = new Proxy(settled.scene, {
+    get(scene, key) {
+      if (key === 'proposals' || key === 'owners') throw new Error(`reads ${key}`);
+      return Reflect.get(scene, key, scene) as unknown;
+    },
+  });
+  const men = settled.scene.men.slice(0, settled.scene.lineCount).map((m) => m.index);
+  const ask = (kind: 'condition' | 'target' | 'qualifier', word: string, scene: Scene, me: number): unknown => {
+    const t = TEMPLATES[kind].find((x) => x.word === word && !x.denies)!;
+    const slots = slotsOf(
+      { kind, word, form: t.form, slots: fillPlainly(t.pieces), qualifiers: [], span } as Phrase,
+      null,
+    );
+    if (kind === 'target') return TARGETS[word as keyof typeof TARGETS].find(slots).seek(scene, me, 2, always);
+    if (kind === 'qualifier') return QUALIFIERS[word as keyof typeof QUALIFIERS].keep(slots)(scene, me, 2, 2);
+    const condition: ConditionWord = CONDITIONS[word as keyof typeof CONDITIONS];
+    return ('finds' in condition ? condition.finds(slots) : condition.test(slots))(scene, me, 2);
+  };
+  const words = (['condition', 'target', 'qualifier'] as const).flatMap((kind) =>
+    Object.keys(WORDS[kind]).map((word) => [kind, word] as const),
+  );
+
+  it.each(words)('%s %s reads what others chose only if it says so', (kind, word) => {
+    const says = (WORDS[kind] as Record<string, Saying>)[word]!.asksOthers ?? false;
+    const reads = men.some((me) => {
+      try {
+        ask(kind, word, deaf, me);
+        return false;
+      } catch (problem) {
+        expect((problem as Error).message).toMatch(/^reads/);
+        return true;
+      }
+    });
+    expect(reads).toBe(says);
+  });
+
+  it.each(words.filter(([kind, word]) => !(WORDS[kind] as Record<string, Saying>)[word]!.aboutMe))(
+    '%s %s is the same whoever asks',
+    (kind, word) => {
+      if ((WORDS[kind] as Record<string, Saying>)[word]!.asksOthers) return expect(kind).toBeTruthy();
+      const answers = men.map((me) => ask(kind, word, settled.scene, me));
+      expect(new Set(answers).size).toBe(1);
+    },
+  );
+
+  it.each(Object.entries<TargetWord>(TARGETS))(
+    'target %s: who is handed out later may stand off the line',
+    (id, word) => {
+      const t = TEMPLATES.target.find((x) => x.word === id)!;
+      const phrase = {
+        kind: 'target',
+        word: id,
+        form: t.form,
+        slots: fillPlainly(t.pieces),
+        qualifiers: [],
+        span,
+      } as Phrase;
+      if (word.find(slotsOf(phrase, null)).claim !== null) expect(word.offTheLine).toBe(true);
+      else expect(word.find(slotsOf(phrase, null)).claim).toBeNull();
+    },
+  );
+
+  it.each(Object.entries<BlockWord>(BLOCKS))('block %s: what it declares agrees', (_id, word) => {
+    if (word.scans || word.slides) expect(word.course).toBe('retreat');
+    if (word.comesOffFirst) expect(word.role).toBe('pair');
+    expect(word.pulls).toBe(word.course === 'behind-the-line' && word.pulls);
+    expect(word.technique.step + word.technique.aim + word.technique.eyes).toMatch(/\w/);
+  });
 });

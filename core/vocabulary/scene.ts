@@ -46,8 +46,6 @@ export interface Scene extends Lineup {
   readonly proposals: readonly Proposal[];
   /** How many of those proposals name each defender. */
   readonly owners: readonly number[];
-  /** The defender the sentence under way has named, "him": the last "there is" says whom, else the first condition that names somebody. -1 before. */
-  him: number;
 }
 
 /** Who is who at one end of the front; -1 for nobody. */
@@ -132,6 +130,8 @@ export interface Proposal {
   /** The block chosen, by id; empty while there is none. */
   readonly job: string;
   readonly pulls: boolean;
+  /** The defender the sentence has named, "him"; -1 when it names nobody. */
+  readonly him: number;
   /** Whether he wants a pair that needs its partner's consent. */
   readonly pairs: boolean;
   /** True when a helper is too far away and goes to the next level at once. */

@@ -70,10 +70,11 @@ export interface Slots {
 export type ManFinder = (lineup: Lineup, me: number) => number;
 /** The two noses of a gap in feet, or `null` where the line has no such gap. */
 export type GapFinder = (lineup: Lineup, me: number) => { lo: number; hi: number } | null;
-export type Accept = (scene: Scene, me: number, defender: number) => boolean;
+/** `him` is the defender the sentence has named so far; -1 before it has named one. */
+export type Accept = (scene: Scene, me: number, him: number, defender: number) => boolean;
 
 /** Looks through candidates in the word's own order and returns the first one accepted, or -1. */
-export type Seek = (scene: Scene, me: number, accept: Accept) => number;
+export type Seek = (scene: Scene, me: number, him: number, accept: Accept) => number;
 
 /**
  * When a target is handed out: at once (first level and by name), or with the linebackers, after the first level is settled:
@@ -89,18 +90,37 @@ export interface TargetFinder {
   readonly every: boolean;
 }
 
-/** Tests the picture; may set `scene.him` to the defender it found when nobody is named yet. */
-export type Test = (scene: Scene, me: number) => boolean;
+/** Tests the picture, and names nobody. */
+export type Test = (scene: Scene, me: number, him: number) => boolean;
+/** The defender a condition is about, who is "him" from there on unless the sentence has named one; -1 when the condition does not hold. */
+export type Finds = (scene: Scene, me: number, him: number) => number;
 
-export interface ConditionWord extends Saying {
+interface Asking extends Saying {
+  /** Why it does not hold, in a coach's words; `holds` is true when its opposite was asked. */
+  readonly why: (slots: Slots) => (scene: Scene, me: number, him: number, holds: boolean) => string;
+}
+
+/** A condition that names a defender whenever it holds. */
+export interface NamingCondition extends Asking {
+  readonly finds: (slots: Slots) => Finds;
+  /** From here on he is "him", whoever was before. */
+  readonly rebinds?: true;
+}
+
+/** A condition that names nobody. */
+export interface PlainCondition extends Asking {
   readonly test: (slots: Slots) => Test;
   /** For what the call alone decides (formation, side and tags): the same test, which needs no front. */
   readonly byCall?: (slots: Slots) => (lineup: Lineup, me: number) => boolean;
-  /** Why it does not hold, in a coach's words; `holds` is true when its opposite was asked. */
-  readonly why: (slots: Slots) => (scene: Scene, me: number, holds: boolean) => string;
 }
 
+export type ConditionWord = NamingCondition | PlainCondition;
+
 export interface TargetWord extends Saying {
+  /** It may name a man off the line. */
+  readonly offTheLine?: true;
+  /** It points back at a defender named before. */
+  readonly pointsBack?: true;
   readonly find: (slots: Slots) => TargetFinder;
 }
 
@@ -140,6 +160,14 @@ export interface BlockWord extends Saying {
   readonly role: 'block' | 'pair' | 'touch' | 'read' | 'leave';
   /** How the path runs on the board. */
   readonly course: 'straight' | 'flat-then-up' | 'behind-the-line' | 'climb' | 'none' | 'retreat';
+  /** He looks at more than one man, in order, and takes whoever comes. */
+  readonly scans?: true;
+  /** He sets to a gap: whoever comes into it is his. */
+  readonly slides?: true;
+  /** Of two on one man it is he who goes on. */
+  readonly comesOffFirst?: true;
+  /** What is dangerous about it: below the waist, or from where the man hit may not see it coming. */
+  readonly care?: 'low' | 'blind';
   readonly technique: BlockTechnique;
   /** What he calls to his partner or neighbour, as a meaning; the program's vocabulary has the word. */
   readonly call: string | null;

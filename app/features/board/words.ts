@@ -5,7 +5,7 @@ import { BLOCKS, type BlockId } from '#core/vocabulary/index';
 export const blockName = (a: Assignment): string => {
   const name = BLOCKS[a.block as BlockId]?.name ?? a.block;
   if (a.partners.length && a.help === 'hand') return `${name}, one hand`;
-  if (a.partners.length && a.block !== 'double' && a.block !== 'help') return `${name}, in pair`;
+  if (a.partners.length && BLOCKS[a.block as BlockId]?.role !== 'pair') return `${name}, in pair`;
   return name;
 };
 

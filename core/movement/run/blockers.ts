@@ -101,7 +101,7 @@ export function whoGoesOn(blockers: readonly RunningBlocker[], defenders: Readon
     const next = b.plan.next === null ? undefined : defenders.get(b.plan.next);
     if (!next) continue;
     const rank = (o: RunningBlocker): number =>
-      (o.plan.block === 'help' ? -100 : 0) + Math.abs(o.x - next.x) + Math.abs(o.x) / 1000;
+      (BLOCKS[o.plan.block as BlockId].comesOffFirst ? -100 : 0) + Math.abs(o.x - next.x) + Math.abs(o.x) / 1000;
     b.goesOn = !blockers.some(
       (o) => o !== b && o.plan.target === b.plan.target && o.plan.next === b.plan.next && rank(o) < rank(b),
     );

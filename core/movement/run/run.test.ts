@@ -10,11 +10,7 @@ import { aLineup, mirrorFormation, mirrorFront, mirrorSeat } from '../../testing
 import { resolve } from '../play';
 import { BODY_ROOM, STEP } from './bodies';
 import { runPlay, type Run, type RunOptions } from './run';
-
-function need<T>(result: { ok: true; value: T } | { ok: false; diagnostics: unknown }): T {
-  if (!result.ok) throw new Error(JSON.stringify(result.diagnostics));
-  return result.value;
-}
+import { need } from '../../testing/need';
 
 const OVER = 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right';
 const playOf = (scheme: string, lineup: string, defence: string, options: RunOptions = {}): Run => {

@@ -21,6 +21,8 @@ interface Want {
   /** Partners who want the same next man: one of them comes off, so the want is one. */
   readonly mates: readonly number[];
   readonly finder: TargetFinder;
+  /** Whom his sentence calls "him". */
+  readonly him: number;
   readonly later: boolean;
 }
 
@@ -40,9 +42,9 @@ class Handout {
   private readonly next: number[];
   private readonly action: number[];
   private readonly taken: boolean[];
-  private readonly free: Accept = (_scene, _man, d) => !this.taken[d];
+  private readonly free: Accept = (_scene, _man, _him, d) => !this.taken[d];
   /** Free, or left or read only as long as nobody else has him. */
-  private readonly spare: Accept = (_scene, _man, d) => !this.taken[d] || this.whoGiveWay().includes(d);
+  private readonly spare: Accept = (_scene, _man, _him, d) => !this.taken[d] || this.whoGiveWay().includes(d);
   private givingWay: number[] | null = null;
 
   constructor(private readonly settled: Settled) {
@@ -94,18 +96,19 @@ class Handout {
     for (const man of this.settled.call.across) {
       const proposal = this.scene.proposals[man]!;
       if (proposal.instead === 'on' || proposal.instead === 'climb')
-        wants.push({ man, mates: ALONE, finder: ANYBODY, later: false });
+        wants.push({ man, mates: ALONE, finder: ANYBODY, him: proposal.him, later: false });
       const act = this.actionOf(man);
       if (!act) continue;
       const { target, then } = act;
-      if (proposal.tooFar) wants.push({ man, mates: ALONE, finder: then?.target ?? ANYBODY, later: false });
+      if (proposal.tooFar)
+        wants.push({ man, mates: ALONE, finder: then?.target ?? ANYBODY, him: proposal.him, later: false });
       else if (target?.claim) {
-        wants.push({ man, mates: ALONE, finder: target, later: false });
-        if (then) wants.push({ man, mates: ALONE, finder: then.target, later: true });
+        wants.push({ man, mates: ALONE, finder: target, him: proposal.him, later: false });
+        if (then) wants.push({ man, mates: ALONE, finder: then.target, him: proposal.him, later: true });
       } else if (then && !paired.includes(man) && !this.leftAlone(man)) {
         const mates = proposal.pairs ? this.comingOffToo(man, proposal.target) : ALONE;
         if (mates.length) paired = [...paired, ...mates];
-        wants.push({ man, mates, finder: then.target, later: true });
+        wants.push({ man, mates, finder: then.target, him: proposal.him, later: true });
       }
     }
     return wants;
@@ -149,7 +152,7 @@ class Handout {
     let late: Want[] | null = null;
     for (const want of wants) {
       if (!is(want, 'named', later)) continue;
-      const found = want.finder.seek(scene, want.man, always);
+      const found = want.finder.seek(scene, want.man, want.him, always);
       if (found !== NOBODY && !this.taken[found]) this.give(want, found);
       else (late ??= []).push(want);
     }
@@ -160,7 +163,7 @@ class Handout {
         this.give(want, other);
         continue;
       }
-      const wanted = scene.linebackers.indexOf(want.finder.seek(scene, want.man, always));
+      const wanted = scene.linebackers.indexOf(want.finder.seek(scene, want.man, want.him, always));
       this.give(want, this.nextFree(wanted));
     }
   }
@@ -176,7 +179,7 @@ class Handout {
   private claimFree(wants: readonly Want[], claim: 'free' | 'last', later: boolean): void {
     for (const want of wants) {
       if (!is(want, claim, later)) continue;
-      const found = want.finder.seek(this.scene, want.man, this.free);
+      const found = want.finder.seek(this.scene, want.man, want.him, this.free);
       this.give(want, found !== NOBODY || later ? found : this.elseAction(want.man));
     }
   }
@@ -208,11 +211,11 @@ class Handout {
     const { scene } = this;
     for (let man = scene.lineCount - 1; man >= 0; man--) {
       if (this.settled.sheets[man]!.length === 0 || this.target[man] !== NOBODY) continue;
-      if (this.settled.snapped && scene.proposals[man]!.pulls) continue;
+      if (this.settled.bound && scene.proposals[man]!.pulls) continue;
       const found = nearestFreeMan(scene, man, this.free);
       if (found === NOBODY) continue;
       change(this.settled, man, NOBODY, 'over');
-      this.give({ man, mates: ALONE, finder: ANYBODY, later: false }, found);
+      this.give({ man, mates: ALONE, finder: ANYBODY, him: NOBODY, later: false }, found);
     }
   }
 
@@ -233,7 +236,7 @@ class Handout {
     const actions =
       proposal.sentence < 0 || proposal.instead !== null ? [] : this.settled.sheets[man]![proposal.sentence]!.actions;
     for (let a = this.action[man]! + 1; a < actions.length; a++) {
-      const found = actions[a]!.target?.seek(this.scene, man, this.spare) ?? NOBODY;
+      const found = actions[a]!.target?.seek(this.scene, man, proposal.him, this.spare) ?? NOBODY;
       if (found === NOBODY) continue;
       this.action[man] = a;
       return found;

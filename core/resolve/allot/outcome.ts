@@ -1,7 +1,7 @@
 import { FULL_DOUBLE } from '../../geometry/tolerances';
 import { atMost } from '../../geometry/compare';
 import type { DefenderStatus } from '../../model/resolution';
-import type { BlockId } from '../../vocabulary/index';
+import { PLAIN_CLIMB, type BlockId } from '../../vocabulary/index';
 import { NOBODY, type Proposal } from '../../vocabulary/scene';
 import { claimLinebackers } from './claim-linebackers';
 import type { CompiledAction } from '../prepare/sentence';
@@ -65,7 +65,7 @@ export function settleOutcome(settled: Settled): Outcome {
       block: instead
         ? (job as BlockId)
         : tooFar
-          ? (action?.then?.id ?? 'climb')
+          ? (action?.then?.id ?? PLAIN_CLIMB)
           : alone
             ? settled.lone
             : (action?.id ?? settled.lone),

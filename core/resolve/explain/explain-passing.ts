@@ -22,7 +22,7 @@ export function explainPassing(outcome: Outcome, { spot, time }: Pocket): Passin
       .filter((m) => m.man < scene.lineCount && BLOCKS[m.block].course === 'retreat')
       .map((m) => ({ blocker: scene.men[m.man]!.id, set: setOf(scene, m), help: helpFor(outcome, m) })),
     scans: outcome.men
-      .filter((m) => m.block === 'scan' || m.block === 'dual-read')
+      .filter((m) => BLOCKS[m.block].scans)
       .map((m) => ({
         blocker: scene.men[m.man]!.id,
         order: [m.target, m.next].filter((d) => d !== NOBODY).map((d) => scene.defenders[d]!.id),

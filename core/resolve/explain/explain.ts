@@ -5,12 +5,14 @@ import type { Side } from '../../model/side';
 import { BLOCKS } from '../../vocabulary/index';
 import { NOBODY, type Scene } from '../../vocabulary/scene';
 import type { CallWords } from '../../model/call-words';
-import { whyNot } from '../prepare/phrase';
+import { FAILS, whyNot } from '../prepare/phrase';
 import { callOf } from './line-calls';
 import type { Aim } from '../prepare/prepare-call';
 import type { ManOutcome, Outcome } from '../allot/outcome';
 import { footOf, pathOf } from './paths';
 import type { CompiledSentence } from '../prepare/sentence';
+import { sceneWith } from '../settle/set-scene';
+import type { Settled } from '../settle/settled';
 import { leftBy } from '../settle/settle';
 
 /** Every man's assignment with its path, technique and reasons, from the decision record; back in the field frame. */
@@ -58,10 +60,11 @@ function reasonsOf({ settled }: Outcome, plan: ManOutcome): Assignment['because'
   const sheet = settled.sheets[plan.man]!;
   const upTo = plan.sentence < 0 ? sheet.length : plan.sentence;
   const foe = plan.target === NOBODY ? '' : settled.scene.defenders[plan.target]!.id;
+  const chosen = sceneWith(settled.scene, settled.chosen);
   const passedOver = sheet.slice(0, upTo).map((s, i) => ({
     line: s.line,
     sentence: say(s),
-    reason: whyPassed(settled.scene, plan.man, s, settled.refusals[plan.man]!.get(i)),
+    reason: whyPassed(settled, chosen, plan.man, i),
   }));
   if (plan.instead) {
     const { says, line, own } = INSTEAD[plan.instead];
@@ -94,17 +97,17 @@ const INSTEAD: Record<
 
 const say = (s: CompiledSentence): string => saySentence(s.sentence, s.first);
 
-function whyPassed(scene: Scene, man: number, sentence: CompiledSentence, partner: number | undefined): string {
+/** Why a man passed a sentence of his over, on the picture as it was when he chose. */
+function whyPassed({ sheets, refusals, bound }: Settled, chosen: Scene, man: number, index: number): string {
+  const sentence = sheets[man]![index]!;
+  const partner = refusals[man]!.get(index);
   if (partner !== undefined) {
-    const mate = scene.proposals[partner]!;
-    const busy = mate.target === NOBODY ? 'is called away' : `blocks ${scene.defenders[mate.target]!.id}`;
-    return `${scene.men[partner]!.id} ${busy}, so nobody helps`;
+    const mate = chosen.proposals[partner]!;
+    const busy = mate.target === NOBODY ? 'is called away' : `blocks ${chosen.defenders[mate.target]!.id}`;
+    return `${chosen.men[partner]!.id} ${busy}, so nobody helps`;
   }
-  scene.him = NOBODY;
-  if (sentence.when && !sentence.when(scene, man)) {
-    scene.him = NOBODY;
-    return whyNot(sentence.sentence.when!, scene, man);
-  }
+  if (sentence.when?.(chosen, man, NOBODY) === FAILS) return whyNot(sentence.sentence.when!, chosen, man);
+  if (bound?.mayUse(man, sentence, index) === false) return 'nobody starts or stops pulling once the ball is snapped';
   return 'nobody is there to take';
 }
 
@@ -122,7 +125,9 @@ function sayStatus(scene: Scene, outcome: Outcome, defender: number): string | n
   if (rule === NOBODY) return null;
   const sheet = outcome.settled.sheets[rule]!;
   const byName = sheet.findIndex(
-    (s) => scene.men[rule]!.kind === 'design' && leftBy(scene, rule, s)?.all.includes(defender),
+    (s) =>
+      scene.men[rule]!.kind === 'design' &&
+      leftBy(sceneWith(scene, outcome.settled.chosen), rule, s)?.all.includes(defender),
   );
   const sentence = sheet[byName < 0 ? scene.proposals[rule]!.sentence : byName];
   return sentence ? say(sentence) : null;

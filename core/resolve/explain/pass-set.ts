@@ -4,6 +4,7 @@ import type { Point } from '../../geometry/vec';
 import type { Pocket } from '../../kinematics/passing';
 import type { Passing } from '../../model/resolution';
 import { outward } from '../../vocabulary/finding';
+import { BLOCKS } from '../../vocabulary/index';
 import { NOBODY, type Scene } from '../../vocabulary/scene';
 import type { ManOutcome } from '../allot/outcome';
 
@@ -16,7 +17,7 @@ const WIDE = 3;
 
 /** Which set a man takes to his rusher: by where he stands to him, or a slide where the rule says so. */
 export function setOf(scene: Scene, m: ManOutcome): PassSet {
-  if (m.block === 'slide') return 'slide';
+  if (BLOCKS[m.block].slides) return 'slide';
   const { post } = scene.men[m.man]!;
   if (m.target === NOBODY || m.partners.length > 0 || post === 'C' || post === 'PG' || post === 'BG') return 'short';
   const away = (scene.defenders[m.target]!.x - scene.men[m.man]!.x) * outward(scene, m.man);

@@ -1,7 +1,7 @@
 import type { Aim } from '../prepare/prepare-call';
 import type { ProblemCode, Verdict } from '../../model/resolution';
 import type { Settings } from '../../model/settings';
-import { NOBODY, type Scene } from '../../vocabulary/scene';
+import type { Scene } from '../../vocabulary/scene';
 import type { CompiledScheme } from '../prepare/compile';
 import { onlyTouches, type Outcome } from '../allot/outcome';
 
@@ -109,7 +109,6 @@ export function cycles(judged: Case): void {
 /** The picture is the other play's: said beside the verdict, not against it. */
 export function changesOfPlay({ outcome, scene, notes }: Case): void {
   for (const { to, when } of outcome.settled.call.changes) {
-    scene.him = NOBODY;
     if (when(scene, scene.posts.C)) notes.push(() => `Change with me: this is the picture for ${to}.`);
   }
 }

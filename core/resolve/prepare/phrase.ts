@@ -1,7 +1,7 @@
 import type { Condition, Phrase } from '../../language/tree';
 import { CONDITIONS, GAPS, MEN, QUALIFIERS, REGIONS, TARGETS, WORDS } from '../../vocabulary/index';
 import { always } from '../../vocabulary/finding';
-import type { Lineup, Scene } from '../../vocabulary/scene';
+import { NOBODY, type Lineup, type Scene } from '../../vocabulary/scene';
 import type {
   Accept,
   ConditionWord,
@@ -14,7 +14,6 @@ import type {
   Slots,
   TargetFinder,
   TargetWord,
-  Test,
 } from '../../vocabulary/word';
 
 /**
@@ -26,24 +25,21 @@ export interface Place {
   readonly me: number;
 }
 
-/** A test that leaves `scene.him` on the defender its last "there is" named, else on the first one a condition named; plain true or false where the call alone decides it. */
-export function compileCondition(condition: Condition, place: Place | null): Test | boolean {
+/** A condition made ready: who is "him" once it holds (-1 for nobody yet), `FAILS` when it does not. */
+export type CompiledTest = (scene: Scene, me: number, him: number) => number;
+export const FAILS = -2;
+
+/**
+ * Makes a condition ready. "Him" is the defender its last "there is" names, else the first one a condition names; what is ruled out, and an
+ * alternative that does not hold, name nobody. Plain true or false where the call alone decides it.
+ */
+export function compileCondition(condition: Condition, place: Place | null): CompiledTest | boolean {
   switch (condition.op) {
-    case 'is': {
-      const word = wordOf(condition.phrase);
-      const slots = slotsOf(condition.phrase, place);
-      return place && word.byCall ? word.byCall(slots)(place.lineup, place.me) : word.test(slots);
-    }
+    case 'is':
+      return compileOne(condition.phrase, place);
     case 'not': {
       const inner = compileCondition(condition.part, place);
-      return typeof inner === 'boolean'
-        ? !inner
-        : (scene, me) => {
-            const { him } = scene;
-            const holds = inner(scene, me);
-            scene.him = him;
-            return !holds;
-          };
+      return typeof inner === 'boolean' ? !inner : (scene, me, him) => (inner(scene, me, him) === FAILS ? him : FAILS);
     }
     case 'and': {
       const parts = condition.parts.map((p) => compileCondition(p, place));
@@ -51,54 +47,83 @@ export function compileCondition(condition: Condition, place: Place | null): Tes
     }
     case 'or': {
       const parts = condition.parts.map((p) => compileCondition(p, place)).filter((p) => p !== false);
-      return parts[0] === true ? true : anyHolds(parts.map((p) => (p === true ? () => true : p)));
+      return parts[0] === true ? true : anyHolds(parts.map((p) => (p === true ? HOLDS : p)));
     }
   }
 }
 
-/** The same where a test is wanted in any case. */
-export function testOf(condition: Condition, place: Place | null): Test {
-  const test = compileCondition(condition, place);
-  return typeof test === 'boolean' ? () => test : test;
+function compileOne(phrase: Phrase, place: Place | null): CompiledTest | boolean {
+  const word = wordOf(phrase);
+  const slots = slotsOf(phrase, place);
+  if ('finds' in word) {
+    const finds = word.finds(slots);
+    const rebinds = word.rebinds ?? false;
+    return (scene, me, him) => {
+      const found = finds(scene, me, him);
+      return found === NOBODY ? FAILS : rebinds || him === NOBODY ? found : him;
+    };
+  }
+  if (place && word.byCall) return word.byCall(slots)(place.lineup, place.me);
+  const test = word.test(slots);
+  return (scene, me, him) => (test(scene, me, him) ? him : FAILS);
 }
 
-const isTest = (part: Test | boolean): part is Test => typeof part !== 'boolean';
+const HOLDS: CompiledTest = (_scene, _me, him) => him;
 
-function allHold(parts: readonly Test[]): Test | true {
+/** A question about the picture as one man sees it. */
+export type Question = (scene: Scene, me: number) => boolean;
+
+/** A condition where only its answer is wanted, before anybody is named. */
+export function testOf(condition: Condition, place: Place | null): Question {
+  const test = compileCondition(condition, place);
+  return typeof test === 'boolean' ? () => test : (scene, me) => test(scene, me, NOBODY) !== FAILS;
+}
+
+const isTest = (part: CompiledTest | boolean): part is CompiledTest => typeof part !== 'boolean';
+
+function allHold(parts: readonly CompiledTest[]): CompiledTest | true {
   const [one, two] = parts;
   if (!one) return true;
   if (!two) return one;
-  const rest = parts.length === 2 ? two : (allHold(parts.slice(1)) as Test);
-  return (scene, me) => one(scene, me) && rest(scene, me);
-}
-
-function anyHolds(parts: readonly Test[]): Test | boolean {
-  const [one, two] = parts;
-  if (!one) return false;
-  if (!two) return one;
-  return (scene, me) => {
-    const { him } = scene;
-    for (const part of parts) {
-      if (part(scene, me)) return true;
-      scene.him = him;
-    }
-    return false;
+  const rest = parts.length === 2 ? two : (allHold(parts.slice(1)) as CompiledTest);
+  return (scene, me, him) => {
+    const named = one(scene, me, him);
+    return named === FAILS ? FAILS : rest(scene, me, named);
   };
 }
 
-/** Why a condition did not hold: the first part that failed, in a coach's words. */
-export function whyNot(condition: Condition, scene: Scene, me: number): string {
+function anyHolds(parts: readonly CompiledTest[]): CompiledTest | boolean {
+  const [one, two] = parts;
+  if (!one) return false;
+  if (!two) return one;
+  return (scene, me, him) => {
+    for (const part of parts) {
+      const named = part(scene, me, him);
+      if (named !== FAILS) return named;
+    }
+    return FAILS;
+  };
+}
+
+/** Why a condition did not hold: the first part that failed, in a coach's words. `him` is whoever is named before it. */
+export function whyNot(condition: Condition, scene: Scene, me: number, him = NOBODY): string {
   switch (condition.op) {
     case 'is':
-      return wordOf(condition.phrase).why(slotsOf(condition.phrase, null))(scene, me, false);
+      return wordOf(condition.phrase).why(slotsOf(condition.phrase, null))(scene, me, him, false);
     case 'not':
       return condition.part.op === 'is'
-        ? wordOf(condition.part.phrase).why(slotsOf(condition.part.phrase, null))(scene, me, true)
+        ? wordOf(condition.part.phrase).why(slotsOf(condition.part.phrase, null))(scene, me, him, true)
         : 'what it rules out is so';
     case 'or':
-      return condition.parts.map((p) => whyNot(p, scene, me)).join('; ');
+      return condition.parts.map((p) => whyNot(p, scene, me, him)).join('; ');
     case 'and': {
-      for (const part of condition.parts) if (!testOf(part, null)(scene, me)) return whyNot(part, scene, me);
+      let named = him;
+      for (const part of condition.parts) {
+        const test = compileCondition(part, null) as CompiledTest;
+        const next = test(scene, me, named);
+        if (next === FAILS) return whyNot(part, scene, me, named);
+        named = next;
+      }
       return 'nobody is there to take';
     }
   }
@@ -131,13 +156,13 @@ export function compileTarget(phrase: Phrase, place: Place | null): TargetFinder
   );
   if (keeps.length === 0) return finder;
   const [first] = keeps;
-  const keep: Accept = keeps.length === 1 ? first! : (scene, me, d) => keeps.every((k) => k(scene, me, d));
+  const keep: Accept = keeps.length === 1 ? first! : (scene, me, him, d) => keeps.every((k) => k(scene, me, him, d));
   const { claim, every, seek } = finder;
   return {
     claim,
     every,
-    seek: (scene, me, accept) =>
-      seek(scene, me, accept === always ? keep : (s, m, d) => keep(s, m, d) && accept(s, m, d)),
+    seek: (scene, me, him, accept) =>
+      seek(scene, me, him, accept === always ? keep : (s, m, h, d) => keep(s, m, h, d) && accept(s, m, h, d)),
   };
 }
 
@@ -180,7 +205,7 @@ export function saysAny(
   const { kind, word, slots } = part as Partial<Phrase>;
   if (kind && word) {
     if ((WORDS[kind] as Record<string, Saying>)[word]?.[property]) return true;
-    if (word === 'look-is' && looks.has(slots?.look as string)) return true;
+    if (looks.has(slots?.look as string)) return true;
   }
   return Object.values(part).some((p) => saysAny(p, property, looks));
 }

@@ -16,6 +16,7 @@ export const NO_PROPOSAL: Proposal = {
   partner: NOBODY,
   other: NOBODY,
   job: '',
+  him: NOBODY,
   pulls: false,
   pairs: false,
   tooFar: false,
@@ -31,14 +32,18 @@ export const openProposal = (sentence: number, action: number, job: string, pull
   partner: NOBODY,
   other: NOBODY,
   job,
+  him: NOBODY,
   pulls,
   pairs: false,
   tooFar: false,
   instead: null,
 });
 
+/** An action whose man is handed out later, by a sentence that has named somebody. */
+export const later = (open: Proposal, him: number): Proposal => (him === NOBODY ? open : onto(open, him, NOBODY));
+
 /** One man on one defender. */
-export const onto = ({ sentence, action, job, pulls }: Proposal, target: number): Proposal => ({
+export const onto = ({ sentence, action, job, pulls }: Proposal, him: number, target: number): Proposal => ({
   sentence,
   action,
   target,
@@ -46,6 +51,7 @@ export const onto = ({ sentence, action, job, pulls }: Proposal, target: number)
   partner: NOBODY,
   other: NOBODY,
   job,
+  him,
   pulls,
   pairs: false,
   tooFar: false,
@@ -53,7 +59,7 @@ export const onto = ({ sentence, action, job, pulls }: Proposal, target: number)
 });
 
 /** Everyone a sentence names. */
-export const naming = ({ sentence, action, job, pulls }: Proposal, all: readonly number[]): Proposal => ({
+export const naming = ({ sentence, action, job, pulls }: Proposal, him: number, all: readonly number[]): Proposal => ({
   sentence,
   action,
   target: NOBODY,
@@ -61,6 +67,7 @@ export const naming = ({ sentence, action, job, pulls }: Proposal, all: readonly
   partner: NOBODY,
   other: NOBODY,
   job,
+  him,
   pulls,
   pairs: false,
   tooFar: false,
@@ -70,6 +77,7 @@ export const naming = ({ sentence, action, job, pulls }: Proposal, all: readonly
 /** A pair that asks its partners; who is too far away for it goes to the next level at once. */
 export const pairing = (
   { sentence, action, job, pulls }: Proposal,
+  him: number,
   target: number,
   partner: number,
   other: number,
@@ -82,6 +90,7 @@ export const pairing = (
   partner,
   other,
   job,
+  him,
   pulls,
   pairs: !tooFar,
   tooFar,
@@ -102,6 +111,7 @@ export const insteadOf = (
   partner: NOBODY,
   other: NOBODY,
   job,
+  him: NOBODY,
   pulls: false,
   pairs: false,
   tooFar: false,

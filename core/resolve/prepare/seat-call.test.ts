@@ -5,9 +5,8 @@ import { libraryIds, libraryText, schemeFrom } from '../../library/library';
 import type { Side } from '../../model/side';
 import { aFront, aLineup, formationOf } from '../../testing/fronts';
 import { NOBODY } from '../../vocabulary/scene';
-import type { Test } from '../../vocabulary/word';
 import type { CompiledScheme } from './compile';
-import { testOf } from './phrase';
+import { compileCondition, FAILS, type CompiledTest } from './phrase';
 import { tagsInForce } from './tags';
 import { seatCall, type SeatedCall } from './seat-call';
 import { setScene } from '../settle/set-scene';
@@ -38,14 +37,11 @@ describe.each(libraryIds('schemes'))('%s, seated', (id) => {
         for (const [man, sentences] of call.sheets.entries()) {
           for (const { when, called, sentence } of sentences) {
             if (!sentence.when) continue;
-            const answer = (test: Test | null): { holds: boolean; him: number | null } => {
-              scene.him = NOBODY;
-              const holds = test ? test(scene, man) : true;
-              // Who was named matters only where the sentence goes on.
-              return { holds, him: holds ? scene.him : null };
-            };
-            expect(answer(when)).toEqual(answer(testOf(sentence.when, null)));
-            if (!called) expect(answer(when).holds).toBe(false);
+            // Who was named matters only where the sentence goes on.
+            const answer = (test: CompiledTest | boolean | null): number =>
+              test === null || test === true ? NOBODY : test === false ? FAILS : test(scene, man, NOBODY);
+            expect(answer(when)).toBe(answer(compileCondition(sentence.when, null)));
+            if (!called) expect(answer(when)).toBe(FAILS);
           }
         }
       }),
@@ -89,10 +85,7 @@ describe('a seated call', () => {
       fc.property(aFront(FIVE), (front) => {
         const scene = setScene(call, new Facts(FIVE, front, { side: 'right' }));
         const line = Array.from({ length: scene.lineCount }, (_, man) => man);
-        // Whoever asks in the middle of a sentence of his own gets the same answer, and keeps the man he has named.
-        scene.him = scene.defenders.length - 1;
         const heavy = line.map((man) => scene.shows('heavy', man));
-        expect(scene.him).toBe(scene.defenders.length - 1);
         expect(new Set(heavy).size).toBe(1);
         expect(heavy[0]).toBe(scene.on[scene.posts.C]!.length > 0);
         expect(line.map((man) => scene.shows('mine', man))).toEqual(line.map((man) => scene.on[man]!.length > 0));

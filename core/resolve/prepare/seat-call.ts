@@ -4,10 +4,10 @@ import type { Phrase } from '../../language/tree';
 import { COVERS, type LineCover } from '../../vocabulary/covers/index';
 import { GROUPS } from '../../vocabulary/index';
 import { NOBODY, type Lineup, type Proposal } from '../../vocabulary/scene';
-import type { GroupWord, TargetFinder, Test } from '../../vocabulary/word';
+import type { GroupWord, TargetFinder } from '../../vocabulary/word';
 import type { CompiledScheme } from './compile';
 import { lineUp } from './line-up';
-import { compileTarget, saysAny, slotsOf, testOf } from './phrase';
+import { compileTarget, saysAny, slotsOf, testOf, type Question } from './phrase';
 import { NO_PROPOSAL } from './proposals';
 import { compileSentence, type CompiledSentence } from './sentence';
 
@@ -16,13 +16,13 @@ export interface CompiledDeal {
   /** Who shares in it, from the back side. */
   readonly men: readonly number[];
   readonly inOrder: boolean;
-  readonly when: Test | null;
+  readonly when: Question | null;
   readonly targets: readonly TargetFinder[];
 }
 
 export interface CompiledLook {
   readonly index: number;
-  readonly when: Test;
+  readonly when: Question;
   /** It speaks of nobody's own place and of nobody's choice: it is seen once, from the centre. */
   readonly once: boolean;
 }
@@ -35,9 +35,9 @@ export interface SeatedCall {
   readonly shoulders: LineCover;
   readonly looks: ReadonlyMap<string, CompiledLook>;
   /** When the next defender outside on the play side counts into the box. */
-  readonly boxOneMore: Test | null;
+  readonly boxOneMore: Question | null;
   /** Plays to change to, and when. */
-  readonly changes: readonly { to: string; when: Test }[];
+  readonly changes: readonly { to: string; when: Question }[];
   readonly deals: readonly CompiledDeal[];
   /** Each man's sentences, in the order he tries them. */
   readonly sheets: readonly (readonly CompiledSentence[])[];

@@ -1,8 +1,8 @@
 import type { Action, Phrase, Sentence } from '../../language/tree';
 import { BLOCKS, QUALIFIERS, type BlockId } from '../../vocabulary/index';
 import { NOBODY, type Proposal } from '../../vocabulary/scene';
-import type { BlockWord, ManFinder, QualifierWord, TargetFinder, Test } from '../../vocabulary/word';
-import { compileCondition, compileMan, compileTarget, type Place } from './phrase';
+import type { BlockWord, ManFinder, QualifierWord, TargetFinder } from '../../vocabulary/word';
+import { compileCondition, compileMan, compileTarget, FAILS, type CompiledTest, type Place } from './phrase';
 import { openProposal } from './proposals';
 
 export interface CompiledAction {
@@ -27,7 +27,7 @@ export interface CompiledSentence {
   readonly first: boolean;
   readonly line: number;
   /** `null`: always fits. */
-  readonly when: Test | null;
+  readonly when: CompiledTest | null;
   /** Can it fit at all as the play is called, on some front? */
   readonly called: boolean;
   readonly actions: readonly CompiledAction[];
@@ -48,7 +48,7 @@ export function compileSentence(
     sentence,
     first,
     line: sentence.span.line,
-    when: when === true ? null : when === false ? () => false : when,
+    when: when === true ? null : when === false ? () => FAILS : when,
     called: when !== false,
     actions: sentence.actions.map((action, a) => compileAction(action, index, a, place)),
     asksOthers,

@@ -1,6 +1,7 @@
 import { atLeast, lessThan, moreThan } from '../../geometry/compare';
 import { HEAD_UP, LATERAL_REACH, SHADE } from '../../geometry/tolerances';
 import { isBeside } from '../../vocabulary/targets/man-beside';
+import { PLAIN_CLIMB } from '../../vocabulary/index';
 import { NOBODY, type Scene } from '../../vocabulary/scene';
 import type { Accept } from '../../vocabulary/word';
 import { insteadOf } from '../prepare/proposals';
@@ -74,9 +75,9 @@ function menBeside({ scene, sheets }: Settled, defender: number): number[] {
  * No job on the line (nobody stops pulling once the ball is snapped), or one that his partner can do alone. In need also: a pull for somebody behind the line or outside it, a man
  * outside the last man back side, or one wide of the whole line on the play side.
  */
-function hasHandFree({ scene, snapped }: Settled, man: number, desperate: boolean): boolean {
+function hasHandFree({ scene, bound }: Settled, man: number, desperate: boolean): boolean {
   const p = scene.proposals[man]!;
-  if (snapped && p.pulls) return false;
+  if (bound && p.pulls) return false;
   const busy = p.target !== NOBODY && scene.defenders[p.target]!.level === 1;
   if (!busy) return !p.pulls || desperate;
   if (!p.pulls && scene.proposals.some((other, mate) => mate !== man && other.target === p.target)) return true;
@@ -90,7 +91,7 @@ function hasHandFree({ scene, snapped }: Settled, man: number, desperate: boolea
 /** What a man does instead of what his own sentence says. */
 export function change({ scene, lone, own }: Settled, man: number, target: number, instead: 'over' | 'on'): void {
   own[man] ??= scene.proposals[man]!;
-  scene.propose(man, insteadOf(scene.proposals[man]!, target, instead === 'on' ? 'climb' : lone, instead));
+  scene.propose(man, insteadOf(scene.proposals[man]!, target, instead === 'on' ? PLAIN_CLIMB : lone, instead));
 }
 
 /** Whoever in the box nobody has within a man's reach, nearest to his nose; a man on the line before a linebacker. -1 for nobody. */
@@ -99,7 +100,7 @@ export function nearestFreeMan(scene: Scene, man: number, free: Accept): number 
     let best = NOBODY;
     for (const d of level)
       if (
-        free(scene, man, d) &&
+        free(scene, man, NOBODY, d) &&
         away(scene, man, d) <= LATERAL_REACH &&
         (best === NOBODY || away(scene, man, d) < away(scene, man, best))
       )

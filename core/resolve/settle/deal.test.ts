@@ -11,11 +11,7 @@ import { aFront } from '../../testing/fronts';
 import { decide } from '../resolve';
 import { prepareCall } from '../prepare/prepare-call';
 import { NOBODY } from '../../vocabulary/scene';
-
-function need<T>(result: { ok: true; value: T } | { ok: false; diagnostics: unknown }): T {
-  if (!result.ok) throw new Error(JSON.stringify(result.diagnostics));
-  return result.value;
-}
+import { need } from '../../testing/need';
 
 const text = (deal: string): string => `scheme x "X"
 family protection

@@ -24,7 +24,6 @@ export function dealOut(deals: readonly CompiledDeal[], scene: Scene): number[] 
   const dealt = scene.men.map(() => NOBODY);
   const done = new Set<string>();
   for (const deal of deals) {
-    scene.him = NOBODY;
     if (done.has(deal.name) || (deal.when && !deal.when(scene, scene.posts.C))) continue;
     done.add(deal.name);
     const men = deal.men.filter((man) => dealt[man] === NOBODY);
@@ -32,7 +31,6 @@ export function dealOut(deals: readonly CompiledDeal[], scene: Scene): number[] 
     for (const { man, defender } of deal.inOrder ? shareInOrder(scene, rushers, men) : shareOut(scene, rushers, men))
       dealt[man] = defender;
   }
-  scene.him = NOBODY;
   return dealt;
 }
 
@@ -56,10 +54,10 @@ export function carryDeal(before: Scene, after: Scene, now: (defender: number) =
 /** The defenders a line names, as many as it has men, in lateral order. */
 function namedBy(deal: CompiledDeal, scene: Scene, most: number, dealt: readonly number[]): number[] {
   const found: number[] = [];
-  const isNew: Accept = (_scene, _me, d) => !found.includes(d) && !dealt.includes(d);
+  const isNew: Accept = (_scene, _me, _him, d) => !found.includes(d) && !dealt.includes(d);
   for (const target of deal.targets) {
     do {
-      const d = found.length < most ? target.seek(scene, scene.posts.C, isNew) : NOBODY;
+      const d = found.length < most ? target.seek(scene, scene.posts.C, NOBODY, isNew) : NOBODY;
       if (d === NOBODY) break;
       found.push(d);
     } while (target.every);

@@ -37,7 +37,6 @@ class LiveScene implements OpenScene {
   readonly proposals: Proposal[];
   readonly owners: number[];
   linebackers: readonly number[];
-  him = NOBODY;
   /** Whom each of `defenders` is on the field. */
   private readonly standing: readonly Defender[];
   private knownOn: CoverMap | null;
@@ -129,14 +128,26 @@ class LiveScene implements OpenScene {
     if (!look) return false;
     const known = this.knownLooks?.[look.index];
     if (known !== undefined) return known;
-    const { him } = this;
-    this.him = NOBODY;
     const shown = look.when(this, look.once ? this.posts.C : me);
-    this.him = him;
     if (look.once) (this.knownLooks ??= [])[look.index] = shown;
     return shown;
   }
 }
+
+/** What everybody has proposed at one moment, and how many name each defender. */
+export interface Choices {
+  readonly proposals: readonly Proposal[];
+  readonly owners: readonly number[];
+}
+
+export const choicesOf = ({ proposals, owners }: Scene): Choices => ({
+  proposals: proposals.slice(),
+  owners: owners.slice(),
+});
+
+/** The picture as it was when those choices were made. */
+export const sceneWith = (scene: Scene, { proposals, owners }: Choices): Scene =>
+  Object.create(scene, { proposals: { value: proposals }, owners: { value: owners } }) as Scene;
 
 /** One end of the front; who forces hangs on more than who is widest and is looked for when asked. */
 class LiveEdge implements Edge {
@@ -177,7 +188,6 @@ class LiveEdge implements Edge {
 export function setScene(call: SeatedCall, facts: Facts, before: Scene | null = null): OpenScene {
   const scene = new LiveScene(call, facts, before);
   if (call.boxOneMore?.(scene, NOBODY)) scene.linebackers = withNextOutside(scene);
-  scene.him = NOBODY;
   return scene;
 }
 

@@ -1,25 +1,16 @@
 import { moreThan } from '../../geometry/compare';
 import { HAND_HELP } from '../../geometry/tolerances';
 import { always } from '../../vocabulary/finding';
-import type { BlockId } from '../../vocabulary/index';
+import { LONE_BLOCK, type BlockId } from '../../vocabulary/index';
 import { NOBODY, type Proposal, type Scene } from '../../vocabulary/scene';
 import type { TargetFinder } from '../../vocabulary/word';
 import { bumpOver } from './bump';
-import { naming, NO_DEFENDERS, NO_PROPOSAL, onto, openProposal, pairing } from '../prepare/proposals';
+import { naming, NO_DEFENDERS, NO_PROPOSAL, onto, openProposal, pairing, later } from '../prepare/proposals';
+import { FAILS } from '../prepare/phrase';
 import type { SeatedCall } from '../prepare/seat-call';
-import type { OpenScene } from './set-scene';
-import type { Settled } from './settled';
+import { choicesOf, type OpenScene } from './set-scene';
+import type { Bound, Settled } from './settled';
 import type { CompiledSentence } from '../prepare/sentence';
-
-/** What binds a man after the snap when his rules are read again. */
-export interface Bound {
-  /** Already decided, by a follow-up or because it was decided before the snap. */
-  readonly fixed: readonly (Proposal | null)[];
-  /** May he use this sentence? Nobody starts or stops pulling once the ball is snapped. */
-  readonly mayUse: (man: number, sentence: CompiledSentence, index: number) => boolean;
-  /** What he does when none of those finds anybody. */
-  readonly keeps: (man: number) => Proposal;
-}
 
 const MAX_ROUNDS = 24;
 /** Rules that settle at all do so in fewer rounds; states are compared only after these. */
@@ -38,20 +29,22 @@ export function settleFirstLevel(call: SeatedCall, scene: OpenScene, bound: Boun
     cycle = untilStill(scene, call, refusals, done, bound);
     if (!refusePartners(scene, order, refusals, done)) break;
   }
+  const chosen = choicesOf(scene);
   let fallbacks = NO_DEFENDERS;
   for (const man of order)
     if (scene.proposals[man]!.sentence < 0 && man < scene.lineCount) fallbacks = [...fallbacks, man];
-  const lone = scheme.head.throw ? 'man' : 'base';
+  const lone = LONE_BLOCK[scheme.head.throw ? 'pass' : 'run'];
   for (const man of fallbacks) scene.propose(man, nearestMan(scene, man, lone));
   const settled: Settled = {
     scene,
+    chosen,
     call,
     sheets,
     refusals,
     fallbacks,
     cycle,
     bumpLine: scheme.bumpLine,
-    snapped: bound !== null,
+    bound,
     lone,
     own: [],
   };
@@ -93,6 +86,7 @@ const sameProposal = (a: Proposal, b: Proposal): boolean =>
   a === b ||
   (a.sentence === b.sentence &&
     a.target === b.target &&
+    a.him === b.him &&
     a.partner === b.partner &&
     (a.all === b.all || (a.all.length === b.all.length && a.all.every((d, i) => d === b.all[i]))));
 
@@ -109,9 +103,9 @@ function propose(
     if (refused.size > 0 && refused.has(s)) continue;
     const sentence = sentences[s]!;
     if (bound && !bound.mayUse(man, sentence, s)) continue;
-    scene.him = NOBODY;
-    if (sentence.when && !sentence.when(scene, man)) continue;
-    const proposal = takeAction(scene, man, sentence);
+    const him = sentence.when ? sentence.when(scene, man, NOBODY) : NOBODY;
+    if (him === FAILS) continue;
+    const proposal = takeAction(scene, man, him, sentence);
     if (proposal) return proposal;
   }
   return bound?.keeps(man) ?? NO_PROPOSAL;
@@ -126,42 +120,42 @@ function proposeLeft(scene: Scene, man: number, sentences: readonly CompiledSent
     first ??= named;
     for (const d of named?.all ?? NO_DEFENDERS) if (!all.includes(d)) all.push(d);
   }
-  return first ? naming(first, all) : NO_PROPOSAL;
+  return first ? naming(first, NOBODY, all) : NO_PROPOSAL;
 }
 
 /** Whom one sentence of a man leaves, or `null`. */
 export function leftBy(scene: Scene, man: number, sentence: CompiledSentence): Proposal | null {
-  scene.him = NOBODY;
-  if (sentence.when && !sentence.when(scene, man)) return null;
-  const proposal = takeAction(scene, man, sentence);
-  return proposal && (proposal.target === NOBODY ? proposal : naming(proposal, [proposal.target]));
+  const him = sentence.when ? sentence.when(scene, man, NOBODY) : NOBODY;
+  if (him === FAILS) return null;
+  const proposal = takeAction(scene, man, him, sentence);
+  return proposal && (proposal.target === NOBODY ? proposal : naming(proposal, him, [proposal.target]));
 }
 
 /** The first action of a sentence that has somebody to act on; linebackers are handed out later. */
-function takeAction(scene: Scene, man: number, { actions }: CompiledSentence): Proposal | null {
+export function takeAction(scene: Scene, man: number, him: number, { actions }: CompiledSentence): Proposal | null {
   for (const { open, block, target, partner, other } of actions) {
-    if (!target || target.claim) return open;
+    if (!target || target.claim) return later(open, him);
     if (target.every) {
-      const all = everyone(scene, man, target);
-      if (all.length) return naming(open, all);
+      const all = everyone(scene, man, him, target);
+      if (all.length) return naming(open, him, all);
       continue;
     }
-    const found = target.seek(scene, man, always);
+    const found = target.seek(scene, man, him, always);
     if (found === NOBODY) continue;
-    if (block.role !== 'pair') return onto(open, found);
+    if (block.role !== 'pair') return onto(open, him, found);
     const mate = partner ? partner(scene, man) : NOBODY;
     if (mate === NOBODY) continue;
-    return pairing(open, found, mate, other ? other(scene, man) : NOBODY, isTooFar(scene, man, mate, found));
+    return pairing(open, him, found, mate, other ? other(scene, man) : NOBODY, isTooFar(scene, man, mate, found));
   }
   return null;
 }
 
-function everyone(scene: Scene, man: number, target: TargetFinder): number[] {
+function everyone(scene: Scene, man: number, him: number, target: TargetFinder): number[] {
   const all: number[] = [];
   for (
-    let d = target.seek(scene, man, always);
+    let d = target.seek(scene, man, him, always);
     d !== NOBODY;
-    d = target.seek(scene, man, (_scene, _man, x) => !all.includes(x))
+    d = target.seek(scene, man, him, (_scene, _man, _him, x) => !all.includes(x))
   )
     all.push(d);
   return all;
@@ -212,5 +206,5 @@ function nearestMan(scene: Scene, man: number, job: BlockId): Proposal {
     .filter((d) => scene.defenders[d]!.x > lo && scene.defenders[d]!.x < hi)
     .filter((d) => scene.on[man]!.includes(d) || scene.owners[d] === 0)
     .sort((a, b) => Math.abs(scene.defenders[a]!.x - self.x) - Math.abs(scene.defenders[b]!.x - self.x));
-  return onto(openProposal(NOBODY, 0, job, false), near[0] ?? NOBODY);
+  return onto(openProposal(NOBODY, 0, job, false), NOBODY, near[0] ?? NOBODY);
 }

@@ -7,6 +7,7 @@ export const checkRelease: BlockWord = {
   pulls: false,
   role: 'block',
   course: 'retreat',
+  scans: true,
   technique: { step: 'in place', foot: 'inside', aim: 'inside half', eyes: 'his man' },
   call: null,
 };

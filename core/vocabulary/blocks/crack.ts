@@ -7,6 +7,7 @@ export const crack: BlockWord = {
   pulls: false,
   role: 'block',
   course: 'straight',
+  care: 'blind',
   technique: { step: 'lead', foot: 'inside', aim: 'near number, in front of him', eyes: 'his eyes' },
   call: null,
 };

@@ -7,6 +7,7 @@ export const cut: BlockWord = {
   pulls: false,
   role: 'block',
   course: 'straight',
+  care: 'low',
   technique: { step: 'bucket', foot: 'playside', aim: 'playside thigh', eyes: 'the playside thigh' },
   call: null,
 };

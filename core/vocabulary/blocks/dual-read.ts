@@ -7,6 +7,7 @@ export const dualRead: BlockWord = {
   pulls: false,
   role: 'block',
   course: 'retreat',
+  scans: true,
   technique: { step: 'post', foot: 'inside', aim: 'inside man first', eyes: 'inside man, then outside' },
   call: null,
 };

@@ -7,6 +7,7 @@ export const help: BlockWord = {
   pulls: false,
   role: 'pair',
   course: 'straight',
+  comesOffFirst: true,
   technique: { step: 'lead', foot: 'near', aim: 'near hip, one hand', eyes: 'the linebacker' },
   call: 'pair',
 };

@@ -7,6 +7,7 @@ export const scan: BlockWord = {
   pulls: false,
   role: 'block',
   course: 'retreat',
+  scans: true,
   technique: {
     step: 'in place',
     foot: 'inside',

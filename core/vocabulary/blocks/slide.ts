@@ -7,6 +7,7 @@ export const slide: BlockWord = {
   pulls: false,
   role: 'block',
   course: 'retreat',
+  slides: true,
   technique: { step: 'slide', foot: 'near', aim: 'the gap, shoulders square', eyes: 'the gap, then the next one' },
   call: null,
 };

@@ -7,6 +7,7 @@ export const trap: BlockWord = {
   pulls: true,
   role: 'block',
   course: 'behind-the-line',
+  care: 'blind',
   technique: {
     step: 'short pull',
     foot: 'playside',

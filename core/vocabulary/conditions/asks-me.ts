@@ -1,4 +1,3 @@
-import { nameHim } from '../finding';
 import { NOBODY } from '../scene';
 import type { ConditionWord } from '../word';
 
@@ -8,15 +7,15 @@ export const asksMe: ConditionWord = {
   help: 'His own rule is a double team with me; "him" is then the man he wants doubled.',
   asksOthers: true,
   aboutMe: true,
-  test: (slots) => {
+  finds: (slots) => {
     const who = slots.man('who');
     return (scene, me) => {
       const man = who(scene, me);
       const his = man === NOBODY ? null : scene.proposals[man]!;
-      return his !== null && his.pairs && his.partner === me && nameHim(scene, his.target);
+      return his !== null && his.pairs && his.partner === me ? his.target : NOBODY;
     };
   },
-  why: (slots) => (scene, me, holds) => {
+  why: (slots) => (scene, me, _him, holds) => {
     const man = slots.man('who')(scene, me);
     if (man === NOBODY) return 'there is no such man in this formation';
     return `${scene.men[man]!.id} ${holds ? 'asks me' : 'does not ask me'}`;

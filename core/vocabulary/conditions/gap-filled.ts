@@ -1,5 +1,4 @@
 import { fillsGap } from '../../identify/line';
-import { nameHim } from '../finding';
 import { NOBODY } from '../scene';
 import type { ConditionWord } from '../word';
 
@@ -7,16 +6,16 @@ export const gapFilled: ConditionWord = {
   says: ['{gap:gap} is filled', 'a man is in {gap:gap}'],
   denies: ['{gap:gap} is open', 'nobody is in {gap:gap}'],
   help: 'A first-level nose stands strictly between the two neighbours and is head-up on neither.',
-  test: (slots) => {
+  finds: (slots) => {
     const gap = slots.gap('gap');
     return (scene, me) => {
       const edges = gap(scene, me);
-      if (!edges) return false;
+      if (!edges) return NOBODY;
       const inside = scene.first.find((d) => fillsGap(scene.defenders[d]!.x, edges.lo, edges.hi));
-      return nameHim(scene, inside ?? NOBODY);
+      return inside ?? NOBODY;
     };
   },
-  why: (slots) => (scene, me, holds) => {
+  why: (slots) => (scene, me, _him, holds) => {
     const edges = slots.gap('gap')(scene, me);
     if (!edges) return 'there is no such gap in this line';
     const inside = scene.first.filter((d) => fillsGap(scene.defenders[d]!.x, edges.lo, edges.hi));

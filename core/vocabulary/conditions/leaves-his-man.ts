@@ -1,4 +1,3 @@
-import { nameHim } from '../finding';
 import { NOBODY } from '../scene';
 import type { ConditionWord } from '../word';
 
@@ -7,18 +6,18 @@ export const leavesHisMan: ConditionWord = {
   denies: ['{who:man!} keeps his man'],
   help: 'He is covered, but his rule sends him to somebody else; "him" is the man he leaves.',
   asksOthers: true,
-  test: (slots) => {
+  finds: (slots) => {
     const who = slots.man('who');
     return (scene, me) => {
       const man = who(scene, me);
-      if (man === NOBODY) return false;
+      if (man === NOBODY) return NOBODY;
       const his = scene.cover.men[man]?.[0];
       const proposal = scene.proposals[man]!;
-      if (his === undefined || proposal.sentence < 0 || proposal.target === his) return false;
-      return nameHim(scene, his);
+      if (his === undefined || proposal.sentence < 0 || proposal.target === his) return NOBODY;
+      return his;
     };
   },
-  why: (slots) => (scene, me, holds) => {
+  why: (slots) => (scene, me, _him, holds) => {
     const man = slots.man('who')(scene, me);
     if (man === NOBODY) return 'there is no such man in this formation';
     if (scene.cover.men[man]?.[0] === undefined) return `${scene.men[man]!.id} has no man to leave`;

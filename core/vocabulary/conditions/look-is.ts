@@ -8,5 +8,5 @@ export const lookIs: ConditionWord = {
     const name = slots.text('look');
     return (scene, me) => scene.shows(name, me);
   },
-  why: (slots) => (_scene, _me, holds) => `this front is ${holds ? '' : 'not '}${slots.text('look')}`,
+  why: (slots) => (_scene, _me, _him, holds) => `this front is ${holds ? '' : 'not '}${slots.text('look')}`,
 };

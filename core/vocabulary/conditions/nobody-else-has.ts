@@ -1,4 +1,4 @@
-import { always, hasOwner, nameHim } from '../finding';
+import { always, hasOwner } from '../finding';
 import { NOBODY } from '../scene';
 import type { ConditionWord } from '../word';
 
@@ -7,15 +7,15 @@ export const nobodyElseHas: ConditionWord = {
   denies: ['somebody else has {whom:target}'],
   help: 'No other man’s rule takes that defender first.',
   asksOthers: true,
-  test: (slots) => {
+  finds: (slots) => {
     const whom = slots.target('whom');
-    return (scene, me) => {
-      const found = whom.seek(scene, me, always);
-      return found !== NOBODY && !hasOwner(scene, me, found) && nameHim(scene, found);
+    return (scene, me, him) => {
+      const found = whom.seek(scene, me, him, always);
+      return found !== NOBODY && !hasOwner(scene, me, found) ? found : NOBODY;
     };
   },
-  why: (slots) => (scene, me) => {
-    const found = slots.target('whom').seek(scene, me, always);
+  why: (slots) => (scene, me, him) => {
+    const found = slots.target('whom').seek(scene, me, him, always);
     if (found === NOBODY) return 'there is no such defender';
     const owner = scene.proposals.findIndex((p, man) => man !== me && p.target === found);
     return owner >= 0

@@ -1,6 +1,6 @@
 import { STACK_WIDTH } from '../../geometry/tolerances';
 import { atMost } from '../../geometry/compare';
-import { always, nameHim } from '../finding';
+import { always } from '../finding';
 import { NOBODY, type Scene } from '../scene';
 import type { ConditionWord } from '../word';
 
@@ -12,15 +12,15 @@ export const stacked: ConditionWord = {
   says: ['{whom:target!} is stacked'],
   denies: ['{whom:target!} is not stacked'],
   help: 'He stands within a foot of straight behind a man on the line.',
-  test: (slots) => {
+  finds: (slots) => {
     const whom = slots.target('whom');
-    return (scene, me) => {
-      const found = whom.seek(scene, me, always);
-      return found !== NOBODY && isStacked(scene, found) && nameHim(scene, found);
+    return (scene, me, him) => {
+      const found = whom.seek(scene, me, him, always);
+      return found !== NOBODY && isStacked(scene, found) ? found : NOBODY;
     };
   },
-  why: (slots) => (scene, me, holds) => {
-    const found = slots.target('whom').seek(scene, me, always);
+  why: (slots) => (scene, me, him, holds) => {
+    const found = slots.target('whom').seek(scene, me, him, always);
     return found === NOBODY
       ? 'there is no such defender'
       : `${scene.defenders[found]!.id} is ${holds ? '' : 'not '}behind a man on the line`;

@@ -1,4 +1,3 @@
-import { nameHim } from '../finding';
 import { NOBODY } from '../scene';
 import type { ConditionWord } from '../word';
 
@@ -7,15 +6,15 @@ export const worksWith: ConditionWord = {
   denies: ['{who:man!} does not work with {mate:man}'],
   help: 'His own rule puts him on one defender together with that man; "him" is then that defender.',
   asksOthers: true,
-  test: (slots) => {
+  finds: (slots) => {
     const [who, mate] = [slots.man('who'), slots.man('mate')];
     return (scene, me) => {
       const [man, other] = [who(scene, me), mate(scene, me)];
       const his = man === NOBODY ? null : scene.proposals[man]!;
-      return his !== null && other !== NOBODY && his.pairs && his.partner === other && nameHim(scene, his.target);
+      return his !== null && other !== NOBODY && his.pairs && his.partner === other ? his.target : NOBODY;
     };
   },
-  why: (slots) => (scene, me, holds) => {
+  why: (slots) => (scene, me, _him, holds) => {
     const [man, other] = [slots.man('who')(scene, me), slots.man('mate')(scene, me)];
     if (man === NOBODY || other === NOBODY) return 'there is no such man in this formation';
     return `${scene.men[man]!.id} ${holds ? 'works' : 'does not work'} with ${other === me ? 'me' : scene.men[other]!.id}`;

@@ -6,6 +6,6 @@ export const notHim: QualifierWord = {
   help: 'Passes over one defender.',
   keep: (slots) => {
     const whom = slots.target('whom');
-    return (scene, me, defender) => whom.seek(scene, me, always) !== defender;
+    return (scene, me, him, defender) => whom.seek(scene, me, him, always) !== defender;
   },
 };

@@ -6,5 +6,5 @@ export const unowned: QualifierWord = {
   help: 'Passes over everyone another man’s rule takes first. Whoever is left or read so is blocked after all by a man who finds nobody else and whose “else” names him.',
   asksOthers: true,
   givesWay: true,
-  keep: () => (scene, me, defender) => !hasOwner(scene, me, defender),
+  keep: () => (scene, me, _him, defender) => !hasOwner(scene, me, defender),
 };

@@ -9,9 +9,9 @@ export const danger: TargetWord = {
     return {
       claim: null,
       every: false,
-      seek: (scene, me, accept) => {
+      seek: (scene, me, him, accept) => {
         for (const d of scene.threats)
-          if ((sign === 0 || scene.defenders[d]!.x * sign > 0) && accept(scene, me, d)) return d;
+          if ((sign === 0 || scene.defenders[d]!.x * sign > 0) && accept(scene, me, him, d)) return d;
         return NOBODY;
       },
     };

@@ -9,10 +9,10 @@ export const dealt: TargetWord = {
     return {
       claim: null,
       every: false,
-      seek: (scene, me, accept) => {
+      seek: (scene, me, him, accept) => {
         const man = who(scene, me);
         const his = man === NOBODY ? NOBODY : (scene.dealt[man] ?? NOBODY);
-        return his !== NOBODY && accept(scene, me, his) ? his : NOBODY;
+        return his !== NOBODY && accept(scene, me, him, his) ? his : NOBODY;
       },
     };
   },

@@ -8,9 +8,9 @@ export const endMan: TargetWord = {
     return {
       claim: null,
       every: false,
-      seek: (scene, me, accept) => {
+      seek: (scene, me, him, accept) => {
         const end = scene.edge[side].endMan;
-        return end >= 0 && accept(scene, me, end) ? end : -1;
+        return end >= 0 && accept(scene, me, him, end) ? end : -1;
       },
     };
   },

@@ -10,13 +10,14 @@ export const firstToShow: TargetWord = {
     return {
       claim: null,
       every: false,
-      seek: (scene, me, accept) => {
+      seek: (scene, me, him, accept) => {
         const edges = gap(scene, me);
         if (!edges) return NOBODY;
         for (const d of scene.first)
-          if (fillsGap(scene.defenders[d]!.x, edges.lo, edges.hi) && accept(scene, me, d)) return d;
+          if (fillsGap(scene.defenders[d]!.x, edges.lo, edges.hi) && accept(scene, me, him, d)) return d;
         for (const d of scene.linebackers)
-          if (scene.defenders[d]!.x > edges.lo && scene.defenders[d]!.x < edges.hi && accept(scene, me, d)) return d;
+          if (scene.defenders[d]!.x > edges.lo && scene.defenders[d]!.x < edges.hi && accept(scene, me, him, d))
+            return d;
         return NOBODY;
       },
     };

@@ -14,6 +14,7 @@ export const linebackerBeside: TargetWord = {
     'the first free second-level man outside {who:man}',
   ],
   help: 'The nearest linebacker to that man’s inside (a man straight in front of him counts) or outside whom nobody has; a second-level man may stand outside the box.',
+  offTheLine: true,
   find: (slots) => {
     const who = slots.man('who');
     const wide = slots.form >= OVERHANGS_TOO;
@@ -21,7 +22,7 @@ export const linebackerBeside: TargetWord = {
     return {
       claim: 'free',
       every: false,
-      seek: (scene, me, accept) => {
+      seek: (scene, me, him, accept) => {
         const man = who(scene, me);
         if (man < 0) return NOBODY;
         const nose = scene.men[man]!.x;
@@ -34,7 +35,7 @@ export const linebackerBeside: TargetWord = {
           if (outside ? away <= HEAD_UP : away > HEAD_UP) continue;
           if (
             (best === NOBODY || Math.abs(d.x - nose) < Math.abs(scene.defenders[best]!.x - nose)) &&
-            accept(scene, me, d.index)
+            accept(scene, me, him, d.index)
           )
             best = d.index;
         }

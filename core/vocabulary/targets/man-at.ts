@@ -27,14 +27,15 @@ export const manAt: TargetWord = {
     return {
       claim: null,
       every: false,
-      seek: (scene, me, accept) =>
+      seek: (scene, me, him, accept) =>
         nthOnLine(
           scene,
           me,
+          him,
           out,
           half,
           0,
-          (_scene, _me, d) => words.includes(wordOf(scene, d)) && accept(scene, me, d),
+          (_scene, _me, _him, d) => words.includes(wordOf(scene, d)) && accept(scene, me, him, d),
         ),
     };
   },

@@ -28,14 +28,15 @@ export const manBeside: TargetWord = {
     return {
       claim: null,
       every: false,
-      seek: (scene, me, accept) => {
+      seek: (scene, me, him, accept) => {
         if (me < 0 || me >= scene.lineCount) return NOBODY;
         const nose = scene.men[me]!.x;
         const rank = (d: number): number =>
           insideFirst ? scene.defenders[d]!.x * outward(scene, me) : Math.abs(scene.defenders[d]!.x - nose);
         let best = NOBODY;
         for (const d of scene.first)
-          if (isBeside(scene, me, d) && (best === NOBODY || rank(d) < rank(best)) && accept(scene, me, d)) best = d;
+          if (isBeside(scene, me, d) && (best === NOBODY || rank(d) < rank(best)) && accept(scene, me, him, d))
+            best = d;
         return best;
       },
     };

@@ -4,13 +4,14 @@ import type { TargetWord } from '../word';
 
 export const manInGap: TargetWord = {
   says: ['the man in {gap:gap}', 'a man in {gap:gap}'],
+  aboutMe: true,
   help: 'The first-level defender whose nose stands in that gap, the one nearest me when there are two.',
   find: (slots) => {
     const gap = slots.gap('gap');
     return {
       claim: null,
       every: false,
-      seek: (scene, me, accept) => {
+      seek: (scene, me, him, accept) => {
         const edges = gap(scene, me);
         if (!edges) return -1;
         const away = (d: number): number => Math.abs(scene.defenders[d]!.x - scene.men[me]!.x);
@@ -19,7 +20,7 @@ export const manInGap: TargetWord = {
           if (
             fillsGap(scene.defenders[d]!.x, edges.lo, edges.hi) &&
             (best === NOBODY || away(d) < away(best)) &&
-            accept(scene, me, d)
+            accept(scene, me, him, d)
           )
             best = d;
         }

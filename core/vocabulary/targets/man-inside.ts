@@ -19,12 +19,12 @@ export const manInside: TargetWord = {
     return {
       claim: null,
       every: slots.form === EVERY,
-      seek: (scene, me, accept) => {
+      seek: (scene, me, him, accept) => {
         const man = who(scene, me);
         if (man < 0) return -1;
         const out = outward(scene, man);
         const inward = out > 0 ? -1 : 1;
-        return nthOnLine(scene, me, inward, beyond(scene.men[man]!.x + HEAD_UP * inward, inward), passed, accept);
+        return nthOnLine(scene, me, him, inward, beyond(scene.men[man]!.x + HEAD_UP * inward, inward), passed, accept);
       },
     };
   },

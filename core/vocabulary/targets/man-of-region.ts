@@ -23,7 +23,7 @@ export const manOfRegion: TargetWord = {
     return {
       claim: null,
       every: slots.form === EVERY,
-      seek: (scene, me, accept) => {
+      seek: (scene, me, him, accept) => {
         const man = who(scene, me);
         if (man < 0 || man >= scene.lineCount) return -1;
         const out = outward(scene, man);
@@ -31,6 +31,7 @@ export const manOfRegion: TargetWord = {
         return nthOnLine(
           scene,
           me,
+          him,
           out,
           inside ? his : out > 0 ? { from: his.to, to: Infinity } : { from: -Infinity, to: his.from },
           passed,

@@ -16,10 +16,10 @@ export const manOn: TargetWord = {
     return {
       claim: null,
       every: false,
-      seek: (scene, me, accept) => {
+      seek: (scene, me, him, accept) => {
         const man = who(scene, me);
         for (const d of coveringMen(scene, man))
-          if ((!how || stands(scene, d, man, how)) && accept(scene, me, d)) return d;
+          if ((!how || stands(scene, d, man, how)) && accept(scene, me, him, d)) return d;
         return NOBODY;
       },
     };

@@ -25,11 +25,11 @@ export const manOutside: TargetWord = {
     return {
       claim: null,
       every: slots.form % HEAD_UP_TOO === EVERY,
-      seek: (scene, me, accept) => {
+      seek: (scene, me, him, accept) => {
         const man = who(scene, me);
         if (man < 0) return -1;
         const out = outward(scene, man);
-        return nthOnLine(scene, me, out, beyond(scene.men[man]!.x + reach * out, out), passed, accept);
+        return nthOnLine(scene, me, him, out, beyond(scene.men[man]!.x + reach * out, out), passed, accept);
       },
     };
   },

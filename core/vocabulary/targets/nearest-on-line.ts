@@ -11,7 +11,7 @@ export const nearestOnLine: TargetWord = {
     return {
       claim: null,
       every: true,
-      seek: (scene, me, accept) => firstOf(scene, me, nearestTheBall(scene).slice(0, n), accept),
+      seek: (scene, me, him, accept) => firstOf(scene, me, him, nearestTheBall(scene).slice(0, n), accept),
     };
   },
 };

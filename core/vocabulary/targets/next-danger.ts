@@ -11,12 +11,13 @@ const ORDERS: readonly ((scene: Scene) => (d: number) => number)[] = [
 export const nextDanger: TargetWord = {
   says: ['the next danger inside out', 'the next danger outside in', 'the next danger {side:wing}'],
   help: 'Who can rush and nobody has, in the order a scanning man looks: from the ball out, from the edge in, or on one side first.',
+  offTheLine: true,
   find: (slots) => {
     const sign = slots.has('side') ? (slots.text('side') === 'playside' ? 1 : -1) : 0;
     return {
       claim: 'last',
       every: false,
-      seek: (scene, me, accept) => {
+      seek: (scene, me, him, accept) => {
         const by =
           sign === 0
             ? ORDERS[slots.form]!(scene)
@@ -24,6 +25,7 @@ export const nextDanger: TargetWord = {
         return firstOf(
           scene,
           me,
+          him,
           [...scene.threats].sort((a, b) => by(a) - by(b) || b - a),
           accept,
         );

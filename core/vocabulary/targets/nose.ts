@@ -7,6 +7,6 @@ export const nose: TargetWord = {
   find: () => ({
     claim: null,
     every: false,
-    seek: (scene, me, accept) => firstOf(scene, me, coveringMen(scene, scene.posts.C), accept),
+    seek: (scene, me, him, accept) => firstOf(scene, me, him, coveringMen(scene, scene.posts.C), accept),
   }),
 };

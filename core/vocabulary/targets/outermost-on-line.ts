@@ -14,10 +14,11 @@ export const outermostOnLine: TargetWord = {
     return {
       claim: null,
       every: true,
-      seek: (scene, me, accept) =>
+      seek: (scene, me, him, accept) =>
         firstOf(
           scene,
           me,
+          him,
           nearestTheBall(scene)
             .filter((d) => moreThan(scene.defenders[d]!.x * sign, HEAD_UP))
             .reverse()

@@ -8,10 +8,10 @@ export const readMan: TargetWord = {
   find: () => ({
     claim: null,
     every: false,
-    seek: (scene, me, accept) => {
+    seek: (scene, me, him, accept) => {
       for (const man of scene.men) {
         const target = man.kind === 'quarterback-read' ? scene.proposals[man.index]!.target : NOBODY;
-        if (target !== NOBODY && accept(scene, me, target)) return target;
+        if (target !== NOBODY && accept(scene, me, him, target)) return target;
       }
       return NOBODY;
     },

@@ -6,6 +6,6 @@ export const secondManOn: TargetWord = {
   help: 'In a "deal" line: deals a defender once more, so that two men have him.',
   find: (slots) => {
     const whom = slots.target('whom');
-    return { claim: null, every: false, seek: (scene, me) => whom.seek(scene, me, always) };
+    return { claim: null, every: false, seek: (scene, me, him) => whom.seek(scene, me, him, always) };
   },
 };
