@@ -36,11 +36,20 @@ export const HAND_HELP = 5;
 /** A second-level man farther to the side of a blocker than this is out in space: a corner, not an overhang. */
 export const OVERHANG_REACH = 20;
 
+/** An end farther outside a tight end's nose than this is out of his reach: wide of him. */
+export const WIDE_OF_ME = 4;
+
+/** A man off the line this far outside the last blocker is out with the receivers: a corner. */
+export const CORNER_WIDTH = 6;
+
 /** A lineman with nobody cannot be asked to get to somebody farther to the side than this. */
 export const LATERAL_REACH = 12;
 
-/** A lineman who climbs alone farther than this to the side is told so, feet: five yards. */
-export const FAR_CLIMB = 15;
+/** Nobody is sent to the next level as far to the side as this, feet: he would never get there. */
+export const CLIMB_REACH = 14;
+
+/** A climb farther to the side than this, past a man who is nearer and nobody's, is doubtful, feet. */
+export const LONG_CLIMB = 10;
 
 /** Two men cannot stand with their noses closer than this. */
 export const BODY = 1;

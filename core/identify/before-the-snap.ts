@@ -74,12 +74,20 @@ function seatsOf(formation: Formation): Seats {
   const seats = {
     line,
     centre: seat('C'),
-    guard: { left: seat('LG'), right: seat('RG') },
-    tackle: { left: seat('LT'), right: seat('RT') },
+    guard: { left: ofTrade(line, 'G', 'left'), right: ofTrade(line, 'G', 'right') },
+    tackle: { left: ofTrade(line, 'T', 'left'), right: ofTrade(line, 'T', 'right') },
     box: { tackle: boxOf(line.filter((m) => m.kind === 'line')), 'tight-end': boxOf(line) },
   };
   known.set(formation, seats);
   return seats;
+}
+
+/** The lineman of a trade on a side, of two the outermost; where none stands the outermost lineman, and in the end the centre. */
+function ofTrade(line: readonly Blocker[], trade: 'T' | 'G', side: Side): Blocker {
+  const out = (m: Blocker): number => m.x * signOf(side);
+  const here = line.filter((m) => m.kind === 'line' && (out(m) > 0 || m.id === 'C'));
+  const own = here.filter((m) => m.id.endsWith(trade));
+  return (own.length ? own : here).reduce((a, b) => (out(b) > out(a) ? b : a));
 }
 
 /** Puts an item into its place in a list kept in order, behind its equals; lists of a front are too short for anything cleverer. */
@@ -106,18 +114,20 @@ export function acrossFrom({ defenders }: Picture, side: Side): readonly Defende
 export const acrossTheField = (a: Defender, b: Defender): number =>
   a.x - b.x || a.y - b.y || (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
 
-/** First-level defenders who decide the family: guard to guard, and nearer the guard than the tackle. */
+/** Linemen who decide the family: guard to guard, and nearer the guard than the tackle. Men who have walked up are said beside it. */
 export function interiorDefenders(picture: Picture): Defender[] {
-  return picture.first.filter((d) =>
-    (['left', 'right'] as const).every((side) => {
-      const sign = signOf(side);
-      const guard = picture.guard(side).x * sign;
-      const tackle = picture.tackle(side).x * sign;
-      const out = d.x * sign;
-      if (!moreThan(out, guard)) return true;
-      return atMost(out, guard + SHADE) && (tackle <= guard || lessThan(out - guard, Math.abs(tackle - out)));
-    }),
-  );
+  return picture.first
+    .filter((d) => !isWalkedUp(d))
+    .filter((d) =>
+      (['left', 'right'] as const).every((side) => {
+        const sign = signOf(side);
+        const guard = picture.guard(side).x * sign;
+        const tackle = picture.tackle(side).x * sign;
+        const out = d.x * sign;
+        if (!moreThan(out, guard)) return true;
+        return atMost(out, guard + SHADE) && (tackle <= guard || lessThan(out - guard, Math.abs(tackle - out)));
+      }),
+    );
 }
 
 /** First-level men head-up on the guard or wider on that side. */

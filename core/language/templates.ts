@@ -107,8 +107,8 @@ export const LEAVES: Readonly<Record<LeafKind, Leaf>> = {
   dir: { values: same('inside', 'outside', 'playside', 'backside'), name: 'inside, outside, playside or backside' },
   wing: { values: same('playside', 'backside'), name: 'playside or backside' },
   shades: {
-    values: same('head-up', 'inside', 'outside', 'playside', 'backside'),
-    name: 'head-up, inside, outside, playside or backside',
+    values: same('head-up', 'inside', 'outside', 'playside', 'backside', 'wide'),
+    name: 'head-up, inside, outside, playside, backside or wide',
   },
   ordinal: { values: same('first', 'second', 'third', 'outermost'), name: 'first, second, third or outermost' },
   count: { values: same('L1', 'L2', 'L3', 'L4', 'L5'), name: 'L1 to L5' },

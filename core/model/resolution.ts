@@ -28,7 +28,13 @@ export const AssignmentSchema = z.object({
   call: z.string().nullable(),
   /** What he does if the picture moves. */
   followUps: z.array(z.string()),
-  because: z.object({ sentence: z.string(), line: z.number(), passedOver: z.array(PassedOverSchema) }),
+  because: z.object({
+    sentence: z.string(),
+    line: z.number(),
+    passedOver: z.array(PassedOverSchema),
+    /** Why he has this linebacker and no other; `null` where there was nothing to choose. */
+    rather: z.string().nullable().default(null),
+  }),
 });
 
 export const DefenderOutcomeSchema = z.object({
@@ -48,6 +54,8 @@ export const ProblemCodeSchema = z.enum([
   'partner-cannot-come',
   'cycle',
   'reach-too-far',
+  'climb-too-far',
+  'crossing',
   'pull-late',
   'vacated-gap',
   'free-linebacker',

@@ -87,8 +87,9 @@ describe('the numbers', () => {
     const read = shippedScheme('inside-zone-z1');
     if (!read.ok) throw new Error('z1');
     const r = run(read.value, `${OVER}; S (9, 12)`);
-    expect(r.defenders.filter((d) => d.status === 'free').map((d) => d.id)).toEqual(['S']);
-    expect(r.identification.numbers).toMatchObject({ count: 6, plusOne: 'S' });
+    expect(r.defenders.filter((d) => d.status === 'free').map((d) => d.id)).toEqual(['W']);
+    // Of the three the backside one meets the ball last.
+    expect(r.identification.numbers).toMatchObject({ count: 6, plusOne: 'W' });
   });
 });
 
@@ -140,11 +141,38 @@ describe('a man left for whom nobody else has', () => {
 });
 
 describe('a climb', () => {
-  it('across half the line is told in feet, as a note', () => {
-    const far = run(rules('playside tackle\n  always: climb to L1\n'), 'W (-10, 12)');
-    expect(man(far, 'RT').target).toBe('W');
-    expect(far.notes).toEqual([expect.stringMatching(/^RT has 1\d(\.\d)? ft to the side to W: far for a climb\.$/)]);
-    expect(run(rules('playside tackle\n  always: climb to L1\n'), 'W (2, 12)').notes).toEqual([]);
+  const problems = (body: string, front: string): string[] => run(rules(body), front).problems.map((p) => p.message);
+  const TO_L1 = 'playside tackle\n  always: climb to L1\n';
+
+  it('of fourteen feet to the side is at risk whatever else', () => {
+    expect(problems(TO_L1, 'W (-6, 12)')).toContain('RT has 14 ft to the side to W: too far for a climb.');
+    expect(problems(TO_L1, 'W (2, 12)')).toEqual([]);
+  });
+
+  it('of more than ten feet is at risk past somebody nearer who is free, and says who', () => {
+    const far = problems('playside tackle\n  always: climb to L2\n', 'W (-4, 12); M (6, 12)');
+    expect(far).toContain('RT has 12 ft to the side to W, past M, who is nearer and free.');
+    expect(problems('playside tackle\n  always: climb to L1\n', 'W (-4, 12)')).toEqual([]);
+  });
+
+  it('that crosses another is at risk', () => {
+    const crossed = problems(
+      'playside tackle\n  always: climb to L2\ncentre\n  always: climb to L1\n',
+      'W (0, 12); M (6, 12)',
+    );
+    expect(crossed).toContain('The ways of C to M and RT to W cross.');
+  });
+});
+
+describe('whoever has no job', () => {
+  it('is said so: a tight end, wing, H or fullback of whom no sentence speaks, and never the runner', () => {
+    const notes = run(rules('centre\n  always: climb\n'), OVER, 'LT LG C RG RT Y right H left F B').notes;
+    expect(notes.filter((n) => n.includes('no job')).sort()).toEqual([
+      'F has no job in this scheme.',
+      'H has no job in this scheme.',
+      'Y has no job in this scheme.',
+    ]);
+    expect(run(rules('centre\n  always: climb\n'), OVER, 'LT LG C RG RT F').notes).toEqual([]);
   });
 });
 

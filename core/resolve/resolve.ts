@@ -11,9 +11,9 @@ import { setScene } from './settle/set-scene';
 import { settleFirstLevel } from './settle/settle';
 
 /** Who does what, as a compact outcome without a verdict. */
-export function decide({ seated, formation, call, settings }: Prepared, front: Front): Outcome {
+export function decide({ seated, formation, call, settings, aim }: Prepared, front: Front): Outcome {
   const facts = new Facts(formation, front, { side: call.side, settings, overrides: call.overrides });
-  return settleOutcome(settleFirstLevel(seated, setScene(seated, facts)));
+  return settleOutcome(settleFirstLevel(seated, setScene(seated, facts)), aim);
 }
 
 /** The verdict over an outcome, however it came about. */

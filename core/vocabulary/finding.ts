@@ -1,4 +1,5 @@
-import { EPSILON } from '../geometry/tolerances';
+import { moreThan } from '../geometry/compare';
+import { EPSILON, WIDE_OF_ME } from '../geometry/tolerances';
 import { isHeadUp } from '../identify/line';
 import { NOBODY, type Lineup, type Scene, type Stretch } from './scene';
 import type { Accept, ManFinder, Slots } from './word';
@@ -69,6 +70,7 @@ function standsSo(scene: Scene, defender: number, man: number, way: string): boo
   const d = scene.defenders[defender]!.x - scene.men[man]!.x;
   const headUp = isHeadUp(d, 0);
   if (headUp || way === 'head-up') return headUp && way === 'head-up';
+  if (way === 'wide') return man !== scene.posts.C && moreThan(d * outward(scene, man), WIDE_OF_ME);
   if (way === 'playside' || way === 'backside') return d > 0 === (way === 'playside');
   return man !== scene.posts.C && d * outward(scene, man) > 0 === (way === 'outside');
 }
@@ -86,6 +88,16 @@ export function hasOwner(scene: Scene, me: number, defender: number): boolean {
   if (owners !== 1) return owners > 1;
   const mine = scene.proposals[me];
   return !mine || (mine.target !== defender && !mine.all.includes(defender));
+}
+
+/** A man and whoever else of his trade stands on his side; nobody for nobody. */
+export function tradeOf({ men }: Lineup, man: number): readonly number[] {
+  if (man === NOBODY) return NONE;
+  const { post } = men[man]!;
+  if (post === null) return [man];
+  const all: number[] = [];
+  for (const m of men) if (m.post === post) all.push(m.index);
+  return all;
 }
 
 /** The one man of a kind in this formation: the back, the fullback, the H. */

@@ -113,6 +113,9 @@ import { nextLevel } from './reactions/next-level';
 import { outsideTakes } from './reactions/outside-takes';
 import { passOff } from './reactions/pass-off';
 import { stay } from './reactions/stay';
+import { handDown } from './conditions/hand-down';
+import { middleLinebacker } from './targets/middle-linebacker';
+import { manBetween } from './targets/man-between';
 import { nearestOnLine } from './targets/nearest-on-line';
 import { outermostOnLine } from './targets/outermost-on-line';
 import { danger } from './targets/danger';
@@ -163,6 +166,7 @@ export const CONDITIONS = {
   'linebacker-count': linebackersCount,
   'side-call': sideCall,
   'men-down': menDown,
+  'hand-down': handDown,
 } as const satisfies Record<string, ConditionWord>;
 
 export const TARGETS = {
@@ -184,6 +188,8 @@ export const TARGETS = {
   corner: corner,
   safety: safety,
   'linebacker-beside': linebackerBeside,
+  'man-between': manBetween,
+  'middle-linebacker': middleLinebacker,
   counted: counted,
   'read-man': readMan,
   'first-to-show': firstToShow,

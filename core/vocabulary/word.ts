@@ -59,6 +59,8 @@ export interface Slots {
   readonly form: number;
   has(name: string): boolean;
   man(name: string): ManFinder;
+  /** Everybody of whom a man word speaks. */
+  among(name: string): (lineup: Lineup, man: number) => boolean;
   target(name: string): TargetFinder;
   gap(name: string): GapFinder;
   region(name: string): ManFinder;
@@ -77,9 +79,9 @@ export type Accept = (scene: Scene, me: number, him: number, defender: number) =
 export type Seek = (scene: Scene, me: number, him: number, accept: Accept) => number;
 
 /**
- * When a target is handed out: at once (first level and by name), or with the linebackers, after the first level is settled:
- * those named outright first, then "the next free" ones, then climbers matched without crossing (men who go at once before the next of
- * pairs), and last whoever scans for what is left.
+ * When a target is handed out: at once (`null`: first level and by place), or after the first level is settled, together with everybody
+ * else who is: whoever is named outright, the next free one in an order that the words give, or whoever fits best (matched). Last come the
+ * men who scan for what is left.
  */
 export type Claim = 'named' | 'free' | 'matched' | 'last';
 
@@ -88,6 +90,10 @@ export interface TargetFinder {
   readonly seek: Seek;
   /** True for "every man ...". */
   readonly every: boolean;
+  /** A number higher than there are men means the last of them. */
+  readonly orLast?: true;
+  /** A qualifier rules somebody out: nobody is offered whom the words do not name. */
+  readonly picky?: true;
 }
 
 /** Tests the picture, and names nobody. */
@@ -132,6 +138,8 @@ export interface QualifierWord extends Saying {
 
 export interface ManWord extends Saying {
   readonly find: (slots: Slots) => ManFinder;
+  /** Whom a heading with this word is about, where that is more than the one man found. */
+  readonly includes?: (slots: Slots) => (lineup: Lineup, man: number) => boolean;
 }
 
 export interface GapWord extends Saying {
@@ -160,6 +168,8 @@ export interface BlockWord extends Saying {
   readonly role: 'block' | 'pair' | 'touch' | 'read' | 'leave';
   /** How the path runs on the board. */
   readonly course: 'straight' | 'flat-then-up' | 'behind-the-line' | 'climb' | 'none' | 'retreat';
+  /** He comes from elsewhere and runs to his man: a lead, kick or crack; a pull does so anyway. */
+  readonly runsToHim?: true;
   /** He looks at more than one man, in order, and takes whoever comes. */
   readonly scans?: true;
   /** He sets to a gap: whoever comes into it is his. */

@@ -17,6 +17,11 @@ export const ENGLISH = {
   'formation.unknown': '{found} is no word of a formation',
   'formation.unknown-near': '{found} is no word of a formation: did you mean "{near}"?',
   'formation.side': 'say on which side {id} stands: "{id} right" or "{id} left"',
+  'formation.place':
+    '{id} stands at feet like (2, -9): at most 80 to the side, from 0 to 40 behind the line; {found} is no such place',
+  'formation.nobody': 'this formation has no {id} for the {clause}',
+  'formation.no-split': '{id} has no split: only men on the line beside the centre have one',
+  'formation.over': '{id} stands on the {side} already, so he cannot move over to it',
   'formation.split': 'a split is from 0 to 72 inches; {found} is not',
   'formation.too-many': 'a formation has eleven men at most; this one has {count}',
   'formation.same-spot': '{first} and {second} stand on one spot',

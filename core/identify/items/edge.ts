@@ -1,5 +1,5 @@
 import { atLeast, atMost, lessThan, moreThan } from '../../geometry/compare';
-import { HEAD_UP } from '../../geometry/tolerances';
+import { CORNER_WIDTH, HEAD_UP } from '../../geometry/tolerances';
 import type { Defender } from '../../model/front';
 import type { Identification } from '../../model/identification';
 import { signOf, type Side } from '../../model/side';
@@ -37,13 +37,15 @@ export function findOverhangs({ second }: Picture, side: Side, inBox: (d: Defend
 /** End man on the line, force, corner, alley and overhangs of one side. */
 export function findEdge(picture: Picture, side: Side, inBox: (d: Defender) => boolean): EdgeMen {
   const sign = signOf(side);
-  const out = (d: Defender): number => d.x * sign;
+  const out = (d: { x: number }): number => d.x * sign;
   const here = acrossFrom(picture, side).filter((d) => moreThan(out(d), HEAD_UP));
   const endMan = findEndMan(picture, side);
   const offLine = here.filter((d) => levelOf(d) > 1 && !inBox(d));
-  const outsideEnd = endMan ? offLine.filter((d) => moreThan(out(d), out(endMan))) : offLine;
-  const corner = here.find((d) => d.mark === 'corner') ?? outsideEnd[0] ?? null;
-  const force = findForce(here, outsideEnd, corner, out);
+  const end = Math.max(...picture.line.map(out));
+  const outside = offLine.filter((d) => atLeast(out(d), end));
+  const corner =
+    here.find((d) => d.mark === 'corner') ?? outside.find((d) => moreThan(out(d), end + CORNER_WIDTH)) ?? null;
+  const force = findForce(here, outside, corner, out);
   const alley = force && (offLine.find((d) => d !== force && d !== corner && lessThan(out(d), out(force))) ?? null);
   return { endMan, force, corner, alley, overhangs: findOverhangs(picture, side, inBox) };
 }
@@ -59,17 +61,18 @@ export const nameEdge = (side: Side, { endMan, force, corner, alley, overhangs }
   why: () => sayEdge(side, endMan, force, corner, alley),
 });
 
-/** A mark; else the shallowest outside the end man and inside the corner; else the corner. */
+/** A mark; else the shallowest outside the box, at or outside the offence's end man and inside the corner; else the corner. */
 function findForce(
   here: readonly Defender[],
-  outsideEnd: readonly Defender[],
+  outside: readonly Defender[],
   corner: Defender | null,
   out: (d: Defender) => number,
 ): Defender | null {
   const marked = here.find((d) => d.mark === 'force');
   if (marked) return marked;
-  if (!corner) return null;
-  const candidates = outsideEnd.filter((d) => d !== corner && atMost(out(d), out(corner)) && d.mark !== 'safety');
+  const candidates = outside.filter(
+    (d) => d !== corner && d.mark !== 'safety' && (!corner || atMost(out(d), out(corner))),
+  );
   return candidates.reduce<Defender | null>((best, d) => (!best || d.y < best.y ? d : best), null) ?? corner;
 }
 
@@ -81,10 +84,10 @@ function sayEdge(
   alley: Defender | null,
 ): string {
   const parts = [endMan ? `${endMan.id} is the widest on the line` : 'nobody on the line on this side'];
-  if (!force) parts.push('nobody outside him forces');
+  if (!force) parts.push('nobody outside the box forces');
   else if (force.mark === 'force') parts.push(`${force.id} carries the force mark`);
-  else if (force === corner) parts.push(`nobody between the end and ${force.id}, so the corner forces`);
-  else parts.push(`${force.id} is the shallowest between the end and the corner: force`);
+  else if (force === corner) parts.push(`nobody between our end man and ${force.id}, so the corner forces`);
+  else parts.push(`${force.id} is the shallowest outside our end man${corner ? ' and inside the corner' : ''}: force`);
   if (alley) parts.push(`${alley.id} is next inside him: alley`);
   return `${side[0]!.toUpperCase()}${side.slice(1)}: ${parts.join('; ')}.`;
 }

@@ -2,7 +2,7 @@ import { moreThan } from '../../geometry/compare';
 import type { Identification, SubName } from '../../model/identification';
 import type { Settings } from '../../model/settings';
 import { SIDES, signOf, type Side } from '../../model/side';
-import { interiorDefenders, isStacked, type Picture } from '../before-the-snap';
+import { interiorDefenders, isStacked, isWalkedUp, type Picture } from '../before-the-snap';
 import type { Found } from '../found';
 import { readTechnique, techniqueOf } from '../techniques';
 
@@ -28,8 +28,14 @@ export function findFamily(
     subNames,
     overruled: false,
     why: () =>
-      `${inside.length} on the line from guard to guard (${inside.map((d) => d.id).join(', ') || 'nobody'}): ${[name, ...subNames].join(', ')}.`,
+      `${inside.length} on the line from guard to guard (${inside.map((d) => d.id).join(', ') || 'nobody'}): ${[name, ...subNames].join(', ')}${sayWalkedUp(picture)}.`,
   };
+}
+
+/** Who has walked up, beside the family. */
+function sayWalkedUp({ first }: Picture): string {
+  const up = first.filter(isWalkedUp).map((d) => d.id);
+  return up.length ? `, with ${up.join(' and ')} walked up` : '';
 }
 
 const plainWord = (picture: Picture, defender: Picture['first'][number], settings: Settings): string =>

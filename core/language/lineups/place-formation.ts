@@ -7,6 +7,8 @@ export interface PlannedSeat {
   readonly id: string;
   readonly kind: BlockerKind;
   readonly side: Side | null;
+  /** His place where it is said in feet. */
+  readonly at?: { readonly x: number; readonly y: number };
   readonly span: Span;
 }
 
@@ -15,9 +17,10 @@ export interface SeatPlan {
   line: PlannedSeat[];
   off: PlannedSeat[];
   /** Splits in feet from each man's inside neighbour. */
-  splits: Map<string, number>;
+  splits: Map<string, { feet: number; span: Span }>;
   split: number | null;
-  over: { post: string; side: Side }[];
+  /** Linemen who move outside the last one on a side. */
+  over: { id: string; to: Side; span: Span }[];
   quarterback: Formation['quarterback'];
 }
 
@@ -50,12 +53,11 @@ export function placeFormation(plan: SeatPlan): Blocker[] {
 function orderLine(plan: SeatPlan): PlannedSeat[] {
   const five = plan.line.filter((s) => s.kind === 'line');
   const order = [...five];
-  for (const { post, side } of plan.over) {
-    const id = `${side === 'left' ? 'L' : 'R'}${post}`;
+  for (const { id, to } of plan.over) {
     const at = order.findIndex((s) => s.id === id);
     if (at < 0) continue;
     const [moved] = order.splice(at, 1);
-    if (side === 'left') order.push(moved!);
+    if (to === 'right') order.push(moved!);
     else order.unshift(moved!);
   }
   const ends = plan.line.filter((s) => s.kind === 'tight');
@@ -67,7 +69,8 @@ function orderLine(plan: SeatPlan): PlannedSeat[] {
 
 function placeLine(order: readonly PlannedSeat[], plan: SeatPlan): Blocker[] {
   const centre = order.findIndex((s) => s.id === 'C');
-  const step = (seat: PlannedSeat): number => SHOULDER_WIDTH + (plan.splits.get(seat.id) ?? plan.split ?? USUAL_SPLIT);
+  const step = (seat: PlannedSeat): number =>
+    SHOULDER_WIDTH + (plan.splits.get(seat.id)?.feet ?? plan.split ?? USUAL_SPLIT);
   const xs = new Array<number>(order.length).fill(0);
   for (let i = centre + 1; i < order.length; i++) xs[i] = xs[i - 1]! + step(order[i]!);
   for (let i = centre - 1; i >= 0; i--) xs[i] = xs[i + 1]! - step(order[i]!);
@@ -75,6 +78,7 @@ function placeLine(order: readonly PlannedSeat[], plan: SeatPlan): Blocker[] {
 }
 
 function placeOff(seat: PlannedSeat, edge: Record<Side, Blocker>, line: readonly Blocker[]): Blocker {
+  if (seat.at) return { id: seat.id, kind: seat.kind, x: seat.at.x === 0 ? 0 : seat.at.x, y: seat.at.y };
   const side = seat.side ?? 'right';
   const sign = signOf(side);
   const tackle = line

@@ -8,15 +8,11 @@ import { sayMovement } from './read-movement';
 
 /** A defender as a clause of a front: his technique when that leads back to the same place, else feet. */
 export function sayDefender(defender: Defender, formation: Formation): string {
-  const marks = [
-    defender.stance === 'up' && defender.y <= 4.5 ? 'up' : '',
-    defender.position === 'db' ||
-    (defender.position === 'lb' && defender.y <= 4.5) ||
-    (defender.position === 'dl' && defender.stance === 'up')
-      ? defender.position
-      : '',
-    defender.mark ?? '',
-  ].filter(Boolean);
+  const up = defender.stance === 'up' && defender.y <= 4.5 ? 'up' : '';
+  const place = `${defender.id} (${trim(defender.x, 2)}, ${trim(defender.y, 2)})`;
+  const plain = readFront(`${place} ${up}`, formation);
+  const role = plain.ok && plain.value.defenders[0]!.position === defender.position ? '' : defender.position;
+  const marks = [up, role, defender.mark ?? ''].filter(Boolean);
   const label = techniqueOf(defender, formation, SHIPPED_SETTINGS).label;
   const depth = label.includes('@') || defender.y === 2 ? '' : ` @${trim(defender.y / YARD, 2)}`;
   const byName = [`${defender.id} ${label}${depth}`, ...marks].join(' ');
@@ -29,7 +25,7 @@ export function sayDefender(defender: Defender, formation: Formation): string {
     same.stance === defender.stance
   )
     return byName;
-  return [`${defender.id} (${trim(defender.x, 2)}, ${trim(defender.y, 2)})`, ...marks].join(' ');
+  return [place, ...marks].join(' ');
 }
 
 /** A front in inline notation; reads back to the same places. */

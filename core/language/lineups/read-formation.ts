@@ -32,7 +32,7 @@ const KNOWN = [
 const MAX_MEN = 11;
 
 interface Plan extends SeatPlan {
-  motions: Formation['motions'];
+  motions: (Formation['motions'][number] & { span: Span })[];
 }
 
 /**
@@ -61,7 +61,17 @@ export function placeClauses(
     if (twin) diagnostics.push(error('formation.same-spot', where, { first: twin.id, second: men[i]!.id }));
   }
   if (hasErrors(diagnostics)) return { ok: false, diagnostics };
-  return { ok: true, value: { id, name, men, quarterback: plan.quarterback, motions: plan.motions }, diagnostics };
+  return {
+    ok: true,
+    value: {
+      id,
+      name,
+      men,
+      quarterback: plan.quarterback,
+      motions: plan.motions.map(({ man, side }) => ({ man, side })),
+    },
+    diagnostics,
+  };
 }
 
 /** Reads the word at a place and everything that belongs to it; returns the next place. */
@@ -92,8 +102,8 @@ function readWord(words: readonly Word[], at: number, plan: Plan, diagnostics: D
       );
       return at + 3;
     }
-    if (word.text === 'over') plan.over.push({ post: next.text, side: side.text as Side });
-    else plan.motions.push({ man: next.text, side: side.text as Side });
+    if (word.text === 'over') readOver(next, side, plan, diagnostics);
+    else plan.motions.push({ man: next.text, side: side.text as Side, span: next.span });
     return at + 3;
   }
   if ((LINE_SEATS as readonly string[]).includes(word.text)) {
@@ -101,6 +111,19 @@ function readWord(words: readonly Word[], at: number, plan: Plan, diagnostics: D
     return at + 1;
   }
   return readSkill(words, at, plan, diagnostics);
+}
+
+/** "over T left" moves the left tackle outside the right one; "over LT right" says the same by his name and where he goes. */
+function readOver(who: Word, side: Word, plan: Plan, diagnostics: Diagnostic[]): void {
+  const where = side.text as Side;
+  if (who.text === 'T' || who.text === 'G') {
+    const to: Side = where === 'left' ? 'right' : 'left';
+    plan.over.push({ id: `${where === 'left' ? 'L' : 'R'}${who.text}`, to, span: who.span });
+  } else if (/^[LR][TG]$/.test(who.text)) plan.over.push({ id: who.text, to: where, span: who.span });
+  else {
+    const found = `"${who.text}"`;
+    diagnostics.push(error('text.expected', who.span, { expected: 'T, G, LT, LG, RG or RT', found }));
+  }
 }
 
 const isSide = (text: string | undefined): text is Side => text === 'left' || text === 'right';
@@ -116,11 +139,16 @@ function readSkill(words: readonly Word[], at: number, plan: Plan, diagnostics: 
     );
     return at + 1;
   }
+  const free = words[at + 1];
+  if (free?.text.startsWith('(')) {
+    readFreePlace(word, free, plan, diagnostics);
+    return at + 2;
+  }
   let end = at + 1;
   const said = KINDS[words[end]?.text ?? ''];
   if (said) end++;
   const side = words[end]?.text;
-  const kind = said ?? USUAL[word.text];
+  const kind = said ?? usualKind(word.text);
   if (isSide(side)) end++;
   if (!kind)
     diagnostics.push(
@@ -136,6 +164,29 @@ function readSkill(words: readonly Word[], at: number, plan: Plan, diagnostics: 
   return end;
 }
 
+/** What a letter usually is; B2 and B3 are backs too. */
+const usualKind = (id: string): BlockerKind | undefined => USUAL[id] ?? (/^B\d$/.test(id) ? 'back' : undefined);
+
+/** Somebody off the line anywhere, in feet: `F (2, -9)`. */
+function readFreePlace(who: Word, place: Word, plan: Plan, diagnostics: Diagnostic[]): void {
+  const match = /^\(\s*(-?\d+(?:\.\d+)?)\s*,\s*(-?\d+(?:\.\d+)?)\s*\)$/.exec(place.text);
+  const at = { x: Number(match?.[1] ?? NaN), y: Number(match?.[2] ?? NaN) };
+  if (!(Math.abs(at.x) <= 80 && at.y >= -40 && at.y <= 0)) {
+    diagnostics.push(error('formation.place', place.span, { id: who.text, found: `"${place.text}"` }));
+    return;
+  }
+  const usual = usualKind(who.text);
+  const kind = usual && usual !== 'tight' ? usual : kindAt(at);
+  plan.off.push({ id: who.text, kind, side: at.x < 0 ? 'left' : 'right', at, span: who.span });
+}
+
+/** Farther out than this a man off the line is a receiver, and deeper than that one is a back; feet. */
+const WIDE_FROM = 24;
+const BACK_FROM = -8;
+
+const kindAt = ({ x, y }: { x: number; y: number }): BlockerKind =>
+  y < BACK_FROM ? 'back' : Math.abs(x) >= WIDE_FROM ? 'wide' : y > -2 ? 'slot' : 'wing';
+
 function readSplit(words: readonly Word[], at: number, plan: Plan, diagnostics: Diagnostic[]): number {
   const who = words[at + 1];
   const named = who && /^[A-Z]/.test(who.text);
@@ -144,7 +195,7 @@ function readSplit(words: readonly Word[], at: number, plan: Plan, diagnostics: 
   const value = inches ? Number(inches[1]) : NaN;
   if (!(value >= 0 && value <= 72)) {
     diagnostics.push(error('formation.split', (size ?? who ?? words[at]!).span, { found: `"${size?.text ?? ''}"` }));
-  } else if (named) plan.splits.set(who.text, value / 12);
+  } else if (named) plan.splits.set(who.text, { feet: value / 12, span: who.span });
   else plan.split = value / 12;
   return at + (named ? 3 : 2);
 }
@@ -156,5 +207,23 @@ function checkPlan(plan: Plan, where: Span, diagnostics: Diagnostic[]): void {
   for (const [i, man] of all.entries()) {
     if (all.findIndex((m) => m.id === man.id) < i) diagnostics.push(error('formation.twice', man.span, { id: man.id }));
   }
+  checkOrders(plan, all, diagnostics);
   if (all.length > MAX_MEN) diagnostics.push(error('formation.too-many', where, { count: all.length }));
+}
+
+/** A clause about a man who is not there, or who cannot do it, is an error in its place. */
+function checkOrders(plan: Plan, all: readonly { id: string; kind: BlockerKind }[], diagnostics: Diagnostic[]): void {
+  const isHere = (id: string): boolean => all.some((m) => m.id === id);
+  for (const { man, span } of plan.motions)
+    if (!isHere(man)) diagnostics.push(error('formation.nobody', span, { clause: 'motion', id: man }));
+  for (const [id, { span }] of plan.splits) {
+    if (!isHere(id)) diagnostics.push(error('formation.nobody', span, { clause: 'split', id }));
+    else if (id === 'C' || !plan.line.some((m) => m.id === id))
+      diagnostics.push(error('formation.no-split', span, { id }));
+  }
+  const order = plan.line.map((m) => m.id);
+  for (const { id, to, span } of plan.over) {
+    const side: Side = order.indexOf(id) < order.indexOf('C') ? 'left' : 'right';
+    if (isHere(id) && side === to) diagnostics.push(error('formation.over', span, { id, side: to }));
+  }
 }

@@ -1,5 +1,6 @@
 import { error, hasErrors, type Diagnostic, type Result, type Span } from '../../diagnostics/diagnostic';
 import { nearestWord } from '../../diagnostics/nearest';
+import { lessThan } from '../../geometry/compare';
 import { FIRST_LEVEL_DEPTH } from '../../geometry/tolerances';
 import { YARD } from '../../geometry/units';
 import {
@@ -43,7 +44,11 @@ export function placeFrontClauses(
   settings: Settings = SHIPPED_SETTINGS,
 ): Result<Front> {
   const diagnostics: Diagnostic[] = [];
-  const places = { left: placesOf(formation, 'left'), right: placesOf(formation, 'right') };
+  const places = {
+    left: placesOf(formation, 'left'),
+    right: placesOf(formation, 'right'),
+    tackles: { left: tackleOf(formation, 'left'), right: tackleOf(formation, 'right') },
+  };
   const defenders: { defender: Defender; span: Span }[] = [];
   const movements: Front['movements'] = [];
   for (const clause of clauses) {
@@ -61,6 +66,15 @@ export function placeFrontClauses(
   return { ok: true, value: { id, name, defenders: defenders.map((d) => d.defender), movements }, diagnostics };
 }
 
+/** Where words stand on each side, and how far out its last tackle is. */
+interface Places extends Readonly<Record<Side, SidePlaces>> {
+  readonly tackles: Readonly<Record<Side, number>>;
+}
+
+/** How far from the ball the last lineman of a side stands, feet. */
+const tackleOf = (formation: Formation, side: Side): number =>
+  Math.max(...formation.men.filter((m) => m.kind === 'line').map((m) => m.x * signOf(side)));
+
 interface Extras {
   depth: number | null;
   up: boolean;
@@ -70,7 +84,7 @@ interface Extras {
 
 function readDefender(
   words: readonly Word[],
-  places: Record<Side, SidePlaces>,
+  places: Places,
   settings: Settings,
   diagnostics: Diagnostic[],
 ): Defender | null {
@@ -83,7 +97,7 @@ function readDefender(
     );
     return null;
   }
-  if (place.text.startsWith('(')) return inFeet(id.text, place, words.slice(2), diagnostics);
+  if (place.text.startsWith('(')) return inFeet(id.text, place, words.slice(2), places, diagnostics);
   // "wide 5", "wide 9" and "ghost 9" are two words for one place.
   const double = (place.text === 'wide' || place.text === 'ghost') && /^[5-9]i?$/.test(words[2]?.text ?? '');
   const said = double ? (place.text === 'wide' ? `wide${words[2]!.text}` : words[2]!.text) : place.text;
@@ -112,10 +126,16 @@ function readDefender(
   const over = linebackerPlace(technique);
   const out = techniquePlace(over ?? technique, places[side ?? 'right'])!;
   const y = extras.depth ?? (over ? LINEBACKER_DEPTH : LINE_DEPTH);
-  return finish(id.text, out * signOf(side ?? 'right'), y, over !== null, extras);
+  return finish(id.text, out * signOf(side ?? 'right'), y, over !== null, extras, places.tackles);
 }
 
-function inFeet(id: string, place: Word, rest: readonly Word[], diagnostics: Diagnostic[]): Defender | null {
+function inFeet(
+  id: string,
+  place: Word,
+  rest: readonly Word[],
+  { tackles }: Places,
+  diagnostics: Diagnostic[],
+): Defender | null {
   const match = /^\(\s*(-?\d+(?:\.\d+)?)\s*,\s*(-?\d+(?:\.\d+)?)\s*\)$/.exec(place.text);
   const x = Number(match?.[1] ?? NaN);
   const y = Number(match?.[2] ?? NaN);
@@ -124,7 +144,7 @@ function inFeet(id: string, place: Word, rest: readonly Word[], diagnostics: Dia
     return null;
   }
   const extras = readExtras(rest, diagnostics);
-  return extras && finish(id, x === 0 ? 0 : x, extras.depth ?? y, y > FIRST_LEVEL_DEPTH, extras);
+  return extras && finish(id, x === 0 ? 0 : x, extras.depth ?? y, y > FIRST_LEVEL_DEPTH, extras, tackles);
 }
 
 function readExtras(words: readonly Word[], diagnostics: Diagnostic[]): Extras | null {
@@ -150,10 +170,21 @@ function readExtras(words: readonly Word[], diagnostics: Diagnostic[]): Extras |
   return extras;
 }
 
-/** Without a role, two digits or more than 4.5 ft of depth mean a linebacker; standing on the line means a stand-up end. */
-function finish(id: string, x: number, y: number, linebacker: boolean, extras: Extras): Defender {
+/**
+ * Without a role, two digits or more than 4.5 ft of depth mean a linebacker. Standing on the line inside the tackles means a linebacker who
+ * has walked up, at or outside them a stand-up end. `tackles`: how far from the ball the tackles stand, feet.
+ */
+function finish(
+  id: string,
+  x: number,
+  y: number,
+  linebacker: boolean,
+  extras: Extras,
+  tackles: Readonly<Record<Side, number>>,
+): Defender {
   const back = linebacker || y > FIRST_LEVEL_DEPTH;
-  const position = extras.role ?? (back ? 'lb' : extras.up ? 'end' : 'dl');
+  const inside = lessThan(Math.abs(x), tackles[x < 0 ? 'left' : 'right']);
+  const position = extras.role ?? (back || (extras.up && inside) ? 'lb' : extras.up ? 'end' : 'dl');
   return { id, x: x === 0 ? 0 : x, y, stance: extras.up || back ? 'up' : 'down', position, mark: extras.mark };
 }
 

@@ -3,13 +3,16 @@ import { atMost } from '../../geometry/compare';
 import type { DefenderStatus } from '../../model/resolution';
 import { PLAIN_CLIMB, type BlockId } from '../../vocabulary/index';
 import { NOBODY, type Proposal } from '../../vocabulary/scene';
-import { claimLinebackers } from './claim-linebackers';
+import type { Aim } from '../prepare/prepare-call';
+import { allot, type Shared } from './allot';
 import type { CompiledAction } from '../prepare/sentence';
 import type { Settled } from '../settle/settled';
 
 /** The decision record of one resolution, in scene indices: compact, and all that explanations are built from. */
 export interface Outcome {
   readonly settled: Settled;
+  /** How the second level was shared out. */
+  readonly shared: Shared;
   readonly men: readonly ManOutcome[];
   readonly defenders: readonly DefenderOutcome[];
 }
@@ -39,9 +42,9 @@ export interface ManOutcome {
 const ALONE: readonly number[] = [];
 
 /** Hands out the second level and reads off who has whom. */
-export function settleOutcome(settled: Settled): Outcome {
+export function settleOutcome(settled: Settled, aim: Aim): Outcome {
   const { scene, call, sheets } = settled;
-  const { target: targets, next, action: actions } = claimLinebackers(settled);
+  const { target: targets, next, action: actions, shared } = allot(settled, aim);
   const on = scene.defenders.map(() => 0);
   for (const man of call.blockers) if (targets[man] !== NOBODY) on[targets[man]!]!++;
   const men: ManOutcome[] = [];
@@ -78,7 +81,7 @@ export function settleOutcome(settled: Settled): Outcome {
             : 'hand',
     });
   }
-  return { settled, men, defenders: statuses(settled, men, targets, on) };
+  return { settled, shared, men, defenders: statuses(settled, men, targets, on) };
 }
 
 /** Two men on one defender work together when either asked for it. */

@@ -10,6 +10,7 @@ import { callOf } from './line-calls';
 import type { Aim } from '../prepare/prepare-call';
 import type { ManOutcome, Outcome } from '../allot/outcome';
 import { footOf, pathOf } from './paths';
+import { whyRather } from './rather';
 import type { CompiledSentence } from '../prepare/sentence';
 import { sceneWith } from '../settle/set-scene';
 import type { Settled } from '../settle/settled';
@@ -41,7 +42,7 @@ export function explainAssignments(outcome: Outcome, side: Side, aim: Aim, words
       eyes: technique.eyes,
       call: call ? words[call] : null,
       followUps: followUpsOf(outcome, plan),
-      because: reasonsOf(outcome, plan),
+      because: { ...reasonsOf(outcome, plan), rather: whyRather(outcome, plan) },
     };
   });
 }
@@ -56,7 +57,7 @@ function followUpsOf({ settled }: Outcome, plan: ManOutcome): string[] {
 }
 
 /** The sentence that fired, and why every one before it did not. */
-function reasonsOf({ settled }: Outcome, plan: ManOutcome): Assignment['because'] {
+function reasonsOf({ settled }: Outcome, plan: ManOutcome): Omit<Assignment['because'], 'rather'> {
   const sheet = settled.sheets[plan.man]!;
   const upTo = plan.sentence < 0 ? sheet.length : plan.sentence;
   const foe = plan.target === NOBODY ? '' : settled.scene.defenders[plan.target]!.id;

@@ -1,11 +1,13 @@
-import { moreThan } from '../../geometry/compare';
-import { FAR_CLIMB, LATERAL_REACH } from '../../geometry/tolerances';
+import { lessThan, moreThan } from '../../geometry/compare';
+import { CLIMB_REACH, LATERAL_REACH, LONG_CLIMB } from '../../geometry/tolerances';
 import { feet, seconds, YARD, yards } from '../../geometry/units';
 import { lateness, meetsBall } from '../../kinematics/races';
 import { BALL_AT_LINE, MOVERS } from '../../kinematics/speeds';
+import { BLOCKS } from '../../vocabulary/index';
 import { NOBODY, type Scene } from '../../vocabulary/scene';
 import type { Case } from './judge-case';
 import type { ManOutcome } from '../allot/outcome';
+import { doCross } from '../allot/search';
 
 /** What can be wrong with a run. */
 export function judgeRun(judged: Case): void {
@@ -20,6 +22,7 @@ export function judgeRun(judged: Case): void {
       farClimb(judged, m);
     }
   }
+  crossings(judged);
   freeLinebackers(judged);
 }
 
@@ -99,15 +102,51 @@ function farReach(judged: Case, m: ManOutcome): void {
   );
 }
 
-/** A lineman who goes at once, across more than half the line. */
-function farClimb(judged: Case, { man, target }: ManOutcome): void {
-  const { scene } = judged;
-  if (target === NOBODY || man >= scene.lineCount || scene.defenders[target]!.level === 1) return;
-  const away = Math.abs(scene.defenders[target]!.x - scene.men[man]!.x);
-  if (moreThan(away, FAR_CLIMB))
-    judged.notes.push(
-      () => `${judged.man(man)} has ${feet(away)} to the side to ${judged.foe(target)}: far for a climb.`,
-    );
+/** A man who goes at once far to the side: past somebody nearer whom nobody has, or so far that he never gets there. */
+function farClimb(judged: Case, m: ManOutcome): void {
+  const { scene, outcome } = judged;
+  const { man, target } = m;
+  if (target === NOBODY || runsToHim(m) || scene.defenders[target]!.level === 1) return;
+  const away = (d: number): number => Math.abs(scene.defenders[d]!.x - scene.men[man]!.x);
+  const far = `${judged.man(man)} has ${feet(away(target))} to the side to ${judged.foe(target)}`;
+  if (!lessThan(away(target), CLIMB_REACH)) {
+    judged.find('climb-too-far', [man], [target], () => `${far}: too far for a climb.`);
+    return;
+  }
+  if (!moreThan(away(target), LONG_CLIMB)) return;
+  const nearer = scene.linebackers.filter((d) => outcome.defenders[d]!.status === 'free' && away(d) < away(target));
+  if (nearer.length === 0) return;
+  const [spare] = nearer.sort((a, b) => away(a) - away(b));
+  judged.find(
+    'climb-too-far',
+    [man],
+    [target, spare!],
+    () => `${far}, past ${judged.foe(spare!)}, who is nearer and free.`,
+  );
+}
+
+/** He comes from elsewhere: how far he runs is a race, not a reach. */
+const runsToHim = ({ pull, block, instead }: ManOutcome): boolean =>
+  pull || (instead === null && (BLOCKS[block].runsToHim ?? false));
+
+/** Two men whose ways to the next level cross; pullers and leads cross whom they like. */
+function crossings(judged: Case): void {
+  const { scene, outcome } = judged;
+  const ways: { man: number; from: number; to: number }[] = [];
+  for (const m of outcome.men) {
+    const goesOn = m.next !== NOBODY && m.target !== NOBODY;
+    const to = goesOn ? m.next : m.target;
+    if (to === NOBODY || scene.defenders[to]!.level === 1 || runsToHim(m) || ways.some((w) => w.to === to)) continue;
+    ways.push({ man: m.man, from: goesOn ? scene.defenders[m.target]!.x : scene.men[m.man]!.x, to });
+  }
+  const x = (d: number): number => scene.defenders[d]!.x;
+  for (const [i, a] of ways.entries())
+    for (const b of ways.slice(i + 1))
+      if (doCross(a.from, x(a.to), b.from, x(b.to)))
+        judged.find('crossing', [a.man, b.man], [a.to, b.to], () => {
+          const way = ({ man, to }: typeof a): string => `${judged.man(man)} to ${judged.foe(to)}`;
+          return `The ways of ${way(a)} and ${way(b)} cross.`;
+        });
 }
 
 /** A pulling block on the line that loses the race to where it should meet its man. */

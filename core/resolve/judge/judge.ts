@@ -1,7 +1,16 @@
 import type { Problem, ProblemCode } from '../../model/resolution';
 import type { Settings } from '../../model/settings';
 import type { CompiledScheme } from '../prepare/compile';
-import { Case, changesOfPlay, cycles, lostPartners, sharedUnasked, type Fault, type Judgement } from './judge-case';
+import {
+  Case,
+  changesOfPlay,
+  cycles,
+  lostPartners,
+  sharedUnasked,
+  withoutJob,
+  type Fault,
+  type Judgement,
+} from './judge-case';
 import type { Aim } from '../prepare/prepare-call';
 import { judgePass } from './judge-pass';
 import { judgeRun } from './judge-run';
@@ -16,6 +25,8 @@ const SEVERITY: Record<ProblemCode, Problem['severity']> = {
   'partner-cannot-come': 'broken',
   cycle: 'broken',
   'reach-too-far': 'risk',
+  'climb-too-far': 'risk',
+  crossing: 'risk',
   'pull-late': 'risk',
   'vacated-gap': 'risk',
   'free-linebacker': 'risk',
@@ -40,6 +51,7 @@ export function judge(scheme: CompiledScheme, outcome: Outcome, aim: Aim, settin
   cycles(judged);
   if (aim.pocket) judgePass(judged, aim.pocket);
   else judgeRun(judged);
+  withoutJob(judged);
   changesOfPlay(judged);
   const { faults, notes } = judged;
   return {

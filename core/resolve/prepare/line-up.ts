@@ -4,18 +4,25 @@ import type { Phrase, SeatLine } from '../../language/tree';
 import { NOBODY, POSTS, type Lineup, type Post, type SceneMan } from '../../vocabulary/scene';
 import { compileMan } from './phrase';
 
-const SEATS: Record<Side, Readonly<Record<string, Post>>> = {
-  right: { LT: 'BT', LG: 'BG', C: 'C', RG: 'PG', RT: 'PT' },
-  left: { RT: 'BT', RG: 'BG', C: 'C', LG: 'PG', LT: 'PT' },
-};
+/** A man's name says his trade, the place where he stands his side: a tackle moved over is a second tackle there. */
+function postOf({ id, x }: { id: string; x: number }): Post | null {
+  if (id === 'C') return 'C';
+  const trade = /^[LR]([TG])$/.exec(id)?.[1];
+  return trade ? (`${x > 0 ? 'P' : 'B'}${trade}` as Post) : null;
+}
+
+/** Of several men of one post the outermost: "outside the tackle" means outside all of them. */
+function placeOfPost(men: readonly SceneMan[], post: Post): number {
+  let found = NOBODY;
+  for (const m of men)
+    if (m.post === post && (found === NOBODY || Math.abs(m.x) > Math.abs(men[found]!.x))) found = m.index;
+  return found;
+}
 
 /** Turns a formation so that the play side is right, and gives every job the scheme declares to the first of its choices who is there and has none. */
 export function lineUp(formation: Formation, side: Side, tags: ReadonlySet<string>, jobs: readonly SeatLine[]): Lineup {
   const men = seatMen(formation, side);
-  const posts = Object.fromEntries(POSTS.map((post) => [post, men.findIndex((m) => m.post === post)])) as Record<
-    Post,
-    number
-  >;
+  const posts = Object.fromEntries(POSTS.map((post) => [post, placeOfPost(men, post)])) as Record<Post, number>;
   const seats = new Map<string, number>();
   const lineup = { men, lineCount: lineOf(formation).length, posts, side, tags, seats };
   const busy = new Set<number>();
@@ -40,7 +47,7 @@ function seatMen(formation: Formation, side: Side): SceneMan[] {
     kind: m.kind,
     x: m.x,
     y: m.y,
-    post: SEATS[side][m.id] ?? null,
+    post: postOf(m),
     playside: index + 1 < line.length ? index + 1 : NOBODY,
     backside: index > 0 && index < line.length ? index - 1 : NOBODY,
   }));

@@ -144,6 +144,13 @@ const compileFor =
 export const compileMan: (phrase: Phrase, place: Place | null) => ManFinder = compileFor(
   MEN as Record<string, ManWord>,
 );
+function compileAmong(phrase: Phrase, place: Place | null): (lineup: Lineup, man: number) => boolean {
+  const { find, includes } = (MEN as Record<string, ManWord>)[phrase.word]!;
+  const slots = slotsOf(phrase, place);
+  if (includes) return includes(slots);
+  const who = find(slots);
+  return (lineup, man) => who(lineup, man) === man;
+}
 const compileRegion: (phrase: Phrase, place: Place | null) => ManFinder = compileFor(
   REGIONS as Record<string, ManWord>,
 );
@@ -157,10 +164,10 @@ export function compileTarget(phrase: Phrase, place: Place | null): TargetFinder
   if (keeps.length === 0) return finder;
   const [first] = keeps;
   const keep: Accept = keeps.length === 1 ? first! : (scene, me, him, d) => keeps.every((k) => k(scene, me, him, d));
-  const { claim, every, seek } = finder;
+  const { seek } = finder;
   return {
-    claim,
-    every,
+    ...finder,
+    picky: true,
     seek: (scene, me, him, accept) =>
       seek(scene, me, him, accept === always ? keep : (s, m, h, d) => keep(s, m, h, d) && accept(s, m, h, d)),
   };
@@ -178,6 +185,7 @@ export function slotsOf(phrase: Phrase, place: Place | null): Slots {
     form: phrase.form,
     has: (name) => phrase.slots[name] !== undefined,
     man: (name) => compileMan(of(name), place),
+    among: (name) => compileAmong(of(name), place),
     target: (name) => compileTarget(of(name), place),
     gap: (name) => compileGap(of(name), place),
     region: (name) => compileRegion(of(name), place),

@@ -1,7 +1,7 @@
 import type { Action, Phrase, Sentence } from '../../language/tree';
-import { BLOCKS, QUALIFIERS, type BlockId } from '../../vocabulary/index';
+import { BLOCKS, QUALIFIERS, TARGETS, type BlockId } from '../../vocabulary/index';
 import { NOBODY, type Proposal } from '../../vocabulary/scene';
-import type { BlockWord, ManFinder, QualifierWord, TargetFinder } from '../../vocabulary/word';
+import type { BlockWord, ManFinder, QualifierWord, TargetFinder, TargetWord } from '../../vocabulary/word';
 import { compileCondition, compileMan, compileTarget, FAILS, type CompiledTest, type Place } from './phrase';
 import { openProposal } from './proposals';
 
@@ -55,6 +55,27 @@ export function compileSentence(
   };
 }
 
+/** Of two men of one trade on one side the partner is the one next to him. */
+const nearestOfTrade =
+  (find: ManFinder): ManFinder =>
+  (lineup, me) => {
+    const found = find(lineup, me);
+    const { men } = lineup;
+    const post = found === NOBODY ? null : men[found]!.post;
+    if (post === null) return found;
+    const away = (m: number): number => Math.abs(men[m]!.x - men[me]!.x);
+    let best = found;
+    for (const m of men) if (m.post === post && m.index !== me && away(m.index) < away(best)) best = m.index;
+    return best;
+  };
+
+/** Whom an action is about. A climb to somebody who may be off the line is handed out with the others, whoever else may say the same. */
+function aimedAt(whom: Phrase, { course }: BlockWord, place: Place): TargetFinder {
+  const finder = compileTarget(whom, place);
+  const word: TargetWord = (TARGETS as Record<string, TargetWord>)[whom.word]!;
+  return course === 'climb' && word.offTheLine && finder.claim === null ? { ...finder, claim: 'named' } : finder;
+}
+
 /** A climb that names nobody: matched with the other climbers. */
 const MATCHED: TargetFinder = { claim: 'matched', every: false, seek: () => NOBODY };
 
@@ -71,8 +92,8 @@ function compileAction({ block, then }: Action, sentence: number, action: number
   return {
     id,
     block: word,
-    target: whom ? compileTarget(whom, place) : word.course === 'climb' ? MATCHED : null,
-    partner: partner ? compileMan(partner, place) : null,
+    target: whom ? aimedAt(whom, word, place) : word.course === 'climb' ? MATCHED : null,
+    partner: partner ? nearestOfTrade(compileMan(partner, place)) : null,
     other: other ? compileMan(other, place) : null,
     then: then && { id: then.word as BlockId, target: next ? compileTarget(next, place) : MATCHED },
     givesWay: whom?.qualifiers.some((q) => (QUALIFIERS as Record<string, QualifierWord>)[q.word]!.givesWay) ?? false,

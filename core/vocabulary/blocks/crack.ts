@@ -8,6 +8,7 @@ export const crack: BlockWord = {
   role: 'block',
   course: 'straight',
   care: 'blind',
+  runsToHim: true,
   technique: { step: 'lead', foot: 'inside', aim: 'near number, in front of him', eyes: 'his eyes' },
   call: null,
 };

@@ -7,6 +7,7 @@ export const kick: BlockWord = {
   pulls: false,
   role: 'block',
   course: 'straight',
+  runsToHim: true,
   technique: { step: 'lead', foot: 'near', aim: 'inside number', eyes: 'the end man' },
   call: null,
 };

@@ -7,6 +7,7 @@ export const lead: BlockWord = {
   pulls: false,
   role: 'block',
   course: 'climb',
+  runsToHim: true,
   technique: { step: 'lead', foot: 'near', aim: 'inside number', eyes: 'through the hole' },
   call: null,
 };

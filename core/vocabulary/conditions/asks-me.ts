@@ -1,3 +1,4 @@
+import { tradeOf } from '../finding';
 import { NOBODY } from '../scene';
 import type { ConditionWord } from '../word';
 
@@ -10,9 +11,11 @@ export const asksMe: ConditionWord = {
   finds: (slots) => {
     const who = slots.man('who');
     return (scene, me) => {
-      const man = who(scene, me);
-      const his = man === NOBODY ? null : scene.proposals[man]!;
-      return his !== null && his.pairs && his.partner === me ? his.target : NOBODY;
+      for (const man of tradeOf(scene, who(scene, me))) {
+        const his = scene.proposals[man]!;
+        if (his.pairs && his.partner === me) return his.target;
+      }
+      return NOBODY;
     };
   },
   why: (slots) => (scene, me, _him, holds) => {

@@ -9,6 +9,7 @@ export const linebackerCount: TargetWord = {
     return {
       claim: 'named',
       every: false,
+      orLast: true,
       seek: (scene, me, him, accept) => {
         const lb = scene.linebackers[place];
         return lb !== undefined && accept(scene, me, him, lb) ? lb : -1;

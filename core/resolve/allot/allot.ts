@@ -1,0 +1,222 @@
+import { lessThan } from '../../geometry/compare';
+import { NOBODY } from '../../vocabulary/scene';
+import type { Accept, TargetFinder } from '../../vocabulary/word';
+import { arrivesAt } from '../../kinematics/races';
+import { moverOf } from '../../kinematics/speeds';
+import type { Aim } from '../prepare/prepare-call';
+import { change, nearestFreeMan } from '../settle/bump';
+import type { Settled } from '../settle/settled';
+import { actionOf, jobsOf, type Job } from './jobs';
+import { giveNames, type Open } from './names';
+import { optionsOf } from './options';
+import { bestAllotment, type Allotment, type Question } from './search';
+import { uncross } from './uncross';
+
+/** Whom everybody blocks first and next, those on the line included; -1 for nobody. */
+export interface Claims {
+  readonly target: readonly number[];
+  readonly next: readonly number[];
+  /** The action of the sentence's else-chain that each man ended up with. */
+  readonly action: readonly number[];
+  readonly shared: Shared;
+}
+
+/** How the second level was shared out: enough to say why. */
+export interface Shared {
+  /** What was asked of the search and what it answered; `null` when nothing was left to choose. */
+  readonly chosen: { readonly question: Question; readonly allotment: Allotment } | null;
+  /** Men whose double keeps the linebacker who stands over it. */
+  readonly kept: readonly number[];
+  /** Men who asked for somebody by name whom another has. */
+  readonly lost: readonly { readonly man: number; readonly name: number }[];
+}
+
+const NOTHING_SHARED: Shared = { chosen: null, kept: [], lost: [] };
+
+/**
+ * Allots the second level as a whole once the first level is settled: doubles keep whoever stands over them, named men go to one job each,
+ * and everything else is shared out so that the whole is best (see `search.ts`). Whoever then has nobody takes whom his own "else" names
+ * on the line; last come the men who scan.
+ */
+export const allot = (settled: Settled, aim: Aim): Claims => new Allotting(settled, aim).run();
+
+class Allotting {
+  private readonly target: number[] = [];
+  private readonly next: number[];
+  private readonly action: number[] = [];
+  private readonly taken: boolean[];
+  private shared = NOTHING_SHARED;
+  private givingWay: number[] | null = null;
+
+  constructor(
+    private readonly settled: Settled,
+    private readonly aim: Aim,
+  ) {
+    const { scene, call } = settled;
+    this.next = call.noNext.slice();
+    for (const { target, action } of scene.proposals) {
+      this.target.push(target);
+      this.action.push(action);
+    }
+    this.taken = scene.owners.map((owners) => owners > 0);
+  }
+
+  run(): Claims {
+    const jobs = jobsOf(this.settled);
+    if (jobs.length > 0) this.shareOut(jobs);
+    this.scanLast();
+    if (this.settled.bumpLine > 0) {
+      this.nobodyIdle();
+      uncross(this.settled, this.target);
+    }
+    return { target: this.target, next: this.next, action: this.action, shared: this.shared };
+  }
+
+  private shareOut(jobs: readonly Job[]): void {
+    const { settled, taken } = this;
+    const open: Open = { wish: jobs.map(() => 0), given: jobs.map(() => NOBODY), taken, kept: [], lost: [] };
+    giveNames(settled, jobs, open);
+    this.shared = {
+      chosen: null,
+      kept: open.kept.map((j) => jobs[j]!.man),
+      lost: open.lost.map(({ job, name }) => ({ man: jobs[job]!.man, name })),
+    };
+    const rest: { job: Job; wish: number }[] = [];
+    for (let j = 0; j < jobs.length; j++) {
+      const [job, wish, given] = [jobs[j]!, open.wish[j]!, open.given[j]!];
+      if (given !== NOBODY) this.give(job, given, job.wishes[wish]?.action ?? this.action[job.man]!);
+      else if (wish < job.wishes.length) rest.push({ job, wish });
+    }
+    if (rest.length > 0) this.choose(rest, jobs, open.given);
+    for (const job of jobs) {
+      if (job.kind !== 'exit' && this.target[job.man] === NOBODY) this.takeElse(job);
+    }
+  }
+
+  /** Everything that was not named outright, as a whole. */
+  private choose(rest: { job: Job; wish: number }[], all: readonly Job[], given: readonly number[]): void {
+    const { scene } = this.settled;
+    rest.sort((a, b) => b.job.from - a.job.from || Number(a.job.kind === 'exit') - Number(b.job.kind === 'exit'));
+    const fixed: [number, number][] = [];
+    for (let j = 0; j < all.length; j++)
+      if (given[j] !== NOBODY && all[j]!.kind !== 'errand') fixed.push([all[j]!.from, scene.defenders[given[j]!]!.x]);
+    const question = this.question(rest, fixed);
+    const allotment = bestAllotment(question);
+    this.shared = { ...this.shared, chosen: { question, allotment } };
+    for (const [j, pick] of allotment.picks.entries())
+      if (pick) this.give(question.jobs[j]!, pick.defender, pick.action);
+  }
+
+  private question(rest: readonly { job: Job; wish: number }[], fixed: Question['fixed']): Question {
+    const { settled, taken } = this;
+    const { scene } = settled;
+    const question: Question = {
+      jobs: rest.map((r) => r.job),
+      options: rest.map((r) => optionsOf(settled, r.job, r.wish, taken)),
+      open: scene.linebackers.filter((d) => !taken[d]),
+      arrival: (d) => this.arrival(d),
+      x: (d) => scene.defenders[d]!.x,
+      fixed,
+    };
+    return question.jobs.some((j) => j.kind === 'end') ? withoutIntruding(question) : question;
+  }
+
+  /** Seconds until a defender could be at the ball; against a pass the men who scan look after whoever is left. */
+  private arrival(defender: number): number {
+    const d = this.settled.scene.defenders[defender]!;
+    return this.aim.pocket ? 0 : arrivesAt(d, moverOf(d), { x: this.aim.attack.x, y: 0 });
+  }
+
+  private give({ man, mates, kind }: Job, defender: number, action: number): void {
+    this.take(defender);
+    const list = kind === 'exit' ? this.next : this.target;
+    list[man] = defender;
+    for (const mate of mates) list[mate] = defender;
+    if (kind !== 'exit') this.action[man] = action;
+  }
+
+  private take(defender: number): void {
+    this.taken[defender] = true;
+    if (this.givingWay) this.givingWay = this.givingWay.filter((d) => d !== defender);
+  }
+
+  /** Whoever found nobody takes the first man a later action of his sentence names by his place. */
+  private takeElse({ man, him }: Job): void {
+    const { scene, sheets } = this.settled;
+    const { sentence, instead } = scene.proposals[man]!;
+    const actions = sentence < 0 || instead !== null ? [] : sheets[man]![sentence]!.actions;
+    const spare: Accept = (_scene, _man, _him, d) => !this.taken[d] || this.whoGiveWay().includes(d);
+    for (let a = this.action[man]! + 1; a < actions.length; a++) {
+      const { target } = actions[a]!;
+      const found = target && target.claim === null ? target.seek(scene, man, him, spare) : NOBODY;
+      if (found === NOBODY) continue;
+      this.take(found);
+      this.target[man] = found;
+      this.action[man] = a;
+      return;
+    }
+  }
+
+  /** Whom only those who give way have named: left or read as long as nobody else has him. */
+  private whoGiveWay(): readonly number[] {
+    if (this.givingWay) return this.givingWay;
+    const found: number[] = [];
+    for (const man of this.settled.call.givingWay) {
+      const { target, all } = this.settled.scene.proposals[man]!;
+      for (const d of target === NOBODY ? all : [target]) if (this.settled.scene.owners[d] === 1) found.push(d);
+    }
+    return (this.givingWay = found);
+  }
+
+  /** Scanning men look in turn, play side first: each at whoever nobody has, then each at the next. */
+  private scanLast(): void {
+    const { scene, call } = this.settled;
+    const free: Accept = (_scene, _man, _him, d) => !this.taken[d];
+    const look = (man: number, finder: TargetFinder, list: number[]): void => {
+      const found = finder.seek(scene, man, scene.proposals[man]!.him, free);
+      if (found === NOBODY) return;
+      this.take(found);
+      list[man] = found;
+    };
+    for (const man of call.across) {
+      const target = actionOf(this.settled, man)?.target;
+      if (target?.claim === 'last') look(man, target, this.target);
+    }
+    for (const man of call.across) {
+      const then = actionOf(this.settled, man)?.then;
+      if (then?.target.claim === 'last') look(man, then.target, this.next);
+    }
+  }
+
+  /** Where men bump over, a lineman with nobody at all takes the nearest man of the box nobody has. */
+  private nobodyIdle(): void {
+    const { scene, sheets, bound } = this.settled;
+    for (let man = scene.lineCount - 1; man >= 0; man--) {
+      if (sheets[man]!.length === 0 || this.target[man] !== NOBODY) continue;
+      if (bound && scene.proposals[man]!.pulls) continue;
+      const found = nearestFreeMan(scene, man, (_scene, _man, _him, d) => !this.taken[d]);
+      if (found === NOBODY) continue;
+      change(this.settled, man, NOBODY, 'over');
+      this.take(found);
+      this.target[man] = found;
+    }
+  }
+}
+
+/**
+ * A spare end man adds to what the others do and takes nothing from them: of the linebackers they would have without him he takes only one
+ * to whom his own way is shorter, unless his own words send him there.
+ */
+function withoutIntruding(question: Question): Question {
+  const { jobs, options } = question;
+  const others = [...jobs.keys()].filter((j) => jobs[j]!.kind !== 'end');
+  if (others.length === 0) return question;
+  const alone = { ...question, jobs: others.map((j) => jobs[j]!), options: others.map((j) => options[j]!) };
+  const had = new Map(bestAllotment(alone).picks.flatMap((p) => (p ? [[p.defender, p.way] as const] : [])));
+  return {
+    ...question,
+    options: options.map((list, j) =>
+      jobs[j]!.kind === 'end' ? list.filter((o) => o.said || lessThan(o.way, had.get(o.defender) ?? Infinity)) : list,
+    ),
+  };
+}
