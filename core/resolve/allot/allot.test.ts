@@ -9,7 +9,7 @@ import type { CompiledScheme } from '../prepare/compile';
 import { prepareCall } from '../prepare/prepare-call';
 import { resolveStill, workOut } from '../resolve';
 import type { Option } from './options';
-import type { Question } from './search';
+import { arrivalOf, type Question } from './search';
 
 const load = (id: string): CompiledScheme => need(schemeFrom(libraryText('schemes', id)!));
 const runs = libraryIds('schemes').filter((id) => load(id).head.throw === null);
@@ -28,7 +28,9 @@ function everyAllotment(options: Question['options']): (Option | null)[][] {
 }
 
 /** The law of the second level, point by point, as figures of which less is better. */
-function reckon({ jobs, options, open, arrival, x, fixed }: Question, picks: readonly (Option | null)[]): number[] {
+function reckon(question: Question, picks: readonly (Option | null)[]): number[] {
+  const { jobs, options, open, scene, fixed } = question;
+  const x = (d: number): number => scene.defenders[d]!.x;
   const had = picks.map((p) => p?.defender);
   const left = open.filter((d) => !had.includes(d));
   const ways = picks.flatMap((p, j) =>
@@ -49,7 +51,7 @@ function reckon({ jobs, options, open, arrival, x, fixed }: Question, picks: rea
         p.way > 10 + 1e-6 &&
         options[j]!.some((o) => left.includes(o.defender) && o.way < p.way - 1e-6),
     ).length,
-    ...left.map((d) => -arrival(d)).sort((a, b) => b - a),
+    ...left.map((d) => -arrivalOf(question, d)).sort((a, b) => b - a),
     picks.filter((p, j) => !p && ['climb', 'errand'].includes(jobs[j]!.kind)).length,
     crossings + ways.flatMap((w) => fixed.filter((f) => cross(w, f))).length,
     picks.reduce((sum, p, j) => sum + (jobs[j]!.kind !== 'end' ? 0 : p ? (p.inBox ? 2 : 0) : 1), 0),
@@ -75,8 +77,8 @@ describe.each(runs)('%s, second level', (id) => {
         const { chosen } = workOut(prepareCall(scheme, formation, { side, tags }), front).outcome.shared;
         if (!chosen) return;
         asked++;
-        const { question, allotment } = chosen;
-        const mine = reckon(question, allotment.picks);
+        const { question, picks } = chosen;
+        const mine = reckon(question, picks);
         for (const other of everyAllotment(question.options))
           expect(isBetter(reckon(question, other), mine)).toBe(false);
       }),

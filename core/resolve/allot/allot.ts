@@ -1,15 +1,13 @@
 import { lessThan } from '../../geometry/compare';
 import { NOBODY } from '../../vocabulary/scene';
 import type { Accept, TargetFinder } from '../../vocabulary/word';
-import { arrivesAt } from '../../kinematics/races';
-import { moverOf } from '../../kinematics/speeds';
 import type { Aim } from '../prepare/prepare-call';
 import { change, nearestFreeMan } from '../settle/bump';
 import type { Settled } from '../settle/settled';
 import { actionOf, jobsOf, type Job } from './jobs';
 import { giveNames, type Open } from './names';
-import { optionsOf } from './options';
-import { bestAllotment, type Allotment, type Question } from './search';
+import { optionsOf, type Option } from './options';
+import { bestAllotment, type Picks, type Question } from './search';
 import { uncross } from './uncross';
 
 /** Whom everybody blocks first and next, those on the line included; -1 for nobody. */
@@ -23,15 +21,16 @@ export interface Claims {
 
 /** How the second level was shared out: enough to say why. */
 export interface Shared {
+  readonly jobs: readonly Job[];
   /** What was asked of the search and what it answered; `null` when nothing was left to choose. */
-  readonly chosen: { readonly question: Question; readonly allotment: Allotment } | null;
-  /** Men whose double keeps the linebacker who stands over it. */
+  readonly chosen: { readonly question: Question; readonly picks: Picks } | null;
+  /** Jobs whose double keeps the linebacker who stands over it. */
   readonly kept: readonly number[];
-  /** Men who asked for somebody by name whom another has. */
-  readonly lost: readonly { readonly man: number; readonly name: number }[];
+  /** Jobs that asked for somebody by name whom another has. */
+  readonly lost: Open['lost'];
 }
 
-const NOTHING_SHARED: Shared = { chosen: null, kept: [], lost: [] };
+const NOTHING_SHARED: Shared = { jobs: [], chosen: null, kept: [], lost: [] };
 
 /**
  * Allots the second level as a whole once the first level is settled: doubles keep whoever stands over them, named men go to one job each,
@@ -76,11 +75,7 @@ class Allotting {
     const { settled, taken } = this;
     const open: Open = { wish: jobs.map(() => 0), given: jobs.map(() => NOBODY), taken, kept: [], lost: [] };
     giveNames(settled, jobs, open);
-    this.shared = {
-      chosen: null,
-      kept: open.kept.map((j) => jobs[j]!.man),
-      lost: open.lost.map(({ job, name }) => ({ man: jobs[job]!.man, name })),
-    };
+    this.shared = { jobs, chosen: null, kept: open.kept, lost: open.lost };
     const rest: { job: Job; wish: number }[] = [];
     for (let j = 0; j < jobs.length; j++) {
       const [job, wish, given] = [jobs[j]!, open.wish[j]!, open.given[j]!];
@@ -101,30 +96,31 @@ class Allotting {
     for (let j = 0; j < all.length; j++)
       if (given[j] !== NOBODY && all[j]!.kind !== 'errand') fixed.push([all[j]!.from, scene.defenders[given[j]!]!.x]);
     const question = this.question(rest, fixed);
-    const allotment = bestAllotment(question);
-    this.shared = { ...this.shared, chosen: { question, allotment } };
-    for (const [j, pick] of allotment.picks.entries())
+    const picks = bestAllotment(question);
+    const { jobs, kept, lost } = this.shared;
+    this.shared = { jobs, chosen: { question, picks }, kept, lost };
+    for (let j = 0; j < picks.length; j++) {
+      const pick = picks[j];
       if (pick) this.give(question.jobs[j]!, pick.defender, pick.action);
+    }
   }
 
   private question(rest: readonly { job: Job; wish: number }[], fixed: Question['fixed']): Question {
-    const { settled, taken } = this;
+    const { settled, taken, aim } = this;
     const { scene } = settled;
-    const question: Question = {
-      jobs: rest.map((r) => r.job),
-      options: rest.map((r) => optionsOf(settled, r.job, r.wish, taken)),
-      open: scene.linebackers.filter((d) => !taken[d]),
-      arrival: (d) => this.arrival(d),
-      x: (d) => scene.defenders[d]!.x,
-      fixed,
-    };
-    return question.jobs.some((j) => j.kind === 'end') ? withoutIntruding(question) : question;
-  }
-
-  /** Seconds until a defender could be at the ball; against a pass the men who scan look after whoever is left. */
-  private arrival(defender: number): number {
-    const d = this.settled.scene.defenders[defender]!;
-    return this.aim.pocket ? 0 : arrivesAt(d, moverOf(d), { x: this.aim.attack.x, y: 0 });
+    const jobs: Job[] = [];
+    const options: (readonly Option[])[] = [];
+    let hasEnd = false;
+    for (const { job, wish } of rest) {
+      jobs.push(job);
+      options.push(optionsOf(settled, job, wish, taken));
+      if (job.kind === 'end') hasEnd = true;
+    }
+    const open: number[] = [];
+    for (const d of scene.linebackers) if (!taken[d]) open.push(d);
+    const ball = aim.pocket ? null : { x: aim.attack.x, y: 0 };
+    const question: Question = { jobs, options, open, scene, ball, fixed };
+    return hasEnd ? withoutIntruding(question) : question;
   }
 
   private give({ man, mates, kind }: Job, defender: number, action: number): void {
@@ -210,13 +206,16 @@ class Allotting {
 function withoutIntruding(question: Question): Question {
   const { jobs, options } = question;
   const others = [...jobs.keys()].filter((j) => jobs[j]!.kind !== 'end');
-  if (others.length === 0) return question;
+  const mayIntrude = jobs.some((j, i) => j.kind === 'end' && options[i]!.some((o) => o.inBox && !o.said));
+  if (others.length === 0 || !mayIntrude) return question;
   const alone = { ...question, jobs: others.map((j) => jobs[j]!), options: others.map((j) => options[j]!) };
-  const had = new Map(bestAllotment(alone).picks.flatMap((p) => (p ? [[p.defender, p.way] as const] : [])));
+  const had = bestAllotment(alone);
+  const isShorter = (o: Option): boolean => {
+    const his = had.find((p) => p?.defender === o.defender);
+    return !his || lessThan(o.way, his.way);
+  };
   return {
     ...question,
-    options: options.map((list, j) =>
-      jobs[j]!.kind === 'end' ? list.filter((o) => o.said || lessThan(o.way, had.get(o.defender) ?? Infinity)) : list,
-    ),
+    options: options.map((list, j) => (jobs[j]!.kind === 'end' ? list.filter((o) => o.said || isShorter(o)) : list)),
   };
 }

@@ -1,7 +1,6 @@
 import { BLOCKS, type BlockId } from '../../vocabulary/index';
 import { NOBODY, type Proposal } from '../../vocabulary/scene';
-import type { Claim, TargetFinder } from '../../vocabulary/word';
-import type { CompiledAction } from '../prepare/sentence';
+import type { CompiledAction, Wish } from '../prepare/sentence';
 import type { Settled } from '../settle/settled';
 
 /**
@@ -17,18 +16,18 @@ export interface Job {
   readonly kind: JobKind;
   /** Partners who may go as well: one of them comes off, so the job is one. */
   readonly mates: readonly number[];
-  /** What the sentence asks for, first wish first, each with its place in the sentence's else-chain. */
-  readonly wishes: readonly { readonly finder: TargetFinder; readonly action: number }[];
+  /** What the sentence asks for, first wish first. */
+  readonly wishes: readonly Wish[];
   /** Whom the sentence calls "him". */
   readonly him: number;
-  /** Where the job is, feet: the nose of the man; for an exit that of the man who is doubled. */
+  /** Where the job starts, feet: the nose of the man, for an exit that of the man who is doubled. */
   readonly from: number;
   /** The man whom an exit's pair doubles; -1 for others. */
   readonly on: number;
 }
 
 const ALONE: readonly number[] = [];
-const ANYBODY: TargetFinder = { claim: 'matched', every: false, seek: () => NOBODY };
+const ANYBODY: readonly Wish[] = [{ finder: { claim: 'matched', every: false, seek: () => NOBODY }, action: 0 }];
 
 /** Every wish for somebody who is handed out together with the others, play side first. */
 export function jobsOf(settled: Settled): Job[] {
@@ -37,52 +36,42 @@ export function jobsOf(settled: Settled): Job[] {
   let paired = ALONE;
   for (const man of call.across) {
     const proposal = scene.proposals[man]!;
-    const from = scene.men[man]!.x;
-    const base = { man, mates: ALONE, him: proposal.him, from, on: NOBODY };
-    if (proposal.instead === 'on' || proposal.instead === 'climb') {
-      jobs.push({ ...base, kind: loneKind(settled, man, proposal), wishes: [{ finder: ANYBODY, action: 0 }] });
-    }
+    if (proposal.instead === 'on' || proposal.instead === 'climb') jobs.push(goesAlone(settled, man, ANYBODY));
     const act = actionOf(settled, man);
     if (!act) continue;
-    const { target, then } = act;
-    if (proposal.tooFar) {
-      const finder = then?.target ?? ANYBODY;
-      jobs.push({ ...base, kind: loneKind(settled, man, proposal), wishes: [{ finder, action: proposal.action }] });
-    } else if (target && isHandedOut(target.claim)) {
-      jobs.push({ ...base, kind: loneKind(settled, man, proposal), wishes: wishesOf(settled, man, proposal) });
-    } else if (then && isHandedOut(then.target.claim) && !paired.includes(man) && !leftAlone(settled, man)) {
+    const { target, wishes, then } = act;
+    if (proposal.tooFar) jobs.push(goesAlone(settled, man, then && then.wishes.length > 0 ? then.wishes : ANYBODY));
+    else if (target && wishes.length > 0 && wishes[0]!.action === proposal.action)
+      jobs.push(goesAlone(settled, man, wishes));
+    else if (then && then.wishes.length > 0 && !paired.includes(man) && !leftAlone(settled, man)) {
       const mates = proposal.pairs ? comingOffToo(settled, man, proposal.target) : ALONE;
       if (mates.length) paired = [...paired, ...mates];
-      const wishes = [{ finder: then.target, action: proposal.action }];
       const on = proposal.target;
-      jobs.push({ ...base, kind: 'exit', mates, wishes, on, from: on === NOBODY ? from : scene.defenders[on]!.x });
+      const from = on === NOBODY ? scene.men[man]!.x : scene.defenders[on]!.x;
+      jobs.push({ man, kind: 'exit', mates, wishes: then.wishes, him: proposal.him, from, on });
     }
   }
   return jobs;
 }
 
-/** Scanning men look when everybody else has been given his man. */
-const isHandedOut = (claim: Claim | null): boolean => claim !== null && claim !== 'last';
+function goesAlone(settled: Settled, man: number, wishes: readonly Wish[]): Job {
+  const { scene } = settled;
+  const proposal = scene.proposals[man]!;
+  const kind = loneKind(settled, man, proposal);
+  return { man, kind, mates: ALONE, wishes, him: proposal.him, from: scene.men[man]!.x, on: NOBODY };
+}
 
 export function actionOf({ scene, sheets }: Settled, man: number): CompiledAction | null {
   const { sentence, action, instead } = scene.proposals[man]!;
   return sentence < 0 || instead !== null ? null : (sheets[man]![sentence]!.actions[action] ?? null);
 }
 
-function wishesOf({ sheets }: Settled, man: number, { sentence, action }: Proposal): Job['wishes'] {
-  const { actions } = sheets[man]![sentence]!;
-  const wishes: { finder: TargetFinder; action: number }[] = [];
-  for (let a = action; a < actions.length; a++) {
-    const finder = actions[a]!.target;
-    if (finder && isHandedOut(finder.claim)) wishes.push({ finder, action: a });
-  }
-  return wishes;
-}
-
 function loneKind({ scene }: Settled, man: number, { job, instead }: Proposal): JobKind {
   const { kind } = scene.men[man]!;
-  const block = BLOCKS[job as BlockId];
-  if (instead === null && (block.pulls || block.runsToHim)) return 'errand';
+  if (instead === null) {
+    const block = BLOCKS[job as BlockId];
+    if (block.pulls || block.runsToHim) return 'errand';
+  }
   if (kind === 'tight' || kind === 'wing' || kind === 'hback') return 'end';
   return man < scene.lineCount ? 'climb' : 'errand';
 }

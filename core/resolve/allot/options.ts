@@ -29,43 +29,42 @@ export const NOBODY_RANK = 1_000;
  * Everybody a job may have besides those named outright: whom its own words name; every linebacker of the box; and for a spare end man those
  * outside the box on his side. Whoever does not run a way of his own goes nobody farther than a climb reaches.
  */
-export function optionsOf(settled: Settled, job: Job, from: number, taken: readonly boolean[]): Option[] {
+export function optionsOf(settled: Settled, job: Job, from: number, taken: readonly boolean[]): readonly Option[] {
   const { scene } = settled;
+  const { wishes, kind, man } = job;
+  const { finder: first, action } = wishes[from]!;
+  const isPlain = first.claim === 'matched';
   const options: Option[] = [];
-  const plain = job.wishes[from]!.finder.claim === 'matched';
-  const add = (defender: number, rank: number, action: number): void => {
+  /** Whoever has been looked at already, in reach or not. */
+  const seen: boolean[] = [];
+  const add = (defender: number, rank: number, by: number, said: boolean): void => {
+    if (seen[defender] || taken[defender]) return;
+    seen[defender] = true;
     const way = wayTo(settled, job, defender);
-    if (job.kind !== 'errand' && !lessThan(way, CLIMB_REACH)) return;
-    options.push({
-      defender,
-      rank,
-      action,
-      inBox: scene.linebackers.includes(defender),
-      said: rank < UNSAID && !plain,
-      way,
-    });
+    if (kind !== 'errand' && !lessThan(way, CLIMB_REACH)) return;
+    options.push({ defender, rank, action: by, inBox: scene.linebackers.includes(defender), said, way });
   };
-  const isNew = (d: number): boolean => !taken[d] && !options.some((o) => o.defender === d);
-  for (let w = from; w < job.wishes.length; w++) {
-    const { finder, action } = job.wishes[w]!;
-    const passed: number[] = [];
-    const next: Accept = (_scene, _man, _him, d) => !taken[d] && !passed.includes(d);
-    for (let place = 0; ; place++) {
-      const found = finder.seek(scene, job.man, job.him, next);
-      if (found === NOBODY) break;
-      passed.push(found);
-      if (isNew(found)) add(found, (w - from) * PER_ACTION + place, action);
-      if (finder.claim === 'named') break;
+  const who = scene.men[man]!.kind;
+  const anyBacker = who !== 'wide' && who !== 'slot' && !first.picky;
+  if (isPlain && anyBacker) for (const d of scene.linebackers) add(d, 0, action, false);
+  if (!isPlain || wishes.length > from + 1) {
+    const isNew: Accept = (_scene, _man, _him, d) => !taken[d] && !seen[d];
+    for (let w = from; w < wishes.length; w++) {
+      const { finder, action: by } = wishes[w]!;
+      for (let place = 0; ; place++) {
+        const found = finder.seek(scene, man, job.him, isNew);
+        if (found === NOBODY) break;
+        add(found, (w - from) * PER_ACTION + place, by, true);
+        if (finder.claim === 'named') break;
+      }
     }
   }
-  const action = job.wishes[from]!.action;
-  const { kind } = scene.men[job.man]!;
-  if (kind !== 'wide' && kind !== 'slot' && !job.wishes[from]!.finder.picky) {
-    for (const [place, d] of scene.linebackers.entries()) if (isNew(d)) add(d, plain ? 0 : UNSAID + place, action);
-  }
-  if (job.kind === 'end') {
+  if (!isPlain && anyBacker)
+    for (let place = 0; place < scene.linebackers.length; place++)
+      add(scene.linebackers[place]!, UNSAID + place, action, false);
+  if (kind === 'end') {
     const side = moreThan(job.from, 0) ? 'playside' : 'backside';
-    for (const d of scene.edge[side].overhangs) if (isNew(d)) add(d, plain ? 0 : UNSAID, action);
+    for (const d of scene.edge[side].overhangs) add(d, isPlain ? 0 : UNSAID, action, false);
   }
   return options;
 }

@@ -1,5 +1,9 @@
 import { lessThan, moreThan } from '../../geometry/compare';
 import { LONG_CLIMB } from '../../geometry/tolerances';
+import type { Point } from '../../geometry/vec';
+import { arrivesAt } from '../../kinematics/races';
+import { moverOf } from '../../kinematics/speeds';
+import type { Scene } from '../../vocabulary/scene';
 import type { Job } from './jobs';
 import { NOBODY_RANK, type Option } from './options';
 
@@ -10,123 +14,128 @@ export interface Question {
   readonly options: readonly (readonly Option[])[];
   /** Linebackers of the box nobody has yet. */
   readonly open: readonly number[];
-  /** Seconds in which each of `open` could be at the ball. */
-  readonly arrival: (backer: number) => number;
-  /** Where every defender stands, feet to the side. */
-  readonly x: (defender: number) => number;
+  readonly scene: Scene;
+  /** Where the ball crosses the line, feet; `null` against a pass, where men who scan look after whoever is left. */
+  readonly ball: Point | null;
   /** Ways that are settled already, for crossings: from and to, feet to the side. */
   readonly fixed: readonly (readonly [from: number, to: number])[];
 }
 
-/**
- * What an allotment is weighed by, the first that differs decides; less is better. `uncovered`: linebackers of the box nobody has; `past`:
- * long climbs past one of those who is nearer; `danger`: how soon those meet the ball; `idle`: men who go at once and have nobody; `crossings` of ways; `inward`: spare end men who look inside rather
- * than outside; `order`: the sentences' own order, job by job from the play side; `way`: feet to the side in all; `tie`.
- */
-export interface Weight {
-  readonly uncovered: number;
-  readonly past: number;
-  readonly danger: readonly number[];
-  readonly idle: number;
-  readonly crossings: number;
-  readonly inward: number;
-  readonly order: readonly number[];
-  readonly way: number;
-  readonly tie: readonly number[];
-}
+/** For each job its option, `null` for nobody. */
+export type Picks = readonly (Option | null)[];
 
+/**
+ * What allotments are weighed by, the first that differs decides, less is better. `uncovered`: linebackers of the box nobody has; `past`:
+ * long climbs past one of those who is nearer; `danger`: how soon those meet the ball; `idle`: men who go at once and have nobody;
+ * `crossings` of ways; `inward`: spare end men who look inside rather than outside; `order`: the sentences' own order, job by job from the
+ * play side; `way`: feet to the side in all; `tie`: the more playside linebacker to the more playside job.
+ */
 export const RULES = ['uncovered', 'past', 'danger', 'idle', 'crossings', 'inward', 'order', 'way', 'tie'] as const;
 export type Rule = (typeof RULES)[number];
-
-export interface Allotment {
-  /** For each job its option, `null` for nobody. */
-  readonly picks: readonly (Option | null)[];
-  readonly weight: Weight;
-}
 
 /** How much a spare end man's look counts: outward, nobody, inside. */
 const LOOK = { outward: 0, nobody: 1, inside: 2 } as const;
 
+const lookOf = ({ kind }: Job, pick: Option | null): number =>
+  kind !== 'end' ? 0 : pick ? (pick.inBox ? LOOK.inside : LOOK.outward) : LOOK.nobody;
+
+/** Neither an exit, whose pair has its man, nor a spare end man is idle without one. */
+const goesAtOnce = ({ kind }: Job): boolean => kind === 'climb' || kind === 'errand';
+
 /** The best of all allotments: an exact search that leaves out what cannot become the best. `not` forbids one job one defender. */
-export function bestAllotment(question: Question, not: { job: number; defender: number } | null = null): Allotment {
-  const search: Search = {
-    question,
-    not,
-    picks: question.jobs.map(() => null),
-    idle: 0,
-    crossings: 0,
-    inward: 0,
-    covered: 0,
-    best: null,
-  };
-  walk(search, 0);
-  return search.best!;
+export function bestAllotment(question: Question, not: { job: number; defender: number } | null = null): Picks {
+  const search = new Search(question, not);
+  search.walk(0, 0, 0, 0, 0);
+  return search.best;
 }
 
-interface Search {
-  readonly question: Question;
-  readonly not: { job: number; defender: number } | null;
-  readonly picks: (Option | null)[];
-  idle: number;
-  crossings: number;
-  inward: number;
-  covered: number;
-  best: Allotment | null;
-}
+class Search {
+  best: (Option | null)[] = [];
+  private readonly picks: (Option | null)[] = [];
+  private found = false;
+  private uncovered = 0;
+  private idle = 0;
+  private crossings = 0;
+  private inward = 0;
 
-function walk(search: Search, j: number): void {
-  const { question, picks, not, best } = search;
-  const { jobs, options } = question;
-  if (best && cannotWin(search, j, best)) return;
-  if (j === jobs.length) {
-    const weight = weigh(question, picks, search);
-    if (!best || compareWeights(weight, best.weight) < 0) search.best = { picks: [...picks], weight };
-    return;
+  constructor(
+    private readonly question: Question,
+    private readonly not: { job: number; defender: number } | null,
+  ) {}
+
+  /** Goes through the options of job `j` and those after it; the figures are what those before it add up to. */
+  walk(j: number, covered: number, idle: number, crossings: number, inward: number): void {
+    const { question, picks, not } = this;
+    const { jobs, options, open } = question;
+    if (this.found && this.cannotWin(j, open.length - covered - (jobs.length - j), idle, crossings, inward)) return;
+    if (j === jobs.length) {
+      this.weigh(open.length - covered, idle, crossings, inward);
+      return;
+    }
+    const { kind } = jobs[j]!;
+    for (const option of options[j]!) {
+      const { defender, inBox } = option;
+      if (this.isTaken(j, defender) || (not !== null && not.job === j && not.defender === defender)) continue;
+      picks[j] = option;
+      this.walk(
+        j + 1,
+        inBox ? covered + 1 : covered,
+        idle,
+        kind === 'errand' ? crossings : crossings + crossingsOf(question, picks, j),
+        inward + lookOf(jobs[j]!, option),
+      );
+    }
+    picks[j] = null;
+    this.walk(j + 1, covered, goesAtOnce(jobs[j]!) ? idle + 1 : idle, crossings, inward + lookOf(jobs[j]!, null));
   }
-  const { kind } = jobs[j]!;
-  const { idle, crossings, inward, covered } = search;
-  for (const option of options[j]!) {
-    if (isTaken(picks, j, option.defender) || (not?.job === j && not.defender === option.defender)) continue;
-    picks[j] = option;
-    search.crossings = crossings + (kind === 'errand' ? 0 : crossingsOf(question, picks, j, option.defender));
-    search.inward = inward + (kind === 'end' ? (option.inBox ? LOOK.inside : LOOK.outward) : 0);
-    search.covered = covered + (option.inBox ? 1 : 0);
-    walk(search, j + 1);
+
+  /** What is settled so far is worse already than the best whole allotment: `least` linebackers stay uncovered at least. */
+  private cannotWin(j: number, least: number, idle: number, crossings: number, inward: number): boolean {
+    const { question, picks, best } = this;
+    if (least > this.uncovered) return true;
+    if (this.uncovered > 0) return false;
+    if (idle !== this.idle) return idle > this.idle;
+    if (crossings !== this.crossings) return crossings > this.crossings;
+    if (inward !== this.inward) return inward > this.inward;
+    return compareOrder(question, picks, best, j) > 0;
   }
-  picks[j] = null;
-  search.crossings = crossings;
-  search.covered = covered;
-  search.idle = idle + (kind === 'climb' || kind === 'errand' ? 1 : 0);
-  search.inward = inward + (kind === 'end' ? LOOK.nobody : 0);
-  walk(search, j + 1);
-  search.idle = idle;
-  search.inward = inward;
-}
 
-/** What is settled so far is worse already than the best whole allotment. */
-function cannotWin(search: Search, j: number, { weight }: Allotment): boolean {
-  const { question, covered } = search;
-  const least = question.open.length - covered - (question.jobs.length - j);
-  if (least > weight.uncovered) return true;
-  if (weight.uncovered > 0) return false;
-  if (search.idle !== weight.idle) return search.idle > weight.idle;
-  if (search.crossings !== weight.crossings) return search.crossings > weight.crossings;
-  return search.inward > weight.inward;
-}
+  private isTaken(upTo: number, defender: number): boolean {
+    for (let i = 0; i < upTo; i++) if (this.picks[i]?.defender === defender) return true;
+    return false;
+  }
 
-function isTaken(picks: readonly (Option | null)[], upTo: number, defender: number): boolean {
-  for (let i = 0; i < upTo; i++) if (picks[i]?.defender === defender) return true;
-  return false;
+  /** Keeps a whole allotment when it is better than the best so far. */
+  private weigh(uncovered: number, idle: number, crossings: number, inward: number): void {
+    const { question, picks, best } = this;
+    if (this.found) {
+      let by = uncovered - this.uncovered;
+      if (by === 0 && uncovered > 0) by = pastOf(question, picks) - pastOf(question, best);
+      if (by === 0 && uncovered > 0) by = compareDanger(question, picks, best);
+      if (by === 0) by = idle - this.idle || crossings - this.crossings || inward - this.inward;
+      if (by === 0)
+        by = compareOrder(question, picks, best) || compareWay(picks, best) || compareTie(question, picks, best);
+      if (by >= 0) return;
+    }
+    this.found = true;
+    this.best = picks.slice();
+    this.uncovered = uncovered;
+    this.idle = idle;
+    this.crossings = crossings;
+    this.inward = inward;
+  }
 }
 
 /** How many ways settled before a job its own way would cross. */
-function crossingsOf({ jobs, fixed, x }: Question, picks: readonly (Option | null)[], j: number, to: number): number {
+function crossingsOf({ jobs, fixed, scene }: Question, picks: Picks, j: number): number {
   const { from } = jobs[j]!;
+  const to = scene.defenders[picks[j]!.defender]!.x;
   let count = 0;
-  for (const [start, end] of fixed) if (doCross(from, x(to), start, end)) count++;
+  for (const [start, end] of fixed) if (doCross(from, to, start, end)) count++;
   for (let i = 0; i < j; i++) {
     const other = picks[i];
-    if (other && jobs[i]!.kind !== 'errand' && doCross(from, x(to), jobs[i]!.from, x(other.defender))) count++;
+    if (other && jobs[i]!.kind !== 'errand' && doCross(from, to, jobs[i]!.from, scene.defenders[other.defender]!.x))
+      count++;
   }
   return count;
 }
@@ -135,54 +144,97 @@ function crossingsOf({ jobs, fixed, x }: Question, picks: readonly (Option | nul
 export const doCross = (from: number, to: number, start: number, end: number): boolean =>
   (moreThan(from, start) && lessThan(to, end)) || (lessThan(from, start) && moreThan(to, end));
 
-function weigh(
-  { jobs, options, open, arrival, x }: Question,
-  picks: readonly (Option | null)[],
-  { idle, crossings, inward }: Pick<Search, 'idle' | 'crossings' | 'inward'>,
-): Weight {
-  const left = open.filter((d) => !picks.some((p) => p?.defender === d));
-  return {
-    uncovered: left.length,
-    past: left.length === 0 ? 0 : picks.filter((p, j) => p && isPast(jobs[j]!, p, options[j]!, left)).length,
-    // Whoever could be there soonest is the worst to leave.
-    danger: left.map((d) => -arrival(d)).sort((a, b) => b - a),
-    idle,
-    crossings,
-    inward,
-    order: picks.map((p, j) => p?.rank ?? (hasOrder(jobs[j]!) ? NOBODY_RANK : 0)),
-    way: picks.reduce((sum, p) => sum + (p?.way ?? 0), 0),
-    tie: picks.map((p) => (p ? -x(p.defender) : Infinity)),
-  };
+const isLeft = (picks: Picks, defender: number): boolean => {
+  for (const p of picks) if (p?.defender === defender) return false;
+  return true;
+};
+
+/** How many men go far to the side past somebody nearer whom nobody has. */
+function pastOf({ jobs, options, open }: Question, picks: Picks): number {
+  let count = 0;
+  for (let j = 0; j < picks.length; j++) {
+    const pick = picks[j];
+    if (!pick || jobs[j]!.kind === 'errand' || !moreThan(pick.way, LONG_CLIMB)) continue;
+    for (const { defender, way } of options[j]!) {
+      if (!lessThan(way, pick.way) || !open.includes(defender) || !isLeft(picks, defender)) continue;
+      count++;
+      break;
+    }
+  }
+  return count;
 }
 
-/** Does a man go far to the side past somebody nearer whom nobody has? */
-const isPast = ({ kind }: Job, pick: Option, options: readonly Option[], left: readonly number[]): boolean =>
-  kind !== 'errand' &&
-  moreThan(pick.way, LONG_CLIMB) &&
-  options.some((o) => left.includes(o.defender) && lessThan(o.way, pick.way));
+/** Seconds until a linebacker could be at the ball. */
+export function arrivalOf({ scene, ball }: Question, backer: number): number {
+  const d = scene.defenders[backer]!;
+  return ball ? arrivesAt(d, moverOf(d), ball) : 0;
+}
 
-/** Do the words of a job say in which order it looks? A plain climb does not. */
-const hasOrder = ({ wishes }: Job): boolean => wishes.some((w) => w.finder.claim !== 'matched');
-
-/** Negative when the first is better. */
-export function compareWeights(a: Weight, b: Weight): number {
-  for (const rule of RULES) {
-    const by = compareBy(a[rule], b[rule]);
+/** Who would be at the ball soonest is the worst to leave: of two allotments that leave as many, the one whose men come later. */
+function compareDanger(question: Question, a: Picks, b: Picks): number {
+  if (!question.ball) return 0;
+  const soonest = (picks: Picks): number[] =>
+    question.open
+      .filter((d) => isLeft(picks, d))
+      .map((d) => arrivalOf(question, d))
+      .sort((x, y) => x - y);
+  const [mine, his] = [soonest(a), soonest(b)];
+  for (let i = 0; i < mine.length; i++) {
+    const by = compare(his[i]!, mine[i]!);
     if (by !== 0) return by;
   }
   return 0;
 }
 
-/** By which rule two allotments differ first; `null` when by none. */
-export const decidingRule = (a: Weight, b: Weight): Rule | null =>
-  RULES.find((rule) => compareBy(a[rule], b[rule]) !== 0) ?? null;
-
-function compareBy(a: number | readonly number[], b: number | readonly number[]): number {
-  if (typeof a === 'number') return lessThan(a, b as number) ? -1 : moreThan(a, b as number) ? 1 : 0;
-  const other = b as readonly number[];
-  for (let i = 0; i < a.length; i++) {
-    if (lessThan(a[i]!, other[i]!)) return -1;
-    if (moreThan(a[i]!, other[i]!)) return 1;
+function compareOrder({ jobs }: Question, a: Picks, b: Picks, upTo = jobs.length): number {
+  for (let j = 0; j < upTo; j++) {
+    const by = (a[j]?.rank ?? nobodyRank(jobs[j]!)) - (b[j]?.rank ?? nobodyRank(jobs[j]!));
+    if (by !== 0) return by;
   }
   return 0;
+}
+
+/** A plain climb says no order; whoever's words do would have anybody they name rather than nobody. */
+const nobodyRank = ({ wishes }: Job): number => (wishes.some((w) => w.finder.claim !== 'matched') ? NOBODY_RANK : 0);
+
+function compareWay(a: Picks, b: Picks): number {
+  let by = 0;
+  for (let j = 0; j < a.length; j++) by += (a[j]?.way ?? 0) - (b[j]?.way ?? 0);
+  return compare(by, 0);
+}
+
+function compareTie({ scene }: Question, a: Picks, b: Picks): number {
+  for (let j = 0; j < a.length; j++) {
+    const [mine, his] = [a[j] ?? null, b[j] ?? null];
+    if (mine === his) continue;
+    if (!mine || !his) return mine ? -1 : 1;
+    const by = compare(scene.defenders[his.defender]!.x, scene.defenders[mine.defender]!.x);
+    if (by !== 0) return by;
+  }
+  return 0;
+}
+
+/** Below zero when the first is less, forgiving binary rounding. */
+const compare = (a: number, b: number): number => (lessThan(a, b) ? -1 : moreThan(a, b) ? 1 : 0);
+
+/** By which rule two allotments differ first; `null` when by none. */
+export function decidingRule(question: Question, a: Picks, b: Picks): Rule | null {
+  const figures = (picks: Picks): Partial<Record<Rule, number>> => {
+    const sum = (of: (j: number) => number): number => picks.reduce((all, _, j) => all + of(j), 0);
+    return {
+      uncovered: question.open.filter((d) => isLeft(picks, d)).length,
+      past: pastOf(question, picks),
+      idle: sum((j) => (picks[j] || !goesAtOnce(question.jobs[j]!) ? 0 : 1)),
+      crossings: sum((j) => (picks[j] && question.jobs[j]!.kind !== 'errand' ? crossingsOf(question, picks, j) : 0)),
+      inward: sum((j) => lookOf(question.jobs[j]!, picks[j]!)),
+    };
+  };
+  const compared: Partial<Record<Rule, () => number>> = {
+    danger: () => compareDanger(question, a, b),
+    order: () => compareOrder(question, a, b),
+    way: () => compareWay(a, b),
+    tie: () => compareTie(question, a, b),
+  };
+  const [mine, his] = [figures(a), figures(b)];
+  return RULES.find((rule) => (compared[rule] ? compared[rule]!() !== 0 : mine[rule] !== his[rule])) ?? null;
 }

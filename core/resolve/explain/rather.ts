@@ -1,35 +1,35 @@
 import { NOBODY, type Scene } from '../../vocabulary/scene';
 import type { ManOutcome, Outcome } from '../allot/outcome';
-import { bestAllotment, decidingRule, type Allotment, type Question, type Rule } from '../allot/search';
+import { bestAllotment, decidingRule, type Picks, type Question, type Rule } from '../allot/search';
 
 /** Why a man has the linebacker he has and no other, in a sentence: "M rather than W: the ways are shorter". `null` where nothing was chosen. */
 export function whyRather({ settled: { scene }, shared }: Outcome, { man, target, next }: ManOutcome): string | null {
-  const { chosen, kept, lost } = shared;
+  const { jobs, chosen, kept, lost } = shared;
   const id = (d: number): string => scene.defenders[d]!.id;
-  if (kept.includes(man)) return `${id(next)} stands over the double, so it keeps him`;
-  const missed = lost.filter((l) => l.man === man && l.name !== target).map((l) => id(l.name));
+  if (kept.some((j) => jobs[j]!.man === man)) return `${id(next)} stands over the double, so it keeps him`;
+  const missed = lost.filter((l) => jobs[l.job]!.man === man && l.name !== target).map((l) => id(l.name));
   const first = missed.length ? `${[...new Set(missed)].join(' and ')} is somebody else’s by name` : null;
   const job = chosen ? chosen.question.jobs.findIndex((j) => j.man === man || j.mates.includes(man)) : NOBODY;
   if (!chosen || job < 0) return first;
-  const rest = comparedWith(scene, chosen.question, chosen.allotment, job);
+  const rest = comparedWith(scene, chosen.question, chosen.picks, job);
   return [first, rest].filter(Boolean).join('; ') || null;
 }
 
-function comparedWith(scene: Scene, question: Question, best: Allotment, job: number): string | null {
+function comparedWith(scene: Scene, question: Question, best: Picks, job: number): string | null {
   const id = (d: number): string => scene.defenders[d]!.id;
-  const mine = best.picks[job];
+  const mine = best[job];
   if (!mine || question.options[job]!.length < 2) return null;
   const other = bestAllotment(question, { job, defender: mine.defender });
-  const rule = decidingRule(best.weight, other.weight);
+  const rule = decidingRule(question, best, other);
   if (!rule) return null;
-  const his = other.picks[job];
+  const his = other[job];
   const reason = REASONS[rule](scene, question, best, other);
   return `${id(mine.defender)}${his ? ` rather than ${id(his.defender)}` : ''}: ${reason}`;
 }
 
-type Reason = (scene: Scene, question: Question, best: Allotment, other: Allotment) => string;
+type Reason = (scene: Scene, question: Question, best: Picks, other: Picks) => string;
 
-const leftBy = ({ open }: Question, { picks }: Allotment): number[] =>
+const leftBy = ({ open }: Question, picks: Picks): number[] =>
   open.filter((d) => !picks.some((p) => p?.defender === d));
 const names = (scene: Scene, who: readonly number[]): string => who.map((d) => scene.defenders[d]!.id).join(' and ');
 
@@ -49,7 +49,7 @@ const REASONS: Record<Rule, Reason> = {
     return `one stays free, and ${names(scene, mine)} meets the ball later than ${names(scene, his)}`;
   },
   idle: (scene, { jobs }, best, other) => {
-    const idle = jobs.filter((j, i) => j.kind !== 'exit' && j.kind !== 'end' && best.picks[i] && !other.picks[i]);
+    const idle = jobs.filter((j, i) => j.kind !== 'exit' && j.kind !== 'end' && best[i] && !other[i]);
     return idle.length
       ? `else ${idle.map((j) => scene.men[j.man]!.id).join(' and ')} has nobody`
       : 'else a man has nobody';

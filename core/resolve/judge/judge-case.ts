@@ -108,13 +108,7 @@ export function cycles(judged: Case): void {
 
 /** A tight end, wing, H or fullback of whom no sentence speaks: said, never silently left out. The runner needs no job. */
 export function withoutJob({ outcome, scene, notes }: Case): void {
-  const runner = scene.men.find((m) => m.kind === 'back') ?? scene.men.find((m) => m.kind === 'fullback');
-  for (const { index, id, kind } of scene.men) {
-    if (kind !== 'tight' && kind !== 'wing' && kind !== 'hback' && kind !== 'fullback') continue;
-    if (index === runner?.index || outcome.men.some((m) => m.man === index)) continue;
-    const hasRules = outcome.settled.sheets[index]!.length > 0;
-    notes.push(() => `${id} has no job ${hasRules ? 'as the play is called' : 'in this scheme'}.`);
-  }
+  for (const man of outcome.settled.call.jobless) notes.push(() => `${scene.men[man]!.id} has no job in this scheme.`);
 }
 
 /** The picture is the other play's: said beside the verdict, not against it. */

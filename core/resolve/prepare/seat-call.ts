@@ -55,6 +55,8 @@ export interface SeatedCall {
   readonly givingWay: readonly number[];
   /** For each man how many of his first sentences ask nothing of other men: once one of them stands, it stands for good. One more than he has when none does. */
   readonly steady: readonly number[];
+  /** Tight ends, wings, H and fullbacks of whom no sentence speaks, the runner left out. */
+  readonly jobless: readonly number[];
   /** How settling begins: nobody has proposed anything, nobody is done, nobody was refused, nobody has a next man. */
   readonly silence: readonly Proposal[];
   readonly nobodyDone: readonly boolean[];
@@ -129,12 +131,19 @@ function seat(scheme: CompiledScheme, formation: Formation, side: Side, tags: Re
       // What is left by design is read off all of its sentences, so all of them have to be steady.
       return asks < 0 ? own.length + 1 : men[man]!.kind === 'design' ? 0 : asks;
     }),
+    jobless: joblessOf(men, withRules),
     silence: everybody.map(() => NO_PROPOSAL),
     nobodyDone: everybody.map(() => false),
     noRefusals: everybody.map(() => NO_REFUSALS),
     noNext: everybody.map(() => NOBODY),
     across: [...order].sort((a, b) => men[b]!.x - men[a]!.x || a - b),
   };
+}
+
+function joblessOf(men: Lineup['men'], withRules: (man: number) => boolean): number[] {
+  const runner = men.find((m) => m.kind === 'back') ?? men.find((m) => m.kind === 'fullback');
+  const ends = men.filter((m) => ['tight', 'wing', 'hback', 'fullback'].includes(m.kind) && m !== runner);
+  return ends.filter((m) => !withRules(m.index)).map((m) => m.index);
 }
 
 const isStandIn = ({ kind }: Lineup['men'][number]): boolean => kind === 'quarterback-read' || kind === 'design';

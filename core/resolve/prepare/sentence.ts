@@ -5,6 +5,12 @@ import type { BlockWord, ManFinder, QualifierWord, TargetFinder, TargetWord } fr
 import { compileCondition, compileMan, compileTarget, FAILS, type CompiledTest, type Place } from './phrase';
 import { openProposal } from './proposals';
 
+/** Somebody to be handed out when the second level is shared: whom, and by which action of the sentence. */
+export interface Wish {
+  readonly finder: TargetFinder;
+  readonly action: number;
+}
+
 export interface CompiledAction {
   readonly id: BlockId;
   readonly block: BlockWord;
@@ -13,7 +19,9 @@ export interface CompiledAction {
   /** The third man of a triple. */
   readonly other: ManFinder | null;
   /** Where he goes next: a climb with or without a named linebacker. */
-  readonly then: { readonly id: BlockId; readonly target: TargetFinder } | null;
+  readonly then: { readonly id: BlockId; readonly target: TargetFinder; readonly wishes: readonly Wish[] } | null;
+  /** Whom he may be handed by this action and those after it. */
+  readonly wishes: readonly Wish[];
   /** Said of a man nobody else has: whoever is left or read by it is another's who finds nobody else. */
   readonly givesWay: boolean;
   /** What he proposes before anybody is found for it. */
@@ -50,7 +58,7 @@ export function compileSentence(
     line: sentence.span.line,
     when: when === true ? null : when === false ? () => FAILS : when,
     called: when !== false,
-    actions: sentence.actions.map((action, a) => compileAction(action, index, a, place)),
+    actions: withWishes(sentence.actions.map((action, a) => compileAction(action, index, a, place))),
     asksOthers,
   };
 }
@@ -79,7 +87,29 @@ function aimedAt(whom: Phrase, { course }: BlockWord, place: Place): TargetFinde
 /** A climb that names nobody: matched with the other climbers. */
 const MATCHED: TargetFinder = { claim: 'matched', every: false, seek: () => NOBODY };
 
-function compileAction({ block, then }: Action, sentence: number, action: number, place: Place): CompiledAction {
+const thenOf = (id: BlockId, target: TargetFinder, action: number): CompiledAction['then'] => ({
+  id,
+  target,
+  wishes: isHandedOut(target) ? [{ finder: target, action }] : [],
+});
+
+/** Scanning men look when everybody else has been given his man. */
+const isHandedOut = ({ claim }: TargetFinder): boolean => claim !== null && claim !== 'last';
+
+/** Each action with what it and the later ones of its sentence wish for. */
+function withWishes(actions: readonly Omit<CompiledAction, 'wishes'>[]): CompiledAction[] {
+  const wishes = actions.flatMap(({ target }, action) =>
+    target && isHandedOut(target) ? [{ finder: target, action }] : [],
+  );
+  return actions.map((action, a) => ({ ...action, wishes: wishes.filter((w) => w.action >= a) }));
+}
+
+function compileAction(
+  { block, then }: Action,
+  sentence: number,
+  action: number,
+  place: Place,
+): Omit<CompiledAction, 'wishes'> {
   const id = block.word as BlockId;
   const word: BlockWord = BLOCKS[id];
   const slot = (of: Phrase, name: string): Phrase | undefined => of.slots[name] as Phrase | undefined;
@@ -95,7 +125,7 @@ function compileAction({ block, then }: Action, sentence: number, action: number
     target: whom ? aimedAt(whom, word, place) : word.course === 'climb' ? MATCHED : null,
     partner: partner ? nearestOfTrade(compileMan(partner, place)) : null,
     other: other ? compileMan(other, place) : null,
-    then: then && { id: then.word as BlockId, target: next ? compileTarget(next, place) : MATCHED },
+    then: then && thenOf(then.word as BlockId, next ? compileTarget(next, place) : MATCHED, action),
     givesWay: whom?.qualifiers.some((q) => (QUALIFIERS as Record<string, QualifierWord>)[q.word]!.givesWay) ?? false,
     open: openProposal(sentence, action, id, word.pulls),
   };
