@@ -1,30 +1,42 @@
 import { EVENTS, PLAIN_CLIMB, REACTIONS } from '../vocabulary/index';
+import { hasOwner } from '../vocabulary/finding';
 import { NOBODY, type Change, type Proposal, type Scene } from '../vocabulary/scene';
 import type { EventWord, ReactionWord } from '../vocabulary/word';
 import { slotsOf } from '../resolve/prepare/phrase';
-import type { Outcome } from '../resolve/allot/outcome';
+import type { ManOutcome, Outcome } from '../resolve/allot/outcome';
+import { jobAfter, readAfter } from './jobs';
+import { keptMen, runsTo } from './keep';
 import { insteadOf, NO_PROPOSAL } from '../resolve/prepare/proposals';
 import type { Bound } from '../resolve/settle/settled';
 
 type Reaction = ReactionWord['does'];
 
-/** What binds everybody when the rules are read again on the picture after the snap. */
-export function bindMen(before: Outcome, after: Scene): Bound {
+/**
+ * What binds everybody when the rules are read again on the picture after the snap. In a run men keep whom they had on the line, and those
+ * who run somewhere keep their job; against a pass the deal stays with the man. `hole`: where the ball crosses the line, feet.
+ */
+export function bindMen(before: Outcome, after: Scene, hole: number): Bound {
   const was = before.settled.scene;
   const nowAt = was.defenders.map((d) => after.defenders.findIndex((a) => a.id === d.id));
   const had = was.men.map(() => NOBODY);
   for (const m of before.men) had[m.man] = m.target;
   const change: Change = { before: was, after, nowAt, had };
   const fixed: (Proposal | null)[] = was.men.map((m) =>
-    m.kind === 'quarterback-read' || m.kind === 'design' ? carried(was.proposals[m.index]!, nowAt) : null,
+    m.kind === 'design' ? carried(was.proposals[m.index]!, nowAt) : null,
   );
-  for (const { man, block } of before.men) {
-    const follows = followOf(before, change, man);
-    if (follows) fixed[man] = proposalAfter(change, man, block, before.settled.lone, follows);
-  }
+  const readers = was.men.filter((m) => m.kind === 'quarterback-read').map((m) => m.index);
+  const isRun = before.settled.call.scheme.head.throw === null;
+  const kept = isRun ? keptMen(before, change) : was.men.map(() => NOBODY);
+  for (const m of before.men) fixed[m.man] = boundTo(before, change, m, kept);
   const pulled = new Map(before.men.map((m) => [m.man, m.pull ? m.sentence : NOBODY]));
+  const runners = new Map(isRun ? before.men.filter((m) => runsTo(before, m.man)).map((m) => [m.man, m]) : []);
   return {
     fixed: alone(fixed),
+    running: (man) => {
+      if (readers.includes(man)) return readNow(change, man);
+      const runner = runners.get(man);
+      return runner ? jobAfter(change, runner, hole) : null;
+    },
     mayUse: (man, sentence, index) => {
       const own = pulled.get(man);
       if (own === undefined) return true;
@@ -33,6 +45,29 @@ export function bindMen(before: Outcome, after: Scene): Bound {
     keeps: (man) =>
       (pulled.get(man) ?? NOBODY) === NOBODY ? NO_PROPOSAL : { ...was.proposals[man]!, target: NOBODY, all: [] },
   };
+}
+
+/** What is decided for one blocker: by his follow-up, else because he keeps his man or has taken over a neighbour's. */
+function boundTo(before: Outcome, change: Change, m: ManOutcome, kept: readonly number[]): Proposal | null {
+  const { man, block, target } = m;
+  const follows = followOf(before, change, man);
+  const after = follows && proposalAfter(change, man, block, before.settled.lone, follows, kept);
+  if (after) return after;
+  const his = kept[man]!;
+  if (his === NOBODY) return null;
+  const was = change.before.proposals[man]!;
+  if (his === change.nowAt[target]!)
+    return m.instead === null ? carried(was, change.nowAt) : insteadOf(was, his, block, 'stay');
+  return insteadOf(was, his, before.settled.lone, 'take');
+}
+
+/** Who is read after the snap: another only once somebody has the man who was. */
+function readNow(change: Change, reader: number): Proposal {
+  const { before, after, nowAt } = change;
+  const was = before.proposals[reader]!;
+  const isHad = was.target !== NOBODY && hasOwner(after, reader, nowAt[was.target]!);
+  const next = isHad ? readAfter(change, was.target) : NOBODY;
+  return next === NOBODY ? carried(was, nowAt) : { ...was, target: next, all: [] };
 }
 
 /** A read or a man left by design stays the same man, wherever he has gone. */
@@ -59,6 +94,7 @@ function proposalAfter(
   block: string,
   lone: string,
   { does, who }: { does: Reaction; who: number },
+  kept: readonly number[],
 ): Proposal | null {
   const { before, nowAt, had } = change;
   const was = before.proposals[man]!;
@@ -67,7 +103,11 @@ function proposalAfter(
     return had[man] === NOBODY
       ? null
       : { ...insteadOf(was, nowAt[had[man]!]!, block, 'stay'), partner: was.partner, pairs: was.pairs };
-  if (does === 'take') return who === NOBODY ? null : insteadOf(was, who, lone, 'take');
+  // Whoever is one man's alone is ridden by him; nobody else steps in.
+  const isHad = kept.filter((d, mate) => mate !== man && d === who).length === 1;
+  if (does === 'take') return who === NOBODY || isHad ? null : insteadOf(was, who, lone, 'take');
+  // Whoever was on his track to a linebacker who runs away goes by his own words again: the next one inside.
+  if (had[man] !== NOBODY && before.defenders[had[man]!]!.level > 1) return null;
   return insteadOf(was, NOBODY, PLAIN_CLIMB, 'climb');
 }
 

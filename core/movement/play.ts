@@ -46,7 +46,7 @@ function decideAfter(prepared: Prepared, front: Front, before: Outcome): Outcome
     before: was.facts,
   });
   const scene = setScene(seated, facts, was);
-  return settleOutcome(settleFirstLevel(seated, scene, bindMen(before, scene)), prepared.aim);
+  return settleOutcome(settleFirstLevel(seated, scene, bindMen(before, scene, prepared.aim.attack.x)), prepared.aim);
 }
 
 /** As `resolve`, with the movements of the front: assignments are those after the snap, and `movement` says what changed and why. */

@@ -115,6 +115,9 @@ import { passOff } from './reactions/pass-off';
 import { stay } from './reactions/stay';
 import { handDown } from './conditions/hand-down';
 import { middleLinebacker } from './targets/middle-linebacker';
+import { declared } from './targets/declared';
+import { dangerInReach } from './targets/danger-in-reach';
+import { slideReaches } from './conditions/slide-reaches';
 import { manBetween } from './targets/man-between';
 import { nearestOnLine } from './targets/nearest-on-line';
 import { outermostOnLine } from './targets/outermost-on-line';
@@ -167,6 +170,7 @@ export const CONDITIONS = {
   'side-call': sideCall,
   'men-down': menDown,
   'hand-down': handDown,
+  'slide-reaches': slideReaches,
 } as const satisfies Record<string, ConditionWord>;
 
 export const TARGETS = {
@@ -189,6 +193,8 @@ export const TARGETS = {
   safety: safety,
   'linebacker-beside': linebackerBeside,
   'man-between': manBetween,
+  declared: declared,
+  'danger-in-reach': dangerInReach,
   'middle-linebacker': middleLinebacker,
   counted: counted,
   'read-man': readMan,

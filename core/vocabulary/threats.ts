@@ -1,4 +1,5 @@
-import type { Scene } from './scene';
+import { atLeast, lessThan } from '../geometry/compare';
+import { NOBODY, type Scene } from './scene';
 
 /** Somebody off the line and out of the box may still come when he stands this near to the ball, feet. */
 export const RUSH_REACH = 30;
@@ -15,7 +16,7 @@ export const threatsOf = (scene: Scene): readonly number[] =>
   rushersOf(scene).sort((a, b) => toQuarterback(scene, a) - toQuarterback(scene, b) || a - b);
 
 function rushersOf(scene: Scene): number[] {
-  const sure = [...scene.first, ...scene.linebackers];
+  const sure = [...new Set([...scene.first, ...scene.linebackers])];
   const away = (d: number): number => Math.hypot(scene.defenders[d]!.x, scene.defenders[d]!.y);
   const others = scene.defenders
     .map((d) => d.index)
@@ -27,6 +28,37 @@ function rushersOf(scene: Scene): number[] {
 const toQuarterback = (scene: Scene, d: number): number =>
   Math.hypot(scene.defenders[d]!.x, scene.defenders[d]!.y + RUSH_DEPTH);
 
-/** The men on the line by how near they stand to the ball, the back side first where two are alike. */
+/**
+ * Down: a hand on the ground anywhere on the line, or standing there at or outside the last lineman. Who stands inside the tackles is a
+ * linebacker who has walked up.
+ */
+export function isDown({ defenders, men }: Scene, d: number): boolean {
+  const { level, stance, x } = defenders[d]!;
+  if (level !== 1 || stance === 'down') return level === 1;
+  let last = 0;
+  for (const m of men) if (m.post !== null && m.x > 0 === x > 0) last = Math.max(last, Math.abs(m.x));
+  return atLeast(Math.abs(x), last);
+}
+
+/** The men who are down by how near they stand to the ball, the back side first where two are alike. */
 export const nearestTheBall = (scene: Scene): number[] =>
-  [...scene.first].sort((a, b) => Math.abs(scene.defenders[a]!.x) - Math.abs(scene.defenders[b]!.x) || a - b);
+  scene.first
+    .filter((d) => isDown(scene, d))
+    .sort((a, b) => Math.abs(scene.defenders[a]!.x) - Math.abs(scene.defenders[b]!.x) || a - b);
+
+/**
+ * The linebacker with whom the count begins: of three the middle one, of four the inner one away from the back. Of two the one away from the
+ * back when somebody else may come on the back's side, so that he scans two men there, inside out; else the one nearer the ball, of two
+ * alike the one away from the back. Whoever has walked up inside is a linebacker too. A coach's own word holds over it.
+ */
+export function declaredOf(scene: Scene): number {
+  const { facts, mike, defenders } = scene;
+  if (facts.mike().overruled && mike !== NOBODY) return mike;
+  const across = [...scene.linebackers].sort((a, b) => defenders[a]!.x - defenders[b]!.x || a - b);
+  const away = across[Math.floor((across.length - 1) / 2)] ?? NOBODY;
+  if (across.length !== 2) return away;
+  const isOther = (d: number): boolean => defenders[d]!.level > 1 && defenders[d]!.x > 0 && !across.includes(d);
+  if (scene.threats.some(isOther)) return away;
+  const [one, other] = [Math.abs(defenders[across[0]!]!.x), Math.abs(defenders[across[1]!]!.x)];
+  return lessThan(other, one) ? across[1]! : away;
+}

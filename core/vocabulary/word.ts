@@ -92,6 +92,8 @@ export interface TargetFinder {
   readonly every: boolean;
   /** A number higher than there are men means the last of them. */
   readonly orLast?: true;
+  /** In a deal: whoever is left takes somebody he can reach, once the others are dealt. */
+  readonly inReach?: true;
   /** A qualifier rules somebody out: nobody is offered whom the words do not name. */
   readonly picky?: true;
 }

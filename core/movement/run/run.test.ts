@@ -150,7 +150,8 @@ describe('a run', () => {
   it('a movement is run the way it goes', () => {
     const run = playOf('outside-zone', ZONE, `${OVER}; T slant left`);
     const last = Math.round(0.9 / STEP);
-    expect(place(run, last, 'T').x).toBeLessThan(place(run, 0, 'T').x - 1);
+    // Two men ride him, so he does not get far; but he goes that way.
+    expect(place(run, last, 'T').x).toBeLessThan(place(run, 0, 'T').x - 0.4);
   });
 
   it('a slower man comes later, and quirks change what they say', () => {

@@ -52,7 +52,7 @@ function reckon(question: Question, picks: readonly (Option | null)[]): number[]
         options[j]!.some((o) => left.includes(o.defender) && o.way < p.way - 1e-6),
     ).length,
     ...left.map((d) => -arrivalOf(question, d)).sort((a, b) => b - a),
-    picks.filter((p, j) => !p && ['climb', 'errand'].includes(jobs[j]!.kind)).length,
+    picks.filter((p, j) => !p && question.idle[j]).length,
     crossings + ways.flatMap((w) => fixed.filter((f) => cross(w, f))).length,
     picks.reduce((sum, p, j) => sum + (jobs[j]!.kind !== 'end' ? 0 : p ? (p.inBox ? 2 : 0) : 1), 0),
     ...picks.map((p, j) => p?.rank ?? (jobs[j]!.wishes.every((w) => w.finder.claim === 'matched') ? 0 : 1000)),

@@ -110,16 +110,19 @@ class Allotting {
     const { scene } = settled;
     const jobs: Job[] = [];
     const options: (readonly Option[])[] = [];
+    /** Neither an exit, whose pair has its man, nor a spare end man is idle without one, nor whoever has another man to take. */
+    const idle: boolean[] = [];
     let hasEnd = false;
     for (const { job, wish } of rest) {
       jobs.push(job);
       options.push(optionsOf(settled, job, wish, taken));
+      idle.push((job.kind === 'climb' || job.kind === 'errand') && !this.elseOf(job));
       if (job.kind === 'end') hasEnd = true;
     }
     const open: number[] = [];
     for (const d of scene.linebackers) if (!taken[d]) open.push(d);
     const ball = aim.pocket ? null : { x: aim.attack.x, y: 0 };
-    const question: Question = { jobs, options, open, scene, ball, fixed };
+    const question: Question = { jobs, options, idle, open, scene, ball, fixed };
     return hasEnd ? withoutIntruding(question) : question;
   }
 
@@ -137,20 +140,25 @@ class Allotting {
   }
 
   /** Whoever found nobody takes the first man a later action of his sentence names by his place. */
-  private takeElse({ man, him }: Job): void {
+  private takeElse(job: Job): void {
+    const other = this.elseOf(job);
+    if (!other) return;
+    this.take(other.defender);
+    this.target[job.man] = other.defender;
+    this.action[job.man] = other.action;
+  }
+
+  private elseOf({ man, him, hasElse }: Job): { defender: number; action: number } | null {
+    if (!hasElse) return null;
     const { scene, sheets } = this.settled;
-    const { sentence, instead } = scene.proposals[man]!;
-    const actions = sentence < 0 || instead !== null ? [] : sheets[man]![sentence]!.actions;
+    const { actions } = sheets[man]![scene.proposals[man]!.sentence]!;
     const spare: Accept = (_scene, _man, _him, d) => !this.taken[d] || this.whoGiveWay().includes(d);
     for (let a = this.action[man]! + 1; a < actions.length; a++) {
       const { target } = actions[a]!;
       const found = target && target.claim === null ? target.seek(scene, man, him, spare) : NOBODY;
-      if (found === NOBODY) continue;
-      this.take(found);
-      this.target[man] = found;
-      this.action[man] = a;
-      return;
+      if (found !== NOBODY) return { defender: found, action: a };
     }
+    return null;
   }
 
   /** Whom only those who give way have named: left or read as long as nobody else has him. */
@@ -208,7 +216,12 @@ function withoutIntruding(question: Question): Question {
   const others = [...jobs.keys()].filter((j) => jobs[j]!.kind !== 'end');
   const mayIntrude = jobs.some((j, i) => j.kind === 'end' && options[i]!.some((o) => o.inBox && !o.said));
   if (others.length === 0 || !mayIntrude) return question;
-  const alone = { ...question, jobs: others.map((j) => jobs[j]!), options: others.map((j) => options[j]!) };
+  const alone = {
+    ...question,
+    jobs: others.map((j) => jobs[j]!),
+    options: others.map((j) => options[j]!),
+    idle: others.map((j) => question.idle[j]!),
+  };
   const had = bestAllotment(alone);
   const isShorter = (o: Option): boolean => {
     const his = had.find((p) => p?.defender === o.defender);

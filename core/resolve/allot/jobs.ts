@@ -24,6 +24,8 @@ export interface Job {
   readonly from: number;
   /** The man whom an exit's pair doubles; -1 for others. */
   readonly on: number;
+  /** A later action of his sentence names somebody by place: without a linebacker he is not idle as long as that one can be had. */
+  readonly hasElse: boolean;
 }
 
 const ALONE: readonly number[] = [];
@@ -41,14 +43,14 @@ export function jobsOf(settled: Settled): Job[] {
     if (!act) continue;
     const { target, wishes, then } = act;
     if (proposal.tooFar) jobs.push(goesAlone(settled, man, then && then.wishes.length > 0 ? then.wishes : ANYBODY));
-    else if (target && wishes.length > 0 && wishes[0]!.action === proposal.action)
+    else if (proposal.target === NOBODY && target && wishes.length > 0 && wishes[0]!.action === proposal.action)
       jobs.push(goesAlone(settled, man, wishes));
     else if (then && then.wishes.length > 0 && !paired.includes(man) && !leftAlone(settled, man)) {
       const mates = proposal.pairs ? comingOffToo(settled, man, proposal.target) : ALONE;
       if (mates.length) paired = [...paired, ...mates];
       const on = proposal.target;
       const from = on === NOBODY ? scene.men[man]!.x : scene.defenders[on]!.x;
-      jobs.push({ man, kind: 'exit', mates, wishes: then.wishes, him: proposal.him, from, on });
+      jobs.push({ man, kind: 'exit', mates, wishes: then.wishes, him: proposal.him, from, on, hasElse: false });
     }
   }
   return jobs;
@@ -58,7 +60,8 @@ function goesAlone(settled: Settled, man: number, wishes: readonly Wish[]): Job 
   const { scene } = settled;
   const proposal = scene.proposals[man]!;
   const kind = loneKind(settled, man, proposal);
-  return { man, kind, mates: ALONE, wishes, him: proposal.him, from: scene.men[man]!.x, on: NOBODY };
+  const hasElse = proposal.instead === null && (actionOf(settled, man)?.hasElse ?? false);
+  return { man, kind, mates: ALONE, wishes, him: proposal.him, from: scene.men[man]!.x, on: NOBODY, hasElse };
 }
 
 export function actionOf({ scene, sheets }: Settled, man: number): CompiledAction | null {

@@ -12,6 +12,8 @@ export interface Question {
   /** From the play side; of two at one place the one that is no double first. */
   readonly jobs: readonly Job[];
   readonly options: readonly (readonly Option[])[];
+  /** Whether a job's man is idle who gets nobody. */
+  readonly idle: readonly boolean[];
   /** Linebackers of the box nobody has yet. */
   readonly open: readonly number[];
   readonly scene: Scene;
@@ -38,9 +40,6 @@ const LOOK = { outward: 0, nobody: 1, inside: 2 } as const;
 
 const lookOf = ({ kind }: Job, pick: Option | null): number =>
   kind !== 'end' ? 0 : pick ? (pick.inBox ? LOOK.inside : LOOK.outward) : LOOK.nobody;
-
-/** Neither an exit, whose pair has its man, nor a spare end man is idle without one. */
-const goesAtOnce = ({ kind }: Job): boolean => kind === 'climb' || kind === 'errand';
 
 /** The best of all allotments: an exact search that leaves out what cannot become the best. `not` forbids one job one defender. */
 export function bestAllotment(question: Question, not: { job: number; defender: number } | null = null): Picks {
@@ -86,7 +85,7 @@ class Search {
       );
     }
     picks[j] = null;
-    this.walk(j + 1, covered, goesAtOnce(jobs[j]!) ? idle + 1 : idle, crossings, inward + lookOf(jobs[j]!, null));
+    this.walk(j + 1, covered, question.idle[j] ? idle + 1 : idle, crossings, inward + lookOf(jobs[j]!, null));
   }
 
   /** What is settled so far is worse already than the best whole allotment: `least` linebackers stay uncovered at least. */
@@ -224,7 +223,7 @@ export function decidingRule(question: Question, a: Picks, b: Picks): Rule | nul
     return {
       uncovered: question.open.filter((d) => isLeft(picks, d)).length,
       past: pastOf(question, picks),
-      idle: sum((j) => (picks[j] || !goesAtOnce(question.jobs[j]!) ? 0 : 1)),
+      idle: sum((j) => (picks[j] || !question.idle[j] ? 0 : 1)),
       crossings: sum((j) => (picks[j] && question.jobs[j]!.kind !== 'errand' ? crossingsOf(question, picks, j) : 0)),
       inward: sum((j) => lookOf(question.jobs[j]!, picks[j]!)),
     };

@@ -48,8 +48,8 @@ const REASONS: Record<Rule, Reason> = {
     const [mine, his] = [left.filter((d) => !instead.includes(d)), instead.filter((d) => !left.includes(d))];
     return `one stays free, and ${names(scene, mine)} meets the ball later than ${names(scene, his)}`;
   },
-  idle: (scene, { jobs }, best, other) => {
-    const idle = jobs.filter((j, i) => j.kind !== 'exit' && j.kind !== 'end' && best[i] && !other[i]);
+  idle: (scene, { jobs, idle: isIdle }, best, other) => {
+    const idle = jobs.filter((_, i) => isIdle[i] && best[i] && !other[i]);
     return idle.length
       ? `else ${idle.map((j) => scene.men[j.man]!.id).join(' and ')} has nobody`
       : 'else a man has nobody';

@@ -20,6 +20,8 @@ export interface CompiledAction {
   readonly other: ManFinder | null;
   /** Where he goes next: a climb with or without a named linebacker. */
   readonly then: { readonly id: BlockId; readonly target: TargetFinder; readonly wishes: readonly Wish[] } | null;
+  /** A later action names somebody by his place on the line. */
+  readonly hasElse: boolean;
   /** Whom he may be handed by this action and those after it. */
   readonly wishes: readonly Wish[];
   /** Said of a man nobody else has: whoever is left or read by it is another's who finds nobody else. */
@@ -97,11 +99,15 @@ const thenOf = (id: BlockId, target: TargetFinder, action: number): CompiledActi
 const isHandedOut = ({ claim }: TargetFinder): boolean => claim !== null && claim !== 'last';
 
 /** Each action with what it and the later ones of its sentence wish for. */
-function withWishes(actions: readonly Omit<CompiledAction, 'wishes'>[]): CompiledAction[] {
+function withWishes(actions: readonly Omit<CompiledAction, 'wishes' | 'hasElse'>[]): CompiledAction[] {
   const wishes = actions.flatMap(({ target }, action) =>
     target && isHandedOut(target) ? [{ finder: target, action }] : [],
   );
-  return actions.map((action, a) => ({ ...action, wishes: wishes.filter((w) => w.action >= a) }));
+  return actions.map((action, a) => ({
+    ...action,
+    wishes: wishes.filter((w) => w.action >= a),
+    hasElse: actions.slice(a + 1).some((later) => later.target?.claim === null),
+  }));
 }
 
 function compileAction(
@@ -109,7 +115,7 @@ function compileAction(
   sentence: number,
   action: number,
   place: Place,
-): Omit<CompiledAction, 'wishes'> {
+): Omit<CompiledAction, 'wishes' | 'hasElse'> {
   const id = block.word as BlockId;
   const word: BlockWord = BLOCKS[id];
   const slot = (of: Phrase, name: string): Phrase | undefined => of.slots[name] as Phrase | undefined;

@@ -51,6 +51,8 @@ function findSomebody(settled: Settled, defender: number, asked: Set<number>, de
     return true;
   };
   for (const man of beside) if (!asked.has(man) && hasHandFree(settled, man, desperate)) return take(man);
+  // Once the ball is snapped nobody hands his own man on to take another: who could see it coming?
+  if (settled.bound) return false;
   for (const man of beside) {
     const his = scene.proposals[man]!.target;
     if (asked.has(man) || scene.proposals[man]!.pulls || his === NOBODY) continue;

@@ -30,25 +30,42 @@ export function dealOut(deals: readonly CompiledDeal[], scene: Scene): number[] 
     const rushers = namedBy(deal, scene, men.length, dealt);
     for (const { man, defender } of deal.inOrder ? shareInOrder(scene, rushers, men) : shareOut(scene, rushers, men))
       dealt[man] = defender;
+    if (deal.targets.some((t) => t.inReach)) reachOut(scene, men, dealt);
   }
   return dealt;
 }
 
 /**
- * A deal after the snap: every man keeps whom he was dealt, except that two neighbours whose men on the line have crossed pass them off.
+ * A deal after the snap: every man keeps whom he was dealt, except that two men whose men on the line have crossed pass them off: the nearest ones
+ * who have somebody up front.
  * `now` finds a defender of `before` in the scene after the snap.
  */
 export function carryDeal(before: Scene, after: Scene, now: (defender: number) => number): number[] {
   const dealt = before.dealt.map((d) => (d === NOBODY ? NOBODY : now(d)));
-  const has = (man: number): boolean => dealt[man] !== NOBODY && after.defenders[dealt[man]!]!.level === 1;
-  for (let round = 1; round < after.lineCount; round++) {
-    for (let man = 0; man + 1 < after.lineCount; man++) {
-      if (!has(man) || !has(man + 1) || !moreThan(after.defenders[dealt[man]!]!.x, after.defenders[dealt[man + 1]!]!.x))
-        continue;
-      [dealt[man], dealt[man + 1]] = [dealt[man + 1]!, dealt[man]!];
+  const upFront = after.men
+    .slice(0, after.lineCount)
+    .map((m) => m.index)
+    .filter((man) => dealt[man] !== NOBODY && after.defenders[dealt[man]!]!.level === 1);
+  for (let round = 1; round < upFront.length; round++) {
+    for (let i = 0; i + 1 < upFront.length; i++) {
+      const [man, mate] = [upFront[i]!, upFront[i + 1]!];
+      if (!moreThan(after.defenders[dealt[man]!]!.x, after.defenders[dealt[mate]!]!.x)) continue;
+      [dealt[man], dealt[mate]] = [dealt[mate]!, dealt[man]!];
     }
   }
   return dealt;
+}
+
+/** Whoever is left takes the most dangerous man whom he can reach without passing one of the others who has his own. */
+function reachOut(scene: Scene, men: readonly number[], dealt: number[]): void {
+  for (const man of men) {
+    if (dealt[man] !== NOBODY) continue;
+    const owners = men.filter((m) => dealt[m] !== NOBODY);
+    const inReach = scene.threats.find(
+      (d) => !dealt.includes(d) && !owners.some((owner) => isAcross(scene, { man, defender: d }, owner)),
+    );
+    if (inReach !== undefined) dealt[man] = inReach;
+  }
 }
 
 /** The defenders a line names, as many as it has men, in lateral order. */

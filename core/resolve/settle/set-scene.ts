@@ -1,4 +1,5 @@
 import { acrossFrom } from '../../identify/before-the-snap';
+import { moreThan } from '../../geometry/compare';
 import { OVERHANG_REACH } from '../../geometry/tolerances';
 import type { Facts } from '../../identify/identify';
 import { levelOf } from '../../identify/line';
@@ -13,7 +14,7 @@ import {
   type Scene,
   type SceneDefender,
 } from '../../vocabulary/scene';
-import { threatsOf } from '../../vocabulary/threats';
+import { isDown, threatsOf } from '../../vocabulary/threats';
 import { carryDeal, dealOut } from './deal';
 import type { SeatedCall } from '../prepare/seat-call';
 
@@ -106,11 +107,23 @@ class LiveScene implements OpenScene {
   }
 
   get playside(): Edge {
-    return (this.knownPlayside ??= new LiveEdge(this.facts, this.side, this.standing));
+    return (this.knownPlayside ??= new LiveEdge(this.facts, this.side, this.standing, this.cameToEdge(1)));
   }
 
   get backside(): Edge {
-    return (this.knownBackside ??= new LiveEdge(this.facts, otherSide(this.side), this.standing));
+    return (this.knownBackside ??= new LiveEdge(this.facts, otherSide(this.side), this.standing, this.cameToEdge(-1)));
+  }
+
+  /** Who has come off an edge since the snap: the force is a job, and it is his now. */
+  private cameToEdge(out: 1 | -1): number {
+    if (!this.before) return NOBODY;
+    const end = this.men[out > 0 ? this.lineCount - 1 : 0]!.x * out;
+    for (const d of this.before.defenders) {
+      const now = this.find(d.id);
+      if (d.level === 1 || now === NOBODY || this.defenders[now]!.level > 1) continue;
+      if (moreThan(this.defenders[now]!.x * out, end)) return now;
+    }
+    return NOBODY;
   }
 
   propose(man: number, proposal: Proposal): void {
@@ -157,6 +170,7 @@ class LiveEdge implements Edge {
     private readonly facts: Facts,
     private readonly side: Side,
     private readonly standing: readonly Defender[],
+    private readonly came: number,
   ) {}
 
   private find(d: Defender | null): number {
@@ -168,6 +182,7 @@ class LiveEdge implements Edge {
   }
 
   get force(): number {
+    if (this.came !== NOBODY) return this.came;
     return this.find(this.facts.edgeMen(this.side).force);
   }
 
@@ -187,8 +202,16 @@ class LiveEdge implements Edge {
 /** The picture of a front as a seated call sees it. With the scene `before` the snap, looks and deals stay as they were seen there. */
 export function setScene(call: SeatedCall, facts: Facts, before: Scene | null = null): OpenScene {
   const scene = new LiveScene(call, facts, before);
+  if (call.scheme.head.throw) scene.linebackers = withWalkedUp(scene);
   if (call.boxOneMore?.(scene, NOBODY)) scene.linebackers = withNextOutside(scene);
   return scene;
+}
+
+/** Against a pass whoever has walked up inside the tackles is a linebacker still. */
+function withWalkedUp(scene: Scene): readonly number[] {
+  const up = scene.first.filter((d) => !isDown(scene, d));
+  if (up.length === 0) return scene.linebackers;
+  return [...scene.linebackers, ...up].sort((a, b) => scene.defenders[b]!.x - scene.defenders[a]!.x || a - b);
 }
 
 /** The box with the nearest second-level defender outside it on the play side counted in, first from the play side. */

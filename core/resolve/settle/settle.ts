@@ -67,12 +67,13 @@ function untilStill(
     const before = round > PATIENCE ? [...scene.proposals] : null;
     for (const man of order) {
       if (done[man]) continue;
-      const proposal = bound?.fixed[man] ?? propose(scene, man, call, refusals[man]!, bound);
+      const runs = bound ? bound.running(man) : null;
+      const proposal = bound?.fixed[man] ?? runs ?? propose(scene, man, call, refusals[man]!, bound);
       if (!sameProposal(proposal, scene.proposals[man]!)) {
         changed = true;
         scene.propose(man, proposal);
       }
-      done[man] = (proposal.sentence < 0 ? call.sheets[man]!.length : proposal.sentence) < steady[man]!;
+      done[man] = !runs && (proposal.sentence < 0 ? call.sheets[man]!.length : proposal.sentence) < steady[man]!;
     }
     if (!changed) return NO_DEFENDERS;
     if (!before) continue;

@@ -30,8 +30,10 @@ export interface Settled {
 
 /** What binds a man after the snap when his rules are read again. */
 export interface Bound {
-  /** Already decided, by a follow-up or because it was decided before the snap. */
+  /** Already decided: by a follow-up, or because it was decided before the snap. */
   readonly fixed: readonly (Proposal | null)[];
+  /** Whom a man runs to who has a job rather than a man, as the others stand now; `null` for everybody else. Asked in every round. */
+  readonly running: (man: number) => Proposal | null;
   /** May he use this sentence? Nobody starts or stops pulling once the ball is snapped. */
   readonly mayUse: (man: number, sentence: CompiledSentence, index: number) => boolean;
   /** What he does when none of those finds anybody. */
