@@ -37,16 +37,28 @@ function passOff(kept: number[], before: Outcome, after: Change['after']): void 
       const [his, mates] = [kept[man]!, kept[man + 1]!];
       if (his === NOBODY || mates === NOBODY || his === mates || !isAlone(before, man) || !isAlone(before, man + 1))
         continue;
-      if (!moreThan(after.defenders[his]!.x, after.defenders[mates]!.x)) continue;
+      if (!moreThan(after.defenders[his]!.x, after.defenders[mates]!.x) || !wereInOrder(before, after, his, mates))
+        continue;
       [kept[man], kept[man + 1]] = [mates, his];
     }
 }
+
+/** Where a defender of the picture after the snap stood before it, feet to the side. */
+const wasAt = ({ settled }: Outcome, after: Change['after'], d: number): number =>
+  settled.scene.defenders.find((b) => b.id === after.defenders[d]!.id)!.x;
+
+const hasStayed = (before: Outcome, after: Change['after'], d: number): boolean =>
+  wasAt(before, after, d) === after.defenders[d]!.x;
+
+/** Did they stand the other way round before the snap? */
+const wereInOrder = (before: Outcome, after: Change['after'], one: number, other: number): boolean =>
+  !moreThan(wasAt(before, after, one), wasAt(before, after, other));
 
 function letGo(kept: number[], before: Outcome, after: Change['after'], isZone: boolean): void {
   const held = [...kept];
   for (let man = 0; man < after.lineCount; man++) {
     const his = held[man]!;
-    if (his === NOBODY || held.some((d, mate) => mate !== man && d === his)) continue;
+    if (his === NOBODY || held.some((d, mate) => mate !== man && d === his) || hasStayed(before, after, his)) continue;
     const owner = isZone
       ? after.cover.men.findIndex((list) => list.includes(his))
       : isBeside(after, man, his)

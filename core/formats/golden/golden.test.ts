@@ -8,8 +8,9 @@ const table = (name: string): GoldenCase[] =>
   GoldenCaseSchema.array().parse(JSON.parse(readFileSync(fileURLToPath(new URL(name, import.meta.url)), 'utf8')));
 /**
  * Cases worked by hand, each with a point of its own; and every scheme against the same six fronts: those were written down from the
- * engine and then read through, so they guard against change more than they prove. The protections, the movements and `by-hand` were worked
- * from the sheets first; where the engine said otherwise the sheet was read once more.
+ * engine and then read through, so they guard against change more than they prove; `second-look` holds the laws of the second level, of sides,
+ * movement and protections case by case. The protections, the movements, `by-hand` and `second-look` were worked from the sheets and laws first; where
+ * the engine said otherwise the sheet was read once more.
  */
 const cases = [
   ...table('./cases.json'),
@@ -17,6 +18,7 @@ const cases = [
   ...table('./protections.json'),
   ...table('./movement.json'),
   ...table('./by-hand.json'),
+  ...table('./second-look.json'),
 ];
 const turned = (c: GoldenCase): GoldenCase => ({ ...c, front: c.front.split(';').reverse().join(';') });
 

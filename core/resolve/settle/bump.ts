@@ -23,7 +23,11 @@ export function bumpOver(settled: Settled): void {
   for (const d of nobodyHas.sort(
     (a, b) => Math.abs(scene.defenders[a]!.x) - Math.abs(scene.defenders[b]!.x) || b - a,
   )) {
-    if (!findSomebody(settled, d, new Set(), false) && atLeast(scene.defenders[d]!.x, scene.men[0]!.x))
+    if (
+      !findSomebody(settled, d, new Set(), false) &&
+      !settled.bound &&
+      atLeast(scene.defenders[d]!.x, scene.men[0]!.x)
+    )
       findSomebody(settled, d, new Set(), true);
   }
 }
