@@ -4,10 +4,10 @@ import { enter } from './people';
 test('a movement is chosen in the sentence: the columns say what was and what is', async ({ page }) => {
   await enter(page, 'coach', '/walkthrough?play=power&formation=h-back');
   await page.getByRole('combobox', { name: 'After the snap' }).click();
-  await page.getByRole('option', { name: 'T slants left' }).click();
+  await page.getByRole('option', { name: 'LE crashes, W takes his place' }).click();
   const table = page.getByRole('table', { name: 'Assignments' });
   await expect(table.getByRole('row', { name: /^Was to/ })).toContainText('Double T, then W');
-  await expect(page).toHaveURL(/moves=T\+slant\+left|moves=T%20slant%20left/);
+  await expect(page).toHaveURL(/moves=exchange(\+|%20)LE(\+|%20)W/);
   await expect(page.getByRole('heading', { name: 'When they move' })).toBeVisible();
   await page.getByRole('combobox', { name: 'After the snap' }).click();
   await page.getByRole('option', { name: 'stand still' }).click();

@@ -4,13 +4,13 @@ import { enter } from './people';
 const columns = (page: import('@playwright/test').Page) => page.getByRole('table', { name: 'Who has whom' });
 
 test('a protection says what beats it, shows it on the board, and a mend is one click', async ({ page }) => {
-  await enter(page, 'coach', '/protection?play=pro-five-back&front=odd');
+  await enter(page, 'coach', '/protection?play=pro-half-slide&front=over-walked');
   await expect(columns(page).getByRole('row', { name: /^Has/ })).toContainText('LE');
   const side = page.getByRole('complementary', { name: 'What beats it and what mends it' });
   await expect(side.getByRole('heading', { name: 'What beats it' })).toBeVisible();
   const before = await page.getByText(/short against \d+ of/).innerText();
-  await side.getByRole('button', { name: 'With quick' }).click();
-  await expect(page).toHaveURL(/tags=quick/);
+  await side.getByRole('button', { name: /^call it left/i }).click();
+  await expect(page).toHaveURL(/side=left/);
   await expect(page.getByText(/short against \d+ of/)).not.toHaveText(before);
 });
 

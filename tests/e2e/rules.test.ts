@@ -207,7 +207,7 @@ test('what mends a call is offered and done, and two schools stand side by side'
   await expect(page.getByRole('status').first()).toContainText('Sound');
   await expect(page.getByText(/ movements put it at risk or break it\.|^Sound under all/)).toBeVisible();
   await page.getByRole('combobox', { name: 'Compare with' }).selectOption({ label: 'Inside zone, help play side' });
-  await expect(page.getByRole('row', { name: /^Other school/ })).toContainText('Help, one hand T, then M');
+  await expect(page.getByRole('row', { name: /^Other school/ })).toContainText('Help, one hand T, then S');
 });
 
 test('a call is typed by its name, and one that cannot be read says which part', async ({ page }) => {
