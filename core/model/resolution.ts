@@ -62,6 +62,8 @@ export const ProblemCodeSchema = z.enum([
   'free-rusher',
   'hot-rusher',
   'set-late',
+  'bad-match',
+  'scan-across',
 ]);
 export type ProblemCode = z.infer<typeof ProblemCodeSchema>;
 

@@ -30,8 +30,14 @@ export function bindMen(before: Outcome, after: Scene, hole: number): Bound {
   for (const m of before.men) fixed[m.man] = boundTo(before, change, m, kept);
   const pulled = new Map(before.men.map((m) => [m.man, m.pull ? m.sentence : NOBODY]));
   const runners = new Map(isRun ? before.men.filter((m) => runsTo(before, m.man)).map((m) => [m.man, m]) : []);
+  const settled = alone(fixed);
   return {
-    fixed: alone(fixed),
+    fixed: settled,
+    isHad: (man, d) =>
+      isRun &&
+      d !== NOBODY &&
+      after.men[man]!.kind !== 'design' &&
+      settled.some((p, mate) => mate !== man && p?.target === d),
     running: (man) => {
       if (readers.includes(man)) return readNow(change, man);
       const runner = runners.get(man);

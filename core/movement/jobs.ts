@@ -1,4 +1,4 @@
-import { atMost, moreThan } from '../geometry/compare';
+import { atLeast, atMost, moreThan } from '../geometry/compare';
 import { HEAD_UP } from '../geometry/tolerances';
 import { hasOwner } from '../vocabulary/finding';
 import { NOBODY, type Change, type Proposal, type Scene } from '../vocabulary/scene';
@@ -16,9 +16,8 @@ const CONTAIN = 8;
  * A lead, wrap or skip to a linebacker meets whoever runs through in its path first; otherwise it goes by its own words again (`null`).
  */
 export function jobAfter(change: Change, m: ManOutcome, hole: number): Proposal | null {
-  if (m.target === NOBODY) return null;
   const was = change.before.proposals[m.man]!;
-  const wasUpFront = change.before.defenders[m.target]!.level === 1;
+  const wasUpFront = m.target !== NOBODY && change.before.defenders[m.target]!.level === 1;
   const through = wasUpFront && !m.pull ? NOBODY : throughTheHole(change, m, hole);
   const found = through === NOBODY && wasUpFront ? nextToShow(change, m, hole) : through;
   return found === NOBODY ? null : onto(was, was.him, found);
@@ -57,7 +56,9 @@ function throughTheHole({ before, after, nowAt, had }: Change, { man, target }: 
   const came = before.defenders.filter((d) => {
     const { level, x } = after.defenders[nowAt[d.index]!]!;
     const isOthers = had.some((his, mate) => mate !== man && his === d.index && before.proposals[mate]!.pulls);
-    return d.level > 1 && level === 1 && x >= lo && x <= hi && !isOthers && isFree(after, man, nowAt[d.index]!);
+    // His own man he meets wherever he comes, unless he would have to turn back for him.
+    const inPath = atLeast(x, lo) && (atMost(x, hi) || d.index === target);
+    return d.level > 1 && level === 1 && inPath && !isOthers && isFree(after, man, nowAt[d.index]!);
   });
   const first = came.find((d) => d.index === target) ?? came[0];
   return first ? nowAt[first.index]! : NOBODY;

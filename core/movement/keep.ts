@@ -68,7 +68,7 @@ function letGo(kept: number[], before: Outcome, after: Change['after'], isZone: 
     if (mate === NOBODY || mate === man || Math.abs(mate - man) > 1 || runsTo(before, mate) || !hasHandFree(held, mate))
       continue;
     kept[man] = NOBODY;
-    kept[mate] = NOBODY;
+    kept[mate] = his;
   }
 }
 

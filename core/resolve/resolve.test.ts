@@ -144,9 +144,13 @@ describe('a climb', () => {
   const problems = (body: string, front: string): string[] => run(rules(body), front).problems.map((p) => p.message);
   const TO_L1 = 'playside tackle\n  always: climb to L1\n';
 
-  it('of fourteen feet to the side is at risk whatever else', () => {
-    expect(problems(TO_L1, 'W (-6, 12)')).toContain('RT has 14 ft to the side to W: too far for a climb.');
+  it('of fourteen feet to the side is at risk, and nobody is sent so far to a linebacker of the box', () => {
+    expect(problems('playside tackle\n  always: climb to the force\n', 'S (23, 12)')).toContain(
+      'RT has 15 ft to the side to S: too far for a climb.',
+    );
     expect(problems(TO_L1, 'W (2, 12)')).toEqual([]);
+    expect(man(run(rules(TO_L1), 'W (-6, 12)'), 'RT').target).toBeNull();
+    expect(man(run(rules(TO_L1), 'W (-5, 12)'), 'RT').target).toBe('W');
   });
 
   it('of more than ten feet is at risk past somebody nearer who is free, and says who', () => {
@@ -155,12 +159,16 @@ describe('a climb', () => {
     expect(problems('playside tackle\n  always: climb to L1\n', 'W (-4, 12)')).toEqual([]);
   });
 
-  it('that crosses another is at risk', () => {
-    const crossed = problems(
-      'playside tackle\n  always: climb to L2\ncentre\n  always: climb to L1\n',
-      'W (0, 12); M (6, 12)',
-    );
-    expect(crossed).toContain('The ways of C to M and RT to W cross.');
+  it('that crosses another is traded: a number says who is meant, and nobody crosses a team mate for it', () => {
+    const sheet = 'playside tackle\n  always: climb to L2\ncentre\n  always: climb to L1\n';
+    const r = run(rules(sheet), 'W (0, 12); M (6, 12)');
+    expect([man(r, 'RT').target, man(r, 'C').target]).toEqual(['M', 'W']);
+    expect(man(r, 'RT').because.rather).toBe('M, traded with a team mate so that nobody crosses');
+  });
+
+  it('that crosses a way which cannot be traded is at risk', () => {
+    const sheet = 'playside tackle\n  always: climb to the alley\ncentre\n  always: climb to the force\n';
+    expect(problems(sheet, 'S (11, 12); Q (10.5, 16)')).toContain('The ways of C to S and RT to Q cross.');
   });
 });
 

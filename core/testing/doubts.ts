@@ -78,9 +78,21 @@ class Board {
 
   /** Goes at once to somebody off the line, and comes from no pull or backfield. */
   climbers(): readonly Assignment[] {
+    if (this.answer.resolution.passing) return [];
     return this.men.filter(
-      (a) => a.target && this.isUp(a.target) && !a.pull && !RUNS.has(a.block) && !this.isBack(a.blocker),
+      (a) =>
+        a.target &&
+        this.isUp(a.target) &&
+        !a.pull &&
+        !RUNS.has(a.block) &&
+        !this.isBack(a.blocker) &&
+        !this.comesAround(a),
     );
+  }
+
+  /** From off the line around somebody's end. */
+  comesAround(a: Assignment): boolean {
+    return a.block === 'arc' && !this.line.some((m) => m.id === a.blocker);
   }
 
   isBack(id: string): boolean {
@@ -117,7 +129,10 @@ const KINDS = {
       .flatMap((a) =>
         b
           .free()
-          .filter((d) => b.inBox(d) && away(d, b.man(a.blocker)) <= NEAR)
+          // Against a pass a linebacker need not come: the man waits for him.
+          .filter(
+            (d) => b.inBox(d) && away(d, b.man(a.blocker)) <= NEAR && (d.y <= LINE || !b.answer.resolution.passing),
+          )
           .map((d) => [[a.blocker, d.id], `${a.blocker} has nobody, ${d.id} is free beside him`] as const),
       ),
   'a double without its linebacker': (b: Board) =>
@@ -148,7 +163,7 @@ const KINDS = {
   'a climb backward': (b: Board) =>
     b
       .climbers()
-      .filter((a) => a.path.some((p) => p.y < b.man(a.blocker).y - 0.6))
+      .filter((a) => !b.answer.resolution.passing && a.path.some((p) => p.y < b.man(a.blocker).y - 0.6))
       .map((a) => [[a.blocker], `${a.blocker} climbs backward`] as const),
   'an end inside, the overhang free': (b: Board) =>
     b
@@ -196,6 +211,7 @@ const KINDS = {
   'a puller turns back': (b: Board) =>
     b.men
       .filter((a) => a.pull && a.target && (b.foe(a.target).x - b.man(a.blocker).x) * b.side < -2)
+      .filter((a) => b.foe(a.target!).x * b.side < 0)
       .map((a) => [[a.blocker, a.target!], `${a.blocker} pulls and turns back to ${a.target}`] as const),
   'a back on a lineman, unsaid': (b: Board) =>
     !b.answer.resolution.passing

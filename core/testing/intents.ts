@@ -17,4 +17,22 @@ export const INTENTS: readonly Intent[] = [
     holds: (answer, who) =>
       said(answer, who, 'free-on-line') || said(answer, who, 'free-at-attack') || said(answer, who, 'free-rusher'),
   },
+  {
+    kind: 'an end inside, the overhang free',
+    reason: 'The box comes before the edge: all five linemen have somebody, so a linebacker would be free without him.',
+    holds: ({ formation, resolution }) =>
+      formation.men
+        .filter((m) => m.kind === 'line')
+        .every((m) => resolution.assignments.some((a) => a.blocker === m.id && (a.target ?? a.next) !== null)),
+  },
+  {
+    kind: 'a puller turns back',
+    reason: 'Off play action the guard pulls to the edge the fake has emptied: the back side is where he is sent.',
+    holds: ({ scheme }) => scheme === 'pro-play-action' || scheme === 'pro-boot',
+  },
+  {
+    kind: 'a puller with nobody',
+    reason: 'Screen blockers get out in front of the back; who shows there shows after the catch.',
+    holds: ({ scheme }) => scheme === 'screen',
+  },
 ];

@@ -15,6 +15,7 @@ defineProps<{ assignment: Assignment }>();
       <b>{{ upperFirst(assignment.because.sentence) }}</b>
       <span v-if="assignment.because.line" class="soft">line {{ assignment.because.line }}</span>
     </p>
+    <p v-if="assignment.because.rather">{{ upperFirst(assignment.because.rather) }}.</p>
     <p v-for="f in assignment.followUps" :key="f">{{ upperFirst(f) }}.</p>
     <p v-if="standardOf(assignment.block)" class="soft">Done when: {{ standardOf(assignment.block)!.doneWhen }}</p>
     <details v-if="assignment.because.passedOver.length" open>

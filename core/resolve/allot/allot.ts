@@ -9,6 +9,7 @@ import { giveNames, type Open } from './names';
 import { optionsOf, type Option } from './options';
 import { bestAllotment, type Picks, type Question } from './search';
 import { uncross } from './uncross';
+import { untangle } from './untangle';
 
 /** Whom everybody blocks first and next, those on the line included; -1 for nobody. */
 export interface Claims {
@@ -28,9 +29,11 @@ export interface Shared {
   readonly kept: readonly number[];
   /** Jobs that asked for somebody by name whom another has. */
   readonly lost: Open['lost'];
+  /** Jobs that traded so that nobody crosses. */
+  readonly traded: readonly number[];
 }
 
-const NOTHING_SHARED: Shared = { jobs: [], chosen: null, kept: [], lost: [] };
+const NOTHING_SHARED: Shared = { jobs: [], chosen: null, kept: [], lost: [], traded: [] };
 
 /**
  * Allots the second level as a whole once the first level is settled: doubles keep whoever stands over them, named men go to one job each,
@@ -75,34 +78,42 @@ class Allotting {
     const { settled, taken } = this;
     const open: Open = { wish: jobs.map(() => 0), given: jobs.map(() => NOBODY), taken, kept: [], lost: [] };
     giveNames(settled, jobs, open);
-    this.shared = { jobs, chosen: null, kept: open.kept, lost: open.lost };
-    const rest: { job: Job; wish: number }[] = [];
-    for (let j = 0; j < jobs.length; j++) {
-      const [job, wish, given] = [jobs[j]!, open.wish[j]!, open.given[j]!];
-      if (given !== NOBODY) this.give(job, given, job.wishes[wish]?.action ?? this.action[job.man]!);
-      else if (wish < job.wishes.length) rest.push({ job, wish });
-    }
-    if (rest.length > 0) this.choose(rest, jobs, open.given);
+    const rest: number[] = [];
+    for (let j = 0; j < jobs.length; j++)
+      if (open.given[j] === NOBODY && open.wish[j]! < jobs[j]!.wishes.length) rest.push(j);
+    const action = jobs.map((job, j) => job.wishes[open.wish[j]!]?.action ?? this.action[job.man]!);
+    for (let j = 0; j < jobs.length; j++) if (open.given[j] !== NOBODY) this.take(open.given[j]!);
+    const chosen = rest.length > 0 ? this.choose(rest, jobs, open, action) : null;
+    const traded = untangle(settled, jobs, open.given, open.kept);
+    this.shared = { jobs, chosen, kept: open.kept, lost: open.lost, traded };
+    for (let j = 0; j < jobs.length; j++) if (open.given[j] !== NOBODY) this.give(jobs[j]!, open.given[j]!, action[j]!);
     for (const job of jobs) {
       if (job.kind !== 'exit' && this.target[job.man] === NOBODY) this.takeElse(job);
     }
   }
 
   /** Everything that was not named outright, as a whole. */
-  private choose(rest: { job: Job; wish: number }[], all: readonly Job[], given: readonly number[]): void {
+  private choose(rest: number[], jobs: readonly Job[], { wish, given }: Open, action: number[]): Shared['chosen'] {
     const { scene } = this.settled;
-    rest.sort((a, b) => b.job.from - a.job.from || Number(a.job.kind === 'exit') - Number(b.job.kind === 'exit'));
+    rest.sort(
+      (a, b) => jobs[b]!.from - jobs[a]!.from || Number(jobs[a]!.kind === 'exit') - Number(jobs[b]!.kind === 'exit'),
+    );
     const fixed: [number, number][] = [];
-    for (let j = 0; j < all.length; j++)
-      if (given[j] !== NOBODY && all[j]!.kind !== 'errand') fixed.push([all[j]!.from, scene.defenders[given[j]!]!.x]);
-    const question = this.question(rest, fixed);
+    for (let j = 0; j < jobs.length; j++)
+      if (given[j] !== NOBODY && jobs[j]!.kind !== 'errand') fixed.push([jobs[j]!.from, scene.defenders[given[j]!]!.x]);
+    const question = this.question(
+      rest.map((j) => ({ job: jobs[j]!, wish: wish[j]! })),
+      fixed,
+    );
     const picks = bestAllotment(question);
-    const { jobs, kept, lost } = this.shared;
-    this.shared = { jobs, chosen: { question, picks }, kept, lost };
-    for (let j = 0; j < picks.length; j++) {
-      const pick = picks[j];
-      if (pick) this.give(question.jobs[j]!, pick.defender, pick.action);
+    for (let i = 0; i < picks.length; i++) {
+      const pick = picks[i];
+      if (!pick) continue;
+      given[rest[i]!] = pick.defender;
+      action[rest[i]!] = pick.action;
+      this.take(pick.defender);
     }
+    return { question, picks };
   }
 
   private question(rest: readonly { job: Job; wish: number }[], fixed: Question['fixed']): Question {
@@ -127,7 +138,6 @@ class Allotting {
   }
 
   private give({ man, mates, kind }: Job, defender: number, action: number): void {
-    this.take(defender);
     const list = kind === 'exit' ? this.next : this.target;
     list[man] = defender;
     for (const mate of mates) list[mate] = defender;

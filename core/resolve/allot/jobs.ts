@@ -1,3 +1,5 @@
+import { lessThan } from '../../geometry/compare';
+import { CLIMB_REACH } from '../../geometry/tolerances';
 import { BLOCKS, type BlockId } from '../../vocabulary/index';
 import { NOBODY, type Proposal } from '../../vocabulary/scene';
 import type { CompiledAction, Wish } from '../prepare/sentence';
@@ -27,6 +29,9 @@ export interface Job {
   /** A later action of his sentence names somebody by place: without a linebacker he is not idle as long as that one can be had. */
   readonly hasElse: boolean;
 }
+
+/** A puller who goes this much farther back side than he stood has turned back, feet. */
+const TURN_BACK = 2;
 
 const ALONE: readonly number[] = [];
 const ANYBODY: readonly Wish[] = [{ finder: { claim: 'matched', every: false, seek: () => NOBODY }, action: 0 }];
@@ -74,6 +79,8 @@ function loneKind({ scene }: Settled, man: number, { job, instead }: Proposal): 
   if (instead === null) {
     const block = BLOCKS[job as BlockId];
     if (block.pulls || block.runsToHim) return 'errand';
+    // Whoever comes around from the backfield is on his way somewhere else too.
+    if (man >= scene.lineCount && block.course === 'behind-the-line') return 'errand';
   }
   if (kind === 'tight' || kind === 'wing' || kind === 'hback') return 'end';
   return man < scene.lineCount ? 'climb' : 'errand';
@@ -106,6 +113,18 @@ function comingOffToo(settled: Settled, man: number, defender: number): readonly
 }
 
 const asks = ({ partner, other }: Proposal, mate: number): boolean => partner === mate || other === mate;
+
+/**
+ * Can this job never get to a linebacker: a climb too far to the side, or one for whom a puller would have to turn back behind the ball? Men
+ * outside the box are another matter: an arc to the force has time.
+ */
+export function isOutOfReach(settled: Settled, job: Job, defender: number): boolean {
+  const { scene } = settled;
+  const { x } = scene.defenders[defender]!;
+  if (job.kind !== 'errand')
+    return scene.linebackers.includes(defender) && !lessThan(wayTo(settled, job, defender), CLIMB_REACH);
+  return scene.proposals[job.man]!.pulls && lessThan(x, Math.min(scene.men[job.man]!.x - TURN_BACK, 0));
+}
 
 /** How far to the side a job is from a defender, feet: the shortest way of those who may go. */
 export function wayTo({ scene }: Settled, { man, mates }: Job, defender: number): number {

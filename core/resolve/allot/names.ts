@@ -3,7 +3,7 @@ import { STACK_WIDTH } from '../../geometry/tolerances';
 import { always } from '../../vocabulary/finding';
 import { NOBODY } from '../../vocabulary/scene';
 import type { Settled } from '../settle/settled';
-import { wayTo, type Job } from './jobs';
+import { isOutOfReach, wayTo, type Job } from './jobs';
 
 /** Jobs on their way through their sentences. */
 export interface Open {
@@ -51,13 +51,15 @@ export function giveNames(settled: Settled, jobs: readonly Job[], open: Open): v
   }
 }
 
-/** Whom a wish names outright; -1 when he is not there. A number higher than there are linebackers is the last one. */
-function nameOf({ scene }: Settled, { man, him, wishes }: Job, wish: number): number {
+/** Whom a wish names outright; -1 when he is not there or out of reach. A number higher than there are linebackers is the last one. */
+function nameOf(settled: Settled, job: Job, wish: number): number {
+  const { scene } = settled;
+  const { man, him, wishes } = job;
   const finder = wishes[wish]?.finder;
   if (!finder || finder.claim !== 'named') return NO_NAME;
   const found = finder.seek(scene, man, him, always);
-  if (found !== NOBODY || !finder.orLast) return found;
-  return scene.linebackers[scene.linebackers.length - 1] ?? NOBODY;
+  const name = found !== NOBODY || !finder.orLast ? found : (scene.linebackers[scene.linebackers.length - 1] ?? NOBODY);
+  return name !== NOBODY && isOutOfReach(settled, job, name) ? NOBODY : name;
 }
 
 function comesBefore(settled: Settled, a: Job, b: Job, name: number): boolean {

@@ -3,7 +3,7 @@ import { CLIMB_REACH } from '../../geometry/tolerances';
 import type { Accept } from '../../vocabulary/word';
 import { NOBODY } from '../../vocabulary/scene';
 import type { Settled } from '../settle/settled';
-import { wayTo, type Job } from './jobs';
+import { isOutOfReach, wayTo, type Job } from './jobs';
 
 /** Somebody a job may have. */
 export interface Option {
@@ -41,7 +41,7 @@ export function optionsOf(settled: Settled, job: Job, from: number, taken: reado
     if (seen[defender] || taken[defender]) return;
     seen[defender] = true;
     const way = wayTo(settled, job, defender);
-    if (kind !== 'errand' && !lessThan(way, CLIMB_REACH)) return;
+    if (kind !== 'errand' ? !lessThan(way, CLIMB_REACH) : isOutOfReach(settled, job, defender)) return;
     options.push({ defender, rank, action: by, inBox: scene.linebackers.includes(defender), said, way });
   };
   const who = scene.men[man]!.kind;

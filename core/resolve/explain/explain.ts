@@ -109,7 +109,7 @@ function whyPassed({ sheets, refusals, bound }: Settled, chosen: Scene, man: num
   }
   if (sentence.when?.(chosen, man, NOBODY) === FAILS) return whyNot(sentence.sentence.when!, chosen, man);
   if (bound?.mayUse(man, sentence, index) === false) return 'nobody starts or stops pulling once the ball is snapped';
-  return 'nobody is there to take';
+  return bound ? 'nobody is there to take whom nobody has already' : 'nobody is there to take';
 }
 
 /** Every defender's status, in lateral order, with who has him. */

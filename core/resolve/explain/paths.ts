@@ -27,7 +27,9 @@ export function pathOf(scene: Scene, outcome: ManOutcome, { attack: { x: attack 
   if (course === 'behind-the-line') {
     const ahead = Math.sign(first.x - self.x) || 1;
     const upField = first.level === 1 ? first.x - 2 * ahead : Math.max(Math.min(first.x, attack + 1.5), attack - 1.5);
-    path.push({ x: self.x + ahead * 1.6, y: PULL_DEPTH }, { x: upField - ahead * 0.8, y: PULL_DEPTH });
+    // Only a puller runs behind the line; who releases around an end never goes deeper than he stood.
+    const y = outcome.pull ? PULL_DEPTH : self.y;
+    path.push({ x: self.x + ahead * 1.6, y }, { x: upField - ahead * 0.8, y });
     if (first.level > 1) path.push({ x: upField, y: 0.5 });
   } else if (course === 'retreat') path.push({ x: self.x + (self.x < 0 ? 0.8 : -0.8), y: self.y - 0.6 });
   else if (course === 'flat-then-up') path.push({ x: self.x + (first.x - self.x) * 0.6, y: self.y + 0.1 });

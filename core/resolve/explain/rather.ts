@@ -4,9 +4,11 @@ import { bestAllotment, decidingRule, type Picks, type Question, type Rule } fro
 
 /** Why a man has the linebacker he has and no other, in a sentence: "M rather than W: the ways are shorter". `null` where nothing was chosen. */
 export function whyRather({ settled: { scene }, shared }: Outcome, { man, target, next }: ManOutcome): string | null {
-  const { jobs, chosen, kept, lost } = shared;
+  const { jobs, chosen, kept, lost, traded } = shared;
   const id = (d: number): string => scene.defenders[d]!.id;
   if (kept.some((j) => jobs[j]!.man === man)) return `${id(next)} stands over the double, so it keeps him`;
+  if (traded.some((j) => jobs[j]!.man === man || jobs[j]!.mates.includes(man)))
+    return `${id(next === NOBODY ? target : next)}, traded with a team mate so that nobody crosses`;
   const missed = lost.filter((l) => jobs[l.job]!.man === man && l.name !== target).map((l) => id(l.name));
   const first = missed.length ? `${[...new Set(missed)].join(' and ')} is somebody else’s by name` : null;
   const job = chosen ? chosen.question.jobs.findIndex((j) => j.man === man || j.mates.includes(man)) : NOBODY;

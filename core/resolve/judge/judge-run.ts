@@ -106,7 +106,7 @@ function farReach(judged: Case, m: ManOutcome): void {
 function farClimb(judged: Case, m: ManOutcome): void {
   const { scene, outcome } = judged;
   const { man, target } = m;
-  if (target === NOBODY || runsToHim(m) || scene.defenders[target]!.level === 1) return;
+  if (target === NOBODY || runsToHim(m, scene) || scene.defenders[target]!.level === 1) return;
   const away = (d: number): number => Math.abs(scene.defenders[d]!.x - scene.men[man]!.x);
   const far = `${judged.man(man)} has ${feet(away(target))} to the side to ${judged.foe(target)}`;
   if (!lessThan(away(target), CLIMB_REACH)) {
@@ -126,8 +126,10 @@ function farClimb(judged: Case, m: ManOutcome): void {
 }
 
 /** He comes from elsewhere: how far he runs is a race, not a reach. */
-const runsToHim = ({ pull, block, instead }: ManOutcome): boolean =>
-  pull || (instead === null && (BLOCKS[block].runsToHim ?? false));
+const runsToHim = ({ pull, block, instead, man }: ManOutcome, { lineCount }: Scene): boolean => {
+  const comesAround = man >= lineCount && BLOCKS[block].course === 'behind-the-line';
+  return pull || (instead === null && ((BLOCKS[block].runsToHim ?? false) || comesAround));
+};
 
 /** Two men whose ways to the next level cross; pullers and leads cross whom they like. */
 function crossings(judged: Case): void {
@@ -136,7 +138,8 @@ function crossings(judged: Case): void {
   for (const m of outcome.men) {
     const goesOn = m.next !== NOBODY && m.target !== NOBODY;
     const to = goesOn ? m.next : m.target;
-    if (to === NOBODY || scene.defenders[to]!.level === 1 || runsToHim(m) || ways.some((w) => w.to === to)) continue;
+    if (to === NOBODY || scene.defenders[to]!.level === 1 || runsToHim(m, scene) || ways.some((w) => w.to === to))
+      continue;
     ways.push({ man: m.man, from: goesOn ? scene.defenders[m.target]!.x : scene.men[m.man]!.x, to });
   }
   const x = (d: number): number => scene.defenders[d]!.x;

@@ -33,6 +33,8 @@ const SEVERITY: Record<ProblemCode, Problem['severity']> = {
   'free-rusher': 'broken',
   'hot-rusher': 'risk',
   'set-late': 'risk',
+  'bad-match': 'risk',
+  'scan-across': 'risk',
 };
 
 export const isBreaking = (code: ProblemCode): boolean => SEVERITY[code] === 'broken';

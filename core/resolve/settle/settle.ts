@@ -107,7 +107,8 @@ function propose(
     const him = sentence.when ? sentence.when(scene, man, NOBODY) : NOBODY;
     if (him === FAILS) continue;
     const proposal = takeAction(scene, man, him, sentence);
-    if (proposal) return proposal;
+    if (!proposal || (bound && !proposal.pairs && bound.isHad(man, proposal.target))) continue;
+    return proposal;
   }
   return bound?.keeps(man) ?? NO_PROPOSAL;
 }

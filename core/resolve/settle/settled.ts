@@ -36,6 +36,8 @@ export interface Bound {
   readonly running: (man: number) => Proposal | null;
   /** May he use this sentence? Nobody starts or stops pulling once the ball is snapped. */
   readonly mayUse: (man: number, sentence: CompiledSentence, index: number) => boolean;
+  /** Is this defender bound to another man, so that nobody takes him unasked? */
+  readonly isHad: (man: number, defender: number) => boolean;
   /** What he does when none of those finds anybody. */
   readonly keeps: (man: number) => Proposal;
 }
