@@ -54,7 +54,7 @@ const SHOTS = [
   ],
   [
     'movement-board',
-    '/walkthrough?play=power&formation=h-back&moves=T%20slant%20left',
+    '/walkthrough?play=power&formation=h-back&moves=exchange%20LE%20W',
     'board',
     async (page) => page.getByRole('slider').fill('70'),
   ],

@@ -1,21 +1,13 @@
-import type { Blocker, Formation } from '../model/formation';
-import type { Defender, Front } from '../model/front';
-import type { Assignment, Resolution } from '../model/resolution';
+import type { Blocker } from '../model/formation';
+import type { Defender } from '../model/front';
+import type { Assignment } from '../model/resolution';
+import type { Answer } from './answer';
 import { INTENTS } from './intents';
 
 /*
  * What a line coach would object to in an answer, looked for in the answer alone: positions, who has whom, paths, sentences. Nothing of the
  * engine's own reckoning is used here, so that a mistake in it cannot hide itself. Feet, field frame.
  */
-
-/** An answer as a coach sees it: the board and the sheet of paper beside it. */
-export interface Answer {
-  readonly scheme: string;
-  readonly formation: Formation;
-  /** As it stands after its movements. */
-  readonly front: Front;
-  readonly resolution: Resolution;
-}
 
 export interface Doubt {
   readonly kind: DoubtKind;

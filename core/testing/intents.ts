@@ -1,8 +1,9 @@
-import type { Answer, DoubtKind } from './doubts';
+import type { Answer } from './answer';
 
 /** What looks odd and is meant: which doubt it silences, where, and why. */
 export interface Intent {
-  readonly kind: DoubtKind;
+  /** One of the kinds in `doubts.ts`. */
+  readonly kind: string;
   readonly reason: string;
   holds(answer: Answer, who: readonly string[]): boolean;
 }

@@ -103,7 +103,7 @@ async function confirm(): Promise<void> {
     <p v-if="pending" class="ask" role="alertdialog" aria-label="Grades were given against another call">
       {{ pending.affected.join(', ') }} {{ pending.affected.length === 1 ? 'was' : 'were' }} graded against another
       assignment. The marks stay as they are; look at them again.
-      <button class="plain link" type="button" @click="confirm">Change the call</button>
+      <button class="plain link" type="button" @click="confirm">Change the call</button>{{ ' ' }}
       <button class="plain link" type="button" @click="pending = null">Leave it</button>
     </p>
   </header>

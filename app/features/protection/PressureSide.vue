@@ -56,7 +56,7 @@ const say = ({ rushers, twist }: PressureReport): string =>
       <h2>What mends it</h2>
       <ul v-if="p.mends.length">
         <li v-for="m in p.mends" :key="m.what">
-          <button class="plain link" type="button" @click="p.make(m)">{{ upperFirst(m.what) }}</button>
+          <button class="plain link" type="button" @click="p.make(m)">{{ upperFirst(m.what) }}</button>{{ ' ' }}
           <span class="soft">short {{ m.short }} instead of {{ p.proof.counts.short }}</span>
         </li>
       </ul>

@@ -60,8 +60,8 @@ function setPart(i: number, part: Condition | null): void {
       ×
     </button>
     <span v-else class="add"
-      ><button type="button" class="plain small" @click="join('and')">+ and</button>
-      <button type="button" class="plain small" @click="join('or')">+ or</button>
+      ><button type="button" class="plain small" @click="join('and')">+ and</button>{{ ' ' }}
+      <button type="button" class="plain small" @click="join('or')">+ or</button>{{ ' ' }}
       <button type="button" class="plain small" @click="emit('change', null)">always</button></span
     >
   </span>

@@ -95,7 +95,7 @@ const addElse = (s: number, i: number): void => {
         <li v-for="(sentence, i) in sheet.sentences" :key="i">
           <p class="said">
             <template v-if="sentence.when"
-              ><span class="joint">when</span>
+              ><span class="joint">when</span>{{ ' ' }}
               <ConditionRow :condition="sentence.when" :declared="declared" @change="when(s, i, $event)"
             /></template>
             <button v-else type="button" class="plain joint" title="Give it a condition" @click="startWhen(s, i)">

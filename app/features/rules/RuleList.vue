@@ -64,7 +64,7 @@ const retired = computed(() => playbook.documents.filter((d) => d.shelf === 'sch
       <h2>Retired</h2>
       <ul>
         <li v-for="d in retired" :key="d.id" class="retired">
-          <span>{{ d.slug }}</span>
+          <span>{{ d.slug }}</span>{{ ' ' }}
           <button class="plain link" type="button" @click="rules.attempt(() => playbook.shelve(d, { retired: false }))">
             bring it back
           </button>

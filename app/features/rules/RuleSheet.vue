@@ -108,13 +108,13 @@ onKeyStroke('s', (event) => {
       <label
         >Short name <input v-model="copying.id" required pattern="[a-z0-9\-]+" title="small letters, digits and dashes"
       /></label>
-      <button class="plain link" type="submit">Make the copy</button>
+      <button class="plain link" type="submit">Make the copy</button>{{ ' ' }}
       <button class="plain link" type="button" @click="copying = null">Leave it</button>
     </form>
     <form v-if="renaming !== null" class="copy" @submit.prevent="rename">
       <label>Name <input v-model="renaming" required maxlength="60" /></label>
-      <button class="plain link" type="submit">Call it that</button>
-      <button class="plain link" type="button" @click="renaming = null">Leave it</button>
+      <button class="plain link" type="submit">Call it that</button>{{ ' ' }}
+      <button class="plain link" type="button" @click="renaming = null">Leave it</button>{{ ' ' }}
       <span class="soft">counts once it is saved</span>
     </form>
     <p v-if="rules.problem" class="problem" role="alert">{{ rules.problem }}</p>

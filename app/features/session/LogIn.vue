@@ -70,7 +70,7 @@ const DOES: Record<string, string> = {
       <ul>
         <li v-for="account in session.demo" :key="account.email">
           <button class="plain" type="button" @click="enterAs(account)">
-            <span class="link">{{ account.name }}</span>
+            <span class="link">{{ account.name }}</span>{{ ' ' }}
             <span class="soft">{{ account.role }}, {{ DOES[account.role] }}</span>
           </button>
         </li>

@@ -63,7 +63,8 @@ const setNumbers = (change: Partial<Naming['numbers']>): void =>
       <ul>
         <li v-for="r in rows(p.key, p.shelf)" :key="r.id">
           <label
-            ><span>{{ r.name }}</span>
+            ><span>{{ r.name }}</span
+            >{{ ' ' }}
             <input
               :value="r.word"
               maxlength="30"

@@ -93,7 +93,7 @@ const technique = computed(() => i.value.techniques.find((t) => t.id === props.s
         <b>{{ s.blocker }}</b> scans {{ s.order.join(', then ') || 'nobody' }}
       </p>
       <p v-for="h in resolution.passing.hot.slice(0, 3)" :key="h.id">
-        <b>{{ h.id }}</b>
+        <b>{{ h.id }}</b>{{ ' ' }}
         <span class="soft"
           >nobody has him: {{ h.arrives.toFixed(1) }} s to the spot, out at
           {{ resolution.passing.time.toFixed(1) }} s</span
@@ -170,7 +170,7 @@ const technique = computed(() => i.value.techniques.find((t) => t.id === props.s
       <h2>Said at the line</h2>
       <ol class="calls">
         <li v-for="(c, n) in resolution.calls" :key="n">
-          <b>{{ c.from }}</b> <span>“{{ c.word }}”</span>
+          <b>{{ c.from }}</b> <span>“{{ c.word }}”</span>{{ ' ' }}
           <span class="soft">{{ c.to === 'all' ? 'to all' : `to ${c.to}` }}</span>
         </li>
       </ol>

@@ -34,7 +34,7 @@ const choose = (said: string): void => board.setMoves(board.call.moves.join() ==
       <h3 class="soft">{{ g.name }}</h3>
       <ul>
         <li v-for="m in g.moves" :key="m.said">
-          <VerdictShape :verdict="m.verdict" />
+          <VerdictShape :verdict="m.verdict" />{{ ' ' }}
           <button
             class="plain link"
             type="button"

@@ -12,7 +12,7 @@ defineProps<{ assignment: Assignment }>();
       Why {{ assignment.blocker }}: {{ blockName(assignment) }}{{ assignment.target ? ` ${assignment.target}` : '' }}
     </h2>
     <p>
-      <b>{{ upperFirst(assignment.because.sentence) }}</b>
+      <b>{{ upperFirst(assignment.because.sentence) }}</b>{{ ' ' }}
       <span v-if="assignment.because.line" class="soft">line {{ assignment.because.line }}</span>
     </p>
     <p v-if="assignment.because.rather">{{ upperFirst(assignment.because.rather) }}.</p>
