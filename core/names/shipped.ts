@@ -12,6 +12,7 @@ const PLAYS: Record<string, string> = {
   'inside-zone-z4': 'Ink',
   'inside-zone-z5': 'Islet',
   'inside-zone-z5c': 'Inlet',
+  'inside-zone-z6': 'Ingot',
   'outside-zone': 'Orchard',
   power: 'Plough',
   'counter-gt': 'Cellar',

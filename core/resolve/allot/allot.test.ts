@@ -107,7 +107,14 @@ describe.each(runs)('%s, second level', (id) => {
 });
 
 /** Schemes whose sheets say nothing else when there is a tight end. */
-const SAME_WITH_AN_END = ['inside-zone-z1', 'inside-zone-z2', 'inside-zone-z2m', 'inside-zone-z2r', 'outside-zone'];
+const SAME_WITH_AN_END = [
+  'inside-zone-z1',
+  'inside-zone-z2',
+  'inside-zone-z2m',
+  'inside-zone-z2r',
+  'inside-zone-z6',
+  'outside-zone',
+];
 
 describe.each(SAME_WITH_AN_END)('%s with a tight end', (id) => {
   const scheme = load(id);
