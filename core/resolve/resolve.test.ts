@@ -172,6 +172,26 @@ describe('a climb', () => {
   });
 });
 
+describe('an unbalanced line', () => {
+  const sheet = 'playside tackle\n  always: base the man on me\nbackside tackle\n  always: hinge on the man on me\n';
+  const TWO = 'LG C RG RT LT';
+
+  it('has two playside tackles one way, and none the other, whose job stays undone and is said', () => {
+    const front = 'LE 5 left; T 4 right; RE 6 right';
+    const toThem = run(rules(sheet), front, TWO);
+    expect([man(toThem, 'RT').target, man(toThem, 'LT').target]).toEqual(['T', 'RE']);
+    expect(toThem.notes).toContain('No backside tackle stands on that side: his job stays undone.');
+    const away = run(rules(sheet), front, TWO, { side: 'left' });
+    expect([man(away, 'RT').block, man(away, 'LT').block]).toEqual(['hinge', 'hinge']);
+    expect(away.notes).toContain('No playside tackle stands on that side: his job stays undone.');
+  });
+
+  it('outside the tackle means outside the outermost of them', () => {
+    const kicks = 'backside guard\n  always: pull and kick the first man outside the playside tackle\n';
+    expect(man(run(rules(kicks), 'T 5 right; RE 9 right', TWO), 'LG').target).toBe('RE');
+  });
+});
+
 describe('whoever has no job', () => {
   it('is said so: a tight end, wing, H or fullback of whom no sentence speaks, and never the runner', () => {
     const notes = run(rules('centre\n  always: climb\n'), OVER, 'LT LG C RG RT Y right H left F B').notes;

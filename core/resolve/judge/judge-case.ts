@@ -108,7 +108,9 @@ export function cycles(judged: Case): void {
 
 /** A tight end, wing, H or fullback of whom no sentence speaks: said, never silently left out. The runner needs no job. */
 export function withoutJob({ outcome, scene, notes }: Case): void {
-  for (const man of outcome.settled.call.jobless) notes.push(() => `${scene.men[man]!.id} has no job in this scheme.`);
+  const { jobless, undone } = outcome.settled.call;
+  for (const trade of undone) notes.push(() => `No ${trade} stands on that side: his job stays undone.`);
+  for (const man of jobless) notes.push(() => `${scene.men[man]!.id} has no job in this scheme.`);
 }
 
 /** The picture is the other play's: said beside the verdict, not against it. */

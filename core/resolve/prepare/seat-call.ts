@@ -1,9 +1,10 @@
 import type { Formation } from '../../model/formation';
 import type { Side } from '../../model/side';
+import { sayHead } from '../../language/print';
 import type { Phrase } from '../../language/tree';
 import { COVERS, type LineCover } from '../../vocabulary/covers/index';
 import { GROUPS } from '../../vocabulary/index';
-import { NOBODY, type Lineup, type Proposal } from '../../vocabulary/scene';
+import { NOBODY, type Lineup, type Post, type Proposal } from '../../vocabulary/scene';
 import type { GroupWord, TargetFinder } from '../../vocabulary/word';
 import type { CompiledScheme } from './compile';
 import { lineUp } from './line-up';
@@ -57,6 +58,8 @@ export interface SeatedCall {
   readonly steady: readonly number[];
   /** Tight ends, wings, H and fullbacks of whom no sentence speaks, the runner left out. */
   readonly jobless: readonly number[];
+  /** Trades the scheme has rules for and nobody stands there to do: "backside tackle" of an unbalanced line. */
+  readonly undone: readonly string[];
   /** How settling begins: nobody has proposed anything, nobody is done, nobody was refused, nobody has a next man. */
   readonly silence: readonly Proposal[];
   readonly nobodyDone: readonly boolean[];
@@ -132,12 +135,30 @@ function seat(scheme: CompiledScheme, formation: Formation, side: Side, tags: Re
       return asks < 0 ? own.length + 1 : men[man]!.kind === 'design' ? 0 : asks;
     }),
     jobless: joblessOf(men, withRules),
+    undone: undoneOf(
+      tree.sheets.flatMap((s) => s.heads),
+      posts,
+    ),
     silence: everybody.map(() => NO_PROPOSAL),
     nobodyDone: everybody.map(() => false),
     noRefusals: everybody.map(() => NO_REFUSALS),
     noNext: everybody.map(() => NOBODY),
     across: [...order].sort((a, b) => men[b]!.x - men[a]!.x || a - b),
   };
+}
+
+const TRADES = {
+  'playside tackle': 'PT',
+  'playside guard': 'PG',
+  'backside guard': 'BG',
+  'backside tackle': 'BT',
+} as const satisfies Record<string, Post>;
+
+function undoneOf(heads: readonly Phrase[], posts: Lineup['posts']): string[] {
+  const said = heads.map(sayHead);
+  return (Object.keys(TRADES) as (keyof typeof TRADES)[]).filter(
+    (trade) => posts[TRADES[trade]] === NOBODY && said.includes(trade),
+  );
 }
 
 function joblessOf(men: Lineup['men'], withRules: (man: number) => boolean): number[] {
