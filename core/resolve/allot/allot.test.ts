@@ -38,10 +38,7 @@ function reckon(question: Question, picks: readonly (Option | null)[]): number[]
   );
   const cross = ([a, to]: readonly [number, number], [b, end]: readonly [number, number]): boolean =>
     (a - b) * (to - end) < -1e-9;
-  const crossings =
-    ways.filter((w, i) => ways.slice(0, i).some((v) => cross(w, v))).length === 0
-      ? 0
-      : ways.flatMap((w, i) => ways.slice(0, i).filter((v) => cross(w, v))).length;
+  const crossings = ways.flatMap((w, i) => ways.slice(0, i).filter((v) => cross(w, v))).length;
   return [
     left.length,
     picks.filter(
@@ -126,7 +123,7 @@ describe.each(SAME_WITH_AN_END)('%s with a tight end', (id) => {
         // Only fronts that have nobody for the end himself to block: everybody on the line stays as it was.
         fc.pre(defenders.every((d) => d.y > 4.5 || d.x < 9.5));
         const had = (r: Resolution): string[] =>
-          r.defenders.filter((d) => d.by.length > 0 && front && isBacker(d.id)).map((d) => d.id);
+          r.defenders.filter((d) => d.by.length > 0 && isBacker(d.id)).map((d) => d.id);
         const isBacker = (d: string): boolean => {
           const { x, y } = defenders.find((f) => f.id === d)!;
           return y > 4.5 && y < 20 && Math.abs(x) <= 10;
