@@ -1,5 +1,5 @@
 /** What can be said at the line. */
-export const CALL_MEANINGS = ['loaded', 'light', 'mike', 'pair', 'gone', 'solo'] as const;
+export const CALL_MEANINGS = ['loaded', 'light', 'mike', 'pair', 'gone', 'solo', 'share'] as const;
 export type CallMeaning = (typeof CALL_MEANINGS)[number];
 
 /** A program's words for them; `{id}` stands for the defender meant. */
@@ -13,4 +13,5 @@ export const SHIPPED_CALL_WORDS: CallWords = {
   pair: 'Ferry',
   gone: 'Ticket',
   solo: 'Kite',
+  share: 'Ledger',
 };

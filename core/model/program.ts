@@ -1,13 +1,12 @@
 import * as z from 'zod';
-import { CALL_MEANINGS } from './call-words';
+import { CALL_MEANINGS, SHIPPED_CALL_WORDS, type CallMeaning } from './call-words';
 import { NamingSchema } from './naming';
 import { SettingsSchema } from './settings';
 
+const wordFor = (meaning: CallMeaning) => z.string().trim().min(1).max(30).default(SHIPPED_CALL_WORDS[meaning]);
+/** A set kept before a meaning was added says the shipped word for it. */
 const CallWordsSchema = z.object(
-  Object.fromEntries(CALL_MEANINGS.map((m) => [m, z.string().trim().min(1).max(30)])) as Record<
-    (typeof CALL_MEANINGS)[number],
-    z.ZodString
-  >,
+  Object.fromEntries(CALL_MEANINGS.map((m) => [m, wordFor(m)])) as Record<CallMeaning, ReturnType<typeof wordFor>>,
 );
 
 /** Everything a program does its own way: limits and schools, the words at the line (several sets, one of them this week's), and how plays are named. */

@@ -93,6 +93,19 @@ export const PassingSchema = z.object({
   ),
   /** Whom each scanning man looks at, in order. */
   scans: z.array(z.object({ blocker: z.string(), order: z.array(z.string()) })),
+  /**
+   * Neighbours who have two rushers between them, the inner one named first on both sides, until the outer man can see who comes inside
+   * him: seconds from the snap to when the inner rusher would be on him.
+   */
+  shared: z
+    .array(
+      z.object({
+        blockers: z.tuple([z.string(), z.string()]),
+        on: z.tuple([z.string(), z.string()]),
+        until: z.number(),
+      }),
+    )
+    .default([]),
   /** Who can rush and nobody has, the soonest first: seconds to the spot. */
   hot: z.array(z.object({ id: z.string(), arrives: z.number() })),
 });

@@ -25,15 +25,15 @@ export function mendProtection(
   rushers: Rushers = {},
 ): ProtectionMend[] {
   const { scheme, formation, call, tags } = prepared;
-  const backers = identify(formation, front, { side: call.side, settings: call.settings, overrides: call.overrides })
-    .linebackers.ids;
+  const { linebackers, walkedUp, edge } = identify(formation, front, call);
+  const others = [...linebackers.ids, ...walkedUp.ids, ...edge.left.overhangs, ...edge.right.overhangs];
   const tries: { what: string; change: ProtectionMend['change']; call: Prepared['call'] }[] = [
     {
       what: `call it ${otherSide(call.side)}`,
       change: { kind: 'side' },
       call: { ...call, side: otherSide(call.side) },
     },
-    ...backers
+    ...[...new Set(others)]
       .filter((id) => id !== now.mike)
       .map((id) => ({
         what: `declare ${id}`,

@@ -2,6 +2,7 @@ import { atMost, moreThan } from '../geometry/compare';
 import { HAND_HELP } from '../geometry/tolerances';
 import type { Front } from '../model/front';
 import type { PressureProof, PressureReport, PressureResult } from '../model/pressure';
+import { mikeOf } from '../resolve/explain/mike';
 import type { Prepared } from '../resolve/prepare/prepare-call';
 import { decide } from '../resolve/resolve';
 import { NOBODY, type Scene } from '../vocabulary/scene';
@@ -67,7 +68,7 @@ export function provePressures(
     scheme,
     side,
     tags,
-    mike: bench.scene.mike === NOBODY ? null : bench.name(bench.scene.mike),
+    mike: mikeOf(prepared.seated, bench.scene).id,
     time: bench.time,
     counts: all,
     byNumber: [...byNumber].sort(([a], [b]) => a - b).map(([rushers, counts]) => ({ rushers, counts })),

@@ -51,14 +51,34 @@ export const nearestTheBall = (scene: Scene): number[] =>
  * back when somebody else may come on the back's side, so that he scans two men there, inside out; else the one nearer the ball, of two
  * alike the one away from the back. Whoever has walked up inside is a linebacker too. A coach's own word holds over it.
  */
-export function declaredOf(scene: Scene): number {
+export const declaredOf = (scene: Scene): number => declare(scene).who;
+
+/** Whom the count begins with, as the line is told. */
+export interface Declared {
+  readonly who: number;
+  readonly why: (scene: Scene) => string;
+}
+
+export function declare(scene: Scene): Declared {
   const { facts, mike, defenders } = scene;
-  if (facts.mike().overruled && mike !== NOBODY) return mike;
+  if (facts.mike().overruled && mike !== NOBODY) return { who: mike, why: () => facts.mike().why() };
   const across = [...scene.linebackers].sort((a, b) => defenders[a]!.x - defenders[b]!.x || a - b);
   const away = across[Math.floor((across.length - 1) / 2)] ?? NOBODY;
-  if (across.length !== 2) return away;
+  const name = ({ defenders: all }: Scene, d: number): string => all[d]!.id;
+  if (away === NOBODY) return { who: NOBODY, why: () => 'No linebacker in the box: nobody is declared.' };
+  if (across.length === 1) return { who: away, why: (s) => `${name(s, away)} is the only linebacker.` };
+  if (across.length % 2) return { who: away, why: (s) => `${name(s, away)} is the middle one of the linebackers.` };
+  const fromBack = (s: Scene): string => `${name(s, away)} is the inner one away from the back`;
+  if (across.length > 2) return { who: away, why: (s) => `${fromBack(s)}.` };
   const isOther = (d: number): boolean => defenders[d]!.level > 1 && defenders[d]!.x > 0 && !across.includes(d);
-  if (scene.threats.some(isOther)) return away;
-  const [one, other] = [Math.abs(defenders[across[0]!]!.x), Math.abs(defenders[across[1]!]!.x)];
-  return lessThan(other, one) ? across[1]! : away;
+  const other = scene.threats.find(isOther);
+  if (other !== undefined)
+    return {
+      who: away,
+      why: (s) => `${fromBack(s)}, who scans ${name(s, across[1]!)} and ${name(s, other)} on his own side.`,
+    };
+  const [far, near] = [Math.abs(defenders[across[0]!]!.x), Math.abs(defenders[across[1]!]!.x)];
+  return lessThan(near, far)
+    ? { who: across[1]!, why: (s) => `${name(s, across[1]!)} is the nearer to the ball of two, and nobody else comes.` }
+    : { who: away, why: (s) => `${fromBack(s)}.` };
 }

@@ -96,6 +96,8 @@ export interface TargetFinder {
   readonly inReach?: true;
   /** A qualifier rules somebody out: nobody is offered whom the words do not name. */
   readonly picky?: true;
+  /** In a deal: whoever it finds is the one with whom the count begins, and the line is told so. */
+  readonly declares?: true;
 }
 
 /** Tests the picture, and names nobody. */

@@ -7,6 +7,7 @@ import { boardScale, columnsUnder, PASS_DEPTH } from '~/features/board/scale';
 import LineBoard from '~/features/board/LineBoard.vue';
 import PressureLanes from '~/features/board/PressureLanes.vue';
 import ManColumns from '~/features/board/ManColumns.vue';
+import { sayShared } from '#core/reports/shared-sentence';
 import { blockName, upperFirst } from '~/features/board/words';
 import { inField } from '~/features/hands/in-field';
 import { useRoster } from '~/features/roster/store';
@@ -185,6 +186,7 @@ onKeyStroke(
               >
             </ManColumns>
           </div>
+          <p v-for="s in p.resolution.passing?.shared" :key="s.blockers.join()">{{ sayShared(s) }}</p>
           <p class="soft small">
             A free man runs straight for the spot; what strength and skill make of a block the model does not know.
             <NuxtLink

@@ -21,10 +21,17 @@ const formations = computed(() =>
     ? playbook.formations
     : [...playbook.formations, { id: p.call.formation, name: 'own formation' }],
 );
-const mikes = computed(() => [
-  { id: '', name: 'as worked out' },
-  ...(p.resolution?.identification.linebackers.ids ?? []).map((id) => ({ id, name: id })),
-]);
+/** Anybody near enough to come can be counted from: linebackers first, then the line, then who stands outside. */
+const mikes = computed(() => {
+  const found = p.resolution?.identification;
+  const near = (found?.techniques ?? []).filter((t) => t.level < 3);
+  const order = [
+    ...(found?.linebackers.ids ?? []),
+    ...near.filter((t) => t.level === 1).map((t) => t.id),
+    ...near.map((t) => t.id),
+  ];
+  return [{ id: '', name: 'as worked out' }, ...[...new Set(order)].map((id) => ({ id, name: id }))];
+});
 const set = (change: Partial<ProtectionCall>): void => p.setUp({ ...p.call, ...change });
 const protect = (id: string): void =>
   set({

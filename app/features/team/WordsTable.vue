@@ -19,6 +19,7 @@ const MEANS: Record<CallMeaning, string> = {
   pair: 'we double him',
   gone: 'I fill back for the puller',
   solo: 'I go alone to the next level',
+  share: 'we two have those two until one of them shows inside',
 };
 
 const set = (name: string, meaning: CallMeaning, word: string): void =>

@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import type { Resolution } from '#core/model/resolution';
 import { cautionsFor } from '#core/reports/cautions';
+import { sayShared } from '#core/reports/shared-sentence';
 import { upperFirst } from '~/features/board/words';
 import { usePlaybook } from '~/features/playbook/store';
 import LineupCompare from './LineupCompare.vue';
@@ -92,6 +93,7 @@ const technique = computed(() => i.value.techniques.find((t) => t.id === props.s
       <p v-for="s in resolution.passing.scans" :key="s.blocker">
         <b>{{ s.blocker }}</b> scans {{ s.order.join(', then ') || 'nobody' }}
       </p>
+      <p v-for="s in resolution.passing.shared" :key="s.blockers.join()">{{ sayShared(s) }}</p>
       <p v-for="h in resolution.passing.hot.slice(0, 3)" :key="h.id">
         <b>{{ h.id }}</b>{{ ' ' }}
         <span class="soft"

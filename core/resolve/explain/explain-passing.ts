@@ -8,12 +8,15 @@ import { BLOCKS } from '../../vocabulary/index';
 import { NOBODY, type Scene } from '../../vocabulary/scene';
 import type { ManOutcome, Outcome } from '../allot/outcome';
 import { setOf } from './pass-set';
+import { dissolvesAt, sharedRushers } from './shared-rushers';
 
 type Help = Passing['men'][number]['help'][number];
 
 /** What a protection says beyond who has whom: sets, help, scans, and who is hot. */
-export function explainPassing(outcome: Outcome, { spot, time }: Pocket): Passing {
+export function explainPassing(outcome: Outcome, pocket: Pocket): Passing {
+  const { spot, time } = pocket;
   const { scene } = outcome.settled;
+  const [man, foe] = [(m: number) => scene.men[m]!.id, (d: number) => scene.defenders[d]!.id];
   const free = scene.threats.filter((d) => outcome.defenders[d]!.status === 'free');
   return {
     spot: { x: scene.side === 'right' ? spot.x : 0 - spot.x, y: spot.y },
@@ -27,6 +30,11 @@ export function explainPassing(outcome: Outcome, { spot, time }: Pocket): Passin
         blocker: scene.men[m.man]!.id,
         order: [m.target, m.next].filter((d) => d !== NOBODY).map((d) => scene.defenders[d]!.id),
       })),
+    shared: sharedRushers(outcome).map((s) => ({
+      blockers: [man(s.men[0]), man(s.men[1])],
+      on: [foe(s.rushers[0]), foe(s.rushers[1])],
+      until: round(dissolvesAt(outcome, s, pocket)),
+    })),
     hot: free
       .map((d) => ({
         id: scene.defenders[d]!.id,

@@ -10,6 +10,7 @@ import type { Prepared } from '../prepare/prepare-call';
 import { explainAssignments, explainDefenders } from './explain';
 import { explainPassing } from './explain-passing';
 import { lineCalls } from './line-calls';
+import { mikeOf } from './mike';
 
 /** Says everything about a decision record. */
 export function explainWorked(
@@ -23,11 +24,14 @@ export function explainWorked(
     side: call.side,
     tags: [...tags],
     verdict: judgement.verdict,
-    identification: describeFacts(outcome.settled.scene.facts, {
-      side: call.side,
-      settings,
-      scheme: numbersOf(outcome, formation, attack.x),
-    }),
+    identification: {
+      ...describeFacts(outcome.settled.scene.facts, {
+        side: call.side,
+        settings,
+        scheme: numbersOf(outcome, formation, attack.x),
+      }),
+      mike: mikeOf(outcome.settled.call, outcome.settled.scene),
+    },
     assignments: inLineOrder(explainAssignments(outcome, call.side, aim, words), formation),
     defenders: explainDefenders(outcome),
     calls: lineCalls(outcome, words),

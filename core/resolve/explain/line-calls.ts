@@ -3,11 +3,13 @@ import type { CallMeaning, CallWords } from '../../model/call-words';
 import { BLOCKS } from '../../vocabulary/index';
 import { NOBODY, type Scene } from '../../vocabulary/scene';
 import type { Outcome } from '../allot/outcome';
+import { mikeOf } from './mike';
+import { sharedRushers } from './shared-rushers';
 
 /** Calls in the order they are spoken: tackles to the centre, the centre's Mike, then pair and single calls from the ball out. */
 export function lineCalls(outcome: Outcome, words: CallWords): LineCall[] {
   const { scene } = outcome.settled;
-  const [sideCall, mike] = [scene.facts.sideCall(), scene.facts.mike()];
+  const [sideCall, mike] = [scene.facts.sideCall(), mikeOf(outcome.settled.call, scene)];
   const calls: LineCall[] = [];
   const say = (from: string, to: string, meaning: CallMeaning, id = ''): void => {
     calls.push({ from, to, meaning, word: words[meaning].replace('{id}', id) });
@@ -19,6 +21,7 @@ export function lineCalls(outcome: Outcome, words: CallWords): LineCall[] {
     if (scene.men.some((m) => m.id === tackle)) say(tackle, 'C', sideCall[side].call);
   }
   if (mike.id) say('C', 'all', 'mike', mike.id);
+  const shared = sharedRushers(outcome);
   const fromBall = outcome.men
     .filter((m) => m.man < scene.lineCount)
     .sort(
@@ -27,6 +30,8 @@ export function lineCalls(outcome: Outcome, words: CallWords): LineCall[] {
     );
   for (const plan of fromBall) {
     const meaning = callOf(scene, plan);
+    const share = shared.find((s) => s.men[0] === plan.man);
+    if (share) say(scene.men[share.men[0]]!.id, scene.men[share.men[1]]!.id, 'share');
     if (meaning) say(scene.men[plan.man]!.id, hearer(scene, plan), meaning);
   }
   return calls;

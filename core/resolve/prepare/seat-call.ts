@@ -1,7 +1,7 @@
 import type { Formation } from '../../model/formation';
 import type { Side } from '../../model/side';
 import { sayHead } from '../../language/print';
-import type { Phrase } from '../../language/tree';
+import type { DealLine, Phrase } from '../../language/tree';
 import { COVERS, type LineCover } from '../../vocabulary/covers/index';
 import { GROUPS } from '../../vocabulary/index';
 import { NOBODY, type Lineup, type Post, type Proposal } from '../../vocabulary/scene';
@@ -40,6 +40,8 @@ export interface SeatedCall {
   /** Plays to change to, and when. */
   readonly changes: readonly { to: string; when: Question }[];
   readonly deals: readonly CompiledDeal[];
+  /** The line counts from the linebacker whom its protection declares, not from the one on the strength. */
+  readonly declares: boolean;
   /** Each man's sentences, in the order he tries them. */
   readonly sheets: readonly (readonly CompiledSentence[])[];
   /** For each man the places of those that can fit as the play is called. */
@@ -102,6 +104,7 @@ function seat(scheme: CompiledScheme, formation: Formation, side: Side, tags: Re
     man < lineCount ? withRules(man) : sheets[man]!.some((s) => s.called),
   );
   const standIns = order.filter((man) => isStandIn(men[man]!));
+  const deals = dealsOf(tree.deals, lineup);
   const boxes = tree.boxes.map((b) => testOf(b.when, anywhere));
   return {
     scheme,
@@ -116,13 +119,8 @@ function seat(scheme: CompiledScheme, formation: Formation, side: Side, tags: Re
     ),
     boxOneMore: boxes.length === 0 ? null : (scene, me) => boxes.some((holds) => holds(scene, me)),
     changes: tree.changes.map((c) => ({ to: c.to, when: testOf(c.when, atBall) })),
-    deals: tree.deals.map((d) => ({
-      name: d.name,
-      inOrder: d.inOrder,
-      when: d.when && testOf(d.when, atBall),
-      targets: d.targets.map((t) => compileTarget(t, atBall)),
-      men: everybody.filter((man) => isAmong(d.to, lineup, man)).sort((a, b) => men[a]!.x - men[b]!.x || a - b),
-    })),
+    deals,
+    declares: deals.some((d) => d.targets.some((t) => t.declares)),
     sheets,
     called: sheets.map((own) => [...own.keys()].filter((s) => own[s]!.called)),
     order,
@@ -145,6 +143,21 @@ function seat(scheme: CompiledScheme, formation: Formation, side: Side, tags: Re
     noNext: everybody.map(() => NOBODY),
     across: [...order].sort((a, b) => men[b]!.x - men[a]!.x || a - b),
   };
+}
+
+function dealsOf(lines: readonly DealLine[], lineup: Lineup): CompiledDeal[] {
+  const { men, posts } = lineup;
+  const atBall = { lineup, me: posts.C };
+  return lines.map((d) => ({
+    name: d.name,
+    inOrder: d.inOrder,
+    when: d.when && testOf(d.when, atBall),
+    targets: d.targets.map((t) => compileTarget(t, atBall)),
+    men: men
+      .map((m) => m.index)
+      .filter((man) => isAmong(d.to, lineup, man))
+      .sort((a, b) => men[a]!.x - men[b]!.x || a - b),
+  }));
 }
 
 const TRADES = {

@@ -9,6 +9,7 @@ export const declared: TargetWord = {
   find: () => ({
     claim: null,
     every: false,
+    declares: true,
     seek: (scene, me, him, accept) => {
       const found = declaredOf(scene);
       return found !== NOBODY && accept(scene, me, him, found) ? found : NOBODY;
