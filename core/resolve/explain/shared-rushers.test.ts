@@ -42,11 +42,12 @@ describe('two men who share two rushers', () => {
   });
 
   it('know when they will know: before the ball is out, later the wider the inner rusher stands', () => {
-    const until = (text: string): number => slide(text).passing!.shared[0]!.until;
-    const wide = 'LE 5 left; N 1 left; T 3 right; RE (11, 1); S (15, 2) up lb; W 30 left; M 10 right';
-    expect(until(REACHED)).toBeGreaterThan(0);
-    expect(until(wide)).toBeGreaterThan(until(REACHED));
-    expect(until(wide)).toBeLessThan(slide(wide).passing!.time);
+    const wideBy = (x: number): string =>
+      REACHED.replace('RE 5 right', `RE (${x}, 1.5)`).replace('S 9 right', 'S (17, 1.5)');
+    const [near, wide] = [9.5, 11.5].map((x) => slide(wideBy(x)).passing!);
+    expect(near!.shared[0]!.until).toBeGreaterThan(0);
+    expect(wide!.shared[0]!.until).toBeGreaterThan(near!.shared[0]!.until);
+    expect(wide!.shared[0]!.until).toBeLessThan(wide!.time);
   });
 
   it('are told so in a sentence', () => {
