@@ -13,6 +13,8 @@ import { openJob, type StressJob } from '../core/calls/stress-job';
 import type { CompiledScheme } from '../core/resolve/prepare/compile';
 import { planFor } from '../core/stress/stress';
 import { resolve } from '../core/movement/play';
+import { arrivalsOf } from '../core/movement/run/arrivals';
+import { runPlay } from '../core/movement/run/run';
 import { mendProtection } from '../core/protect/mend-protection';
 import { FEWEST_RUSHERS, MOST_RUSHERS } from '../core/protect/pressures';
 import { provePressures } from '../core/protect/prove';
@@ -127,7 +129,10 @@ program
       without: o.without,
       settings,
     });
-    print(o.json ? JSON.stringify(found, null, 1) : showResolution(found));
+    const { levelOfPlay: level, movers, gunDepth, pistolDepth } = settings;
+    const played = runPlay(formation, front, found, { level, movers, depths: { gunDepth, pistolDepth } });
+    const arrivals = arrivalsOf(played, found.assignments);
+    print(o.json ? JSON.stringify({ ...found, arrivals }, null, 1) : showResolution(found, arrivals));
   });
 
 program

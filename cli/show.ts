@@ -3,6 +3,10 @@ import type { Identification } from '../core/model/identification';
 import type { PressureProof, PressureReport } from '../core/model/pressure';
 import type { ProtectionMend } from '../core/protect/mend-protection';
 import type { Resolution } from '../core/model/resolution';
+import type { Arrival } from '../core/movement/run/arrivals';
+import { expectedSentence } from '../core/reports/verdict-sentence';
+import { sayShared } from '../core/reports/shared-sentence';
+import { seconds } from '../core/geometry/units';
 
 const row = (label: string, text: string): string => `${label.padEnd(12)}${text}`;
 
@@ -29,9 +33,9 @@ export function showIdentification(i: Identification): string {
   ].join('\n');
 }
 
-/** A resolution as a sheet: a line a man, then calls, defenders and problems. */
 const showPassing = ({ passing }: Resolution): string[] => [
   `Sets        ${passing!.men.map((m) => `${m.blocker} ${m.set}${m.help.map((h) => `, help ${h.side} from ${h.from}`).join('')}`).join('; ')}`,
+  ...passing!.shared.map((s) => `Shared      ${sayShared(s)}`),
   ...passing!.scans.map((s) => `Scan        ${s.blocker}: ${s.order.join(', then ') || 'nobody'}`),
 ];
 
@@ -45,7 +49,15 @@ const showMovement = ({ movement }: Resolution): string[] => [
     ),
 ];
 
-export function showResolution(r: Resolution): string {
+const showArrival = ({ man, meets, late, never }: Arrival): string =>
+  [
+    `${man} ${meets.map((m) => `${m.on} at ${seconds(m.at)}`).join(', ') || 'nobody'}`,
+    ...(late > 0 ? [`${seconds(late)} late`] : []),
+    ...(never ? [`never ${never}`] : []),
+  ].join(', ');
+
+/** A resolution as a sheet: a line a man, then calls, defenders, problems, what it gains and who meets whom when. */
+export function showResolution(r: Resolution, arrivals: readonly Arrival[]): string {
   const men = r.assignments.map((a) => {
     const on = a.target ? `${a.target}${a.next ? `, then ${a.next}` : ''}` : 'nobody: next level';
     const mates = a.partners.length ? ` with ${a.partners.join(', ')}` : '';
@@ -60,6 +72,8 @@ export function showResolution(r: Resolution): string {
     `Said        ${r.calls.map((c) => `${c.from} to ${c.to}: "${c.word}"`).join('; ')}`,
     ...r.problems.map((p) => `${p.severity === 'broken' ? 'Broken' : 'At risk'}      ${p.message}`),
     ...r.notes,
+    ...(r.expected ? [`Expected    ${expectedSentence(r.expected)}`] : []),
+    `Arrives     ${arrivals.map(showArrival).join('; ')}`,
     ...(r.passing ? showPassing(r) : []),
     ...(r.movement ? showMovement(r) : []),
   ].join('\n');

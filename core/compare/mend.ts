@@ -13,7 +13,9 @@ export type Change =
   | { readonly kind: 'tag'; readonly tag: string; readonly on: boolean }
   | { readonly kind: 'school'; readonly scheme: string; readonly name: string }
   | { readonly kind: 'side'; readonly side: Side }
-  | { readonly kind: 'split'; readonly man: string; readonly inches: number };
+  | { readonly kind: 'split'; readonly man: string; readonly inches: number }
+  /** The same men lined up otherwise, in inline notation. */
+  | { readonly kind: 'lineup'; readonly text: string; readonly says: string };
 
 export interface Mending {
   readonly change: Change;
@@ -124,5 +126,7 @@ export function sayChange(change: Change): string {
       return `run it to the ${change.side}`;
     case 'split':
       return `${change.man} at a split of ${change.inches} in`;
+    case 'lineup':
+      return change.says;
   }
 }

@@ -24,21 +24,41 @@ export function lateness(
   return best;
 }
 
-/** Downfield depth in feet at which a free defender meets the ball, or `null` when he cannot before `limit` feet. */
-export function meetsBall(
-  defender: Point,
-  mover: Mover,
-  attack: Point,
-  ballAtLine: number,
-  limit: number,
-): number | null {
+/** A run against whoever nobody has: where and when it crosses the line, feet and seconds. */
+export interface Carry {
+  readonly attack: number;
+  readonly ballAtLine: number;
+}
+
+/** By how many seconds a free defender is at the ball before the carrier has gained this much, feet; negative when he is too late. */
+export function aheadAt(defender: Point, mover: Mover, { attack, ballAtLine }: Carry, gained: number): number {
+  const away = Math.max(0, distance(defender, { x: attack, y: gained }) - TACKLE_REACH);
+  return ballAtLine + gained / CARRIER_SPEED - timeToCover(away, mover);
+}
+
+const HALVINGS = 12;
+
+/** How far downfield a free defender meets the ball, feet, or `null` when he cannot before `limit`. Continuous in where he stands. */
+export function meetsBall(defender: Point, mover: Mover, carry: Carry, limit: number): number | null {
   for (let i = 0; i <= SAMPLES; i++) {
-    const y = (limit * i) / SAMPLES;
-    const ball = ballAtLine + y / CARRIER_SPEED;
-    const away = Math.max(0, distance(defender, { x: attack.x, y }) - TACKLE_REACH);
-    if (timeToCover(away, mover) <= ball) return y;
+    const gained = (limit * i) / SAMPLES;
+    if (aheadAt(defender, mover, carry, gained) < 0) continue;
+    let [early, met] = [Math.max(0, gained - limit / SAMPLES), gained];
+    for (let n = 0; i > 0 && n < HALVINGS; n++) {
+      const middle = (early + met) / 2;
+      if (aheadAt(defender, mover, carry, middle) < 0) early = middle;
+      else met = middle;
+    }
+    return met;
   }
   return null;
+}
+
+/** How long a free defender must be held so that the ball is past him by `limit`, feet: seconds, 0 when nobody need hold him. */
+export function holdFor(defender: Point, mover: Mover, carry: Carry, limit: number): number {
+  let most = 0;
+  for (let i = 0; i <= SAMPLES; i++) most = Math.max(most, aheadAt(defender, mover, carry, (limit * i) / SAMPLES));
+  return most;
 }
 
 /** Seconds until a defender nobody blocks is within a tackle's reach of a place, straight. Feet. */

@@ -35,6 +35,18 @@ export const atLevel = (mover: Mover, level: Settings['levelOfPlay']): Mover =>
 export const moverOf = ({ level }: { level: 1 | 2 | 3 }): Mover =>
   level === 1 ? MOVERS.rusher : level === 2 ? MOVERS.linebacker : MOVERS.secondary;
 
+/** Up to this deep a man comes as soon as he sees the run, feet; from the other depth on he has played pass first, and for so long, seconds. */
+const READS_FROM = 15;
+const READS_LONGEST_FROM = 36;
+const LONGEST_READ = 1;
+
+/** How a defender comes to a run: the deeper he stands the longer he reads before he does. An assumption like the speeds. */
+export function runFitOf(defender: { readonly level: 1 | 2 | 3; readonly y: number }): Mover {
+  const share = (defender.y - READS_FROM) / (READS_LONGEST_FROM - READS_FROM);
+  const mover = moverOf(defender);
+  return share <= 0 ? mover : { ...mover, delay: mover.delay + LONGEST_READ * Math.min(1, share) };
+}
+
 /** Seconds from the snap until the ball crosses the line, by tempo. */
 export const BALL_AT_LINE: Record<Tempo, number> = {
   dive: 1.1,

@@ -144,6 +144,14 @@ export const ResolutionSchema = z.object({
   notes: z.array(z.string()),
   /** Where the ball is to go and when it crosses the line: feet, field frame; seconds. */
   attack: z.object({ x: z.number(), time: z.number(), gap: z.string() }),
+  /**
+   * What a run gains before the first man whom nobody has, reads or leaves meets the ball, yards, and who he is: `null` when nobody does
+   * within twenty. Speeds are assumptions; strength and skill are not in it. Only for runs.
+   */
+  expected: z
+    .object({ yards: z.number(), metBy: z.string().nullable(), standard: z.number() })
+    .nullable()
+    .default(null),
   /** Only for protections. */
   passing: PassingSchema.nullable().default(null),
   /** Only for a front that moves. */

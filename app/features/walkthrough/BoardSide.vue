@@ -9,6 +9,7 @@ import LineupCompare from './LineupCompare.vue';
 import MendList from './MendList.vue';
 import MovementList from './MovementList.vue';
 import OverruleRow from './OverruleRow.vue';
+import TooFewList from './TooFewList.vue';
 import WhyPanel from './WhyPanel.vue';
 import { useWalkthrough } from './store';
 
@@ -68,6 +69,7 @@ const technique = computed(() => i.value.techniques.find((t) => t.id === props.s
         <li v-for="note in resolution.notes" :key="note" class="soft">{{ note }}</li>
       </ul>
     </section>
+    <TooFewList v-if="board.oneTooMany" :few="board.oneTooMany" @make="board.make" />
     <MendList v-if="board.mendings.length" :mendings="board.mendings" @make="board.make" />
     <WhyPanel v-if="assignment" :assignment="assignment" />
     <section v-else-if="defender">

@@ -5,6 +5,7 @@ import { sayFront } from '#core/language/lineups/print-lineup';
 import { afterMotion, answerFrom, canMotion } from '#core/compare/lineups';
 import { compareResolutions } from '#core/compare/compare';
 import { whatMends, type Change, type Mending } from '#core/compare/mend';
+import { tooFew, type TooFew } from '#core/compare/too-few';
 import { applyStep, invertStep, moveStep, type FrontStep } from '#core/model/front-steps';
 import type { Formation } from '#core/model/formation';
 import type { Front } from '#core/model/front';
@@ -229,6 +230,14 @@ export const useWalkthrough = defineStore('walkthrough', () => {
     });
   });
 
+  /** Whoever hurts first of those nobody has, and what can be done about him. */
+  const oneTooMany = computed<TooFew | null>(() => {
+    const scheme = playbook.book.scheme(call.value.scheme);
+    if (!scheme.ok || !moving.value || !resolution.value || resolution.value.verdict === 'sound') return null;
+    const formationText = playbook.book.clauses('formations', call.value.formation);
+    return tooFew({ scheme: scheme.value, formationText, front: moving.value, call: callOf() });
+  });
+
   /** The same call by another school of its family, man by man. */
   const otherSchool = ref<string | null>(null);
   const comparison = computed(() => {
@@ -262,6 +271,7 @@ export const useWalkthrough = defineStore('walkthrough', () => {
     if (change.kind === 'tag') switchTag(change.tag);
     else if (change.kind === 'school') setUp({ ...keep, scheme: change.scheme, tags: [], without: [] });
     else if (change.kind === 'side') setUp({ ...keep, side: change.side });
+    else if (change.kind === 'lineup') setUp({ ...keep, formation: change.text });
     else
       setUp({
         ...keep,
@@ -303,6 +313,7 @@ export const useWalkthrough = defineStore('walkthrough', () => {
     frontText,
     overrides,
     mendings,
+    oneTooMany,
     otherSchool,
     comparison,
     otherLineup,

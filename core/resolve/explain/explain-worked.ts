@@ -4,9 +4,13 @@ import { SHIPPED_CALL_WORDS } from '../../model/call-words';
 import { lineOf, type Formation } from '../../model/formation';
 import type { Resolution } from '../../model/resolution';
 import { signOf } from '../../model/side';
+import { YARD } from '../../geometry/units';
+import type { Tempo } from '../../model/scheme';
+import { NOBODY } from '../../vocabulary/scene';
 import type { Outcome } from '../allot/outcome';
 import { explainFault, type Worked } from '../judge/judge';
-import type { Prepared } from '../prepare/prepare-call';
+import { carryOf, expectedGain } from '../judge/race';
+import type { Aim, Prepared } from '../prepare/prepare-call';
 import { explainAssignments, explainDefenders } from './explain';
 import { explainPassing } from './explain-passing';
 import { lineCalls } from './line-calls';
@@ -44,8 +48,18 @@ export function explainWorked(
           time: BALL_AT_LINE[scheme.head.tempo],
           gap: scheme.head.entry,
         },
+    expected: pocket ? null : expectedOf(outcome, aim, scheme.head.tempo, settings.standardYards),
     passing: pocket && explainPassing(outcome, pocket),
     movement: null,
+  };
+}
+
+function expectedOf(outcome: Outcome, aim: Aim, tempo: Tempo, standard: number): Resolution['expected'] {
+  const { gains, metBy } = expectedGain(outcome, carryOf(aim, tempo));
+  return {
+    yards: Math.round((gains / YARD) * 10) / 10,
+    metBy: metBy === NOBODY ? null : outcome.settled.scene.defenders[metBy]!.id,
+    standard,
   };
 }
 

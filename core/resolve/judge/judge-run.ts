@@ -1,13 +1,14 @@
 import { lessThan, moreThan } from '../../geometry/compare';
 import { CLIMB_REACH, LATERAL_REACH, LONG_CLIMB } from '../../geometry/tolerances';
-import { feet, seconds, YARD, yards } from '../../geometry/units';
-import { lateness, meetsBall } from '../../kinematics/races';
-import { BALL_AT_LINE, MOVERS } from '../../kinematics/speeds';
+import { feet, seconds, trim, YARD, yards } from '../../geometry/units';
+import { lateness } from '../../kinematics/races';
+import { MOVERS } from '../../kinematics/speeds';
 import { BLOCKS } from '../../vocabulary/index';
 import { NOBODY, type Scene } from '../../vocabulary/scene';
 import type { Case } from './judge-case';
 import type { ManOutcome } from '../allot/outcome';
 import { doCross } from '../allot/search';
+import { arrivalAt, carryOf, freeMen, holdOf, raceTo, sayHold, timeAt } from './race';
 
 /** What can be wrong with a run. */
 export function judgeRun(judged: Case): void {
@@ -23,26 +24,30 @@ export function judgeRun(judged: Case): void {
     }
   }
   crossings(judged);
-  freeLinebackers(judged);
+  freeOffTheLine(judged);
 }
 
+/** Free on the line: at the point of attack the play is broken; elsewhere it is a race, and who loses that is printed with his arrival. */
 function freeOnTheLine(judged: Case): void {
-  const {
-    outcome,
-    scene,
-    aim: { attack },
-  } = judged;
+  const { outcome, scene, aim, scheme, settings } = judged;
+  const { attack } = aim;
+  const [carry, standard] = [carryOf(aim, scheme.head.tempo), settings.standardYards * YARD];
   for (const d of scene.first) {
     if (outcome.defenders[d]!.status !== 'free') continue;
     const { x } = scene.defenders[d]!;
-    if (!moreThan(x, attack.hi) && !moreThan(attack.lo, x)) {
+    if (!moreThan(x, attack.hi) && !moreThan(attack.lo, x))
       judged.find(
         'free-at-attack',
         [],
         [d],
         () => `${judged.foe(d)} is free on the line at or inside the point of attack: no man’s rule reaches him.`,
       );
-    } else
+    else if (raceTo(scene, d, carry, standard) === null)
+      judged.notes.push(() => {
+        const [he, ball] = [arrivalAt(scene, d, carry, standard), timeAt(carry, standard)];
+        return `${judged.foe(d)} is free on the line and too late: after ${seconds(he)} where the ball is after ${seconds(ball)}.`;
+      });
+    else
       judged.find(
         'free-on-line',
         [],
@@ -78,11 +83,22 @@ function idleMen(judged: Case): void {
       );
     else if (out.length) judged.notes.push(byNameOnly(judged, man, out[0]!, ''));
     else if (man === 0 && back.length) judged.notes.push(byNameOnly(judged, man, back[0]!, ' backside'));
+    else judged.notes.push(oneTooMany(judged, man));
   }
 }
 
 const byNameOnly = (judged: Case, man: number, overhang: number, side: '' | ' backside') => () =>
   `${judged.man(man)} has nobody to block and ${judged.foe(overhang)}, outside the box, is free. Overhangs are taken by name: “climb to the first free overhang${side}” in his sentence would do it.`;
+
+/** A spare hat: he goes on to whoever is nearest downfield of those whom nobody has. */
+const oneTooMany = (judged: Case, man: number) => () => {
+  const { scene, outcome } = judged;
+  const { x } = scene.men[man]!;
+  const downfield = scene.defenders.filter((d) => d.level > 1 && outcome.defenders[d.index]!.status === 'free');
+  const [nearest] = downfield.sort((a, b) => Math.hypot(a.x - x, a.y) - Math.hypot(b.x - x, b.y) || a.index - b.index);
+  const onTo = nearest ? `goes on to ${nearest.id}` : 'goes on to the next level: everybody there has a man';
+  return `${judged.man(man)} is one hat too many: he ${onTo}.`;
+};
 
 /** A lone first-level block too far to the side; pulls and kicks are races, not reaches. */
 function farReach(judged: Case, m: ManOutcome): void {
@@ -203,33 +219,22 @@ function vacatedGap(judged: Case, m: ManOutcome): void {
   );
 }
 
-/** Box linebackers nobody has: a risk only if they can meet the ball in time. */
-function freeLinebackers(judged: Case): void {
-  const {
-    outcome,
-    scene,
-    aim: { attack },
-    scheme,
-    settings,
-  } = judged;
-  for (const lb of scene.linebackers) {
-    if (lb === NOBODY || outcome.defenders[lb]!.status !== 'free') continue;
-    const depth = meetsBall(
-      scene.defenders[lb]!,
-      MOVERS.linebacker,
-      { x: attack.x, y: 0 },
-      BALL_AT_LINE[scheme.head.tempo],
-      settings.standardYards * YARD,
-    );
-    if (depth === null)
-      judged.notes.push(() => `${judged.foe(lb)} is free but cannot arrive before ${settings.standardYards} yards.`);
-    else
-      judged.find(
-        'free-linebacker',
-        [],
-        [lb],
-        () =>
-          `Nobody has ${judged.foe(lb)}; he can meet the ball ${depth === 0 ? 'at the line' : `${yards(depth)} yards past the line`}.`,
-      );
+/**
+ * Men off the line whom nobody has, in the box or out of it: a risk only if they can meet the ball before the run has gained what the
+ * coach calls a good one. Of a man outside the box who comes too late nothing is said.
+ */
+function freeOffTheLine(judged: Case): void {
+  const { outcome, scene, aim, scheme, settings } = judged;
+  const [carry, standard] = [carryOf(aim, scheme.head.tempo), settings.standardYards * YARD];
+  for (const d of freeMen(outcome)) {
+    if (scene.defenders[d]!.level === 1) continue;
+    const met = raceTo(scene, d, carry, standard);
+    if (met !== null)
+      judged.find('free-linebacker', [], [d], () => {
+        const where = lessThan(met, YARD / 4) ? 'at the line' : `${trim(met / YARD, 1)} yards past the line`;
+        return `Nobody has ${judged.foe(d)}; he can meet the ball ${where} unless he is held for ${sayHold(holdOf(scene, d, carry, standard))}.`;
+      });
+    else if (scene.linebackers.includes(d))
+      judged.notes.push(() => `${judged.foe(d)} is free but cannot arrive before ${settings.standardYards} yards.`);
   }
 }
