@@ -3,7 +3,7 @@ import { MovementSchema } from './movement';
 
 export const StanceSchema = z.enum(['down', 'up']);
 export const PositionSchema = z.enum(['dl', 'end', 'lb', 'db']);
-export const MarkSchema = z.enum(['force', 'corner', 'safety', 'mike']);
+export const MarkSchema = z.enum(['force', 'corner', 'safety', 'mike', 'conflict']);
 export type Position = z.infer<typeof PositionSchema>;
 export type Mark = z.infer<typeof MarkSchema>;
 

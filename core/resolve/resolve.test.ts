@@ -266,7 +266,7 @@ describe('what goes with a call', () => {
       target: 'S',
     });
     const left = run(zone, front, spread, { side: 'right', tags: ['conflict'] }).defenders.find((d) => d.id === 'S')!;
-    expect(left).toMatchObject({ status: 'left', because: 'when tag conflict is on: leave the first free overhang' });
+    expect(left).toMatchObject({ status: 'left', because: 'when tag conflict is on: leave the conflict man' });
   });
 
   it('a pair of plays says when the other one should be run', () => {

@@ -11,6 +11,7 @@ import { linebackersCount } from './conditions/linebacker-count';
 import { sideCall } from './conditions/side-call';
 import { manInside } from './targets/man-inside';
 import { alley } from './targets/alley';
+import { conflict } from './targets/conflict';
 import { corner } from './targets/corner';
 import { safety } from './targets/safety';
 import { linebackerBeside } from './targets/linebacker-beside';
@@ -189,6 +190,7 @@ export const TARGETS = {
   mike: mike,
   'man-inside': manInside,
   alley: alley,
+  conflict: conflict,
   corner: corner,
   safety: safety,
   'linebacker-beside': linebackerBeside,
@@ -307,6 +309,7 @@ export const GROUPS = {
 } as const satisfies Record<string, GroupWord>;
 
 export type BlockId = keyof typeof BLOCKS;
+export type ConditionId = keyof typeof CONDITIONS;
 
 /** What a man does who takes somebody by himself whom no sentence of his gave him. */
 export const LONE_BLOCK = { run: 'base', pass: 'man' } as const satisfies Record<string, BlockId>;

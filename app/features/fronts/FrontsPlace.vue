@@ -32,6 +32,7 @@ const MARKS = [
   { key: 'c', name: 'corner' },
   { key: 's', name: 'safety' },
   { key: 'm', name: 'mike' },
+  { key: 'r', name: 'conflict' },
 ] as const;
 const shown = computed(() => {
   const i = fronts.identification;

@@ -108,10 +108,15 @@ export function cycles(judged: Case): void {
 
 /** A tight end, wing, H or fullback of whom no sentence speaks: said, never silently left out. The runner needs no job. */
 export function withoutJob({ outcome, scene, notes }: Case): void {
-  const { jobless, undone } = outcome.settled.call;
+  const { jobless, undone, idleTags } = outcome.settled.call;
   for (const trade of undone) notes.push(() => `No ${trade} stands on that side: his job stays undone.`);
+  for (const tag of idleTags) notes.push(() => `Nobody is there for “${sayTag(outcome, tag)}”.`);
   for (const man of jobless) notes.push(() => `${scene.men[man]!.id} has no job in this scheme.`);
 }
+
+/** A tag as the scheme explains it. */
+const sayTag = ({ settled }: Outcome, tag: string): string =>
+  settled.call.scheme.tags.find((t) => t.name === tag)?.says ?? tag;
 
 /** The picture is the other play's: said beside the verdict, not against it. */
 export function changesOfPlay({ outcome, scene, notes }: Case): void {

@@ -1,9 +1,9 @@
 import type { Formation } from '../../model/formation';
 import type { Side } from '../../model/side';
 import { sayHead } from '../../language/print';
-import type { DealLine, Phrase } from '../../language/tree';
+import type { Condition, DealLine, Phrase, SchemeTree, Sentence } from '../../language/tree';
 import { COVERS, type LineCover } from '../../vocabulary/covers/index';
-import { GROUPS } from '../../vocabulary/index';
+import { GROUPS, type ConditionId } from '../../vocabulary/index';
 import { NOBODY, type Lineup, type Post, type Proposal } from '../../vocabulary/scene';
 import type { GroupWord, TargetFinder } from '../../vocabulary/word';
 import type { CompiledScheme } from './compile';
@@ -62,6 +62,8 @@ export interface SeatedCall {
   readonly jobless: readonly number[];
   /** Trades the scheme has rules for and nobody stands there to do: "backside tackle" of an unbalanced line. */
   readonly undone: readonly string[];
+  /** Tags in force that only men who are not in this formation could do. */
+  readonly idleTags: readonly string[];
   /** How settling begins: nobody has proposed anything, nobody is done, nobody was refused, nobody has a next man. */
   readonly silence: readonly Proposal[];
   readonly nobodyDone: readonly boolean[];
@@ -90,7 +92,8 @@ export function seatCall(
 
 function seat(scheme: CompiledScheme, formation: Formation, side: Side, tags: ReadonlySet<string>): SeatedCall {
   const { tree, head } = scheme;
-  const lineup = lineUp(formation, side, tags, tree.seats);
+  const wanted = tree.seats.filter(({ name }) => isWanted(tree, name, tags));
+  const lineup = lineUp(formation, side, tags, wanted);
   const { men, lineCount, posts } = lineup;
   const line = men.slice(0, lineCount);
   const everybody = men.map((m) => m.index);
@@ -137,6 +140,12 @@ function seat(scheme: CompiledScheme, formation: Formation, side: Side, tags: Re
       tree.sheets.flatMap((s) => s.heads),
       posts,
     ),
+    idleTags: [...tags].filter(
+      (tag) =>
+        scheme.tags.some((t) => t.name === tag) &&
+        tree.sheets.some((sheet) => sheet.sentences.some((s) => asksFor(s.when, tag))) &&
+        !sheets.some((own) => own.some((s) => s.called && asksFor(s.sentence.when, tag))),
+    ),
     silence: everybody.map(() => NO_PROPOSAL),
     nobodyDone: everybody.map(() => false),
     noRefusals: everybody.map(() => NO_REFUSALS),
@@ -159,6 +168,35 @@ function dealsOf(lines: readonly DealLine[], lineup: Lineup): CompiledDeal[] {
       .sort((a, b) => men[a]!.x - men[b]!.x || a - b),
   }));
 }
+
+/** Has a job something to do as the play is called? A man who would do it only under a tag that is off is free for another job. */
+function isWanted({ sheets }: SchemeTree, seat: string, tags: ReadonlySet<string>): boolean {
+  const own = sheets.filter((sheet) => sheet.heads.some((head) => seatOf(head) === seat));
+  const isCalled = ({ when }: Sentence): boolean => !tagsAskedFor(when).some((tag) => !tags.has(tag));
+  return own.length === 0 || own.some((sheet) => sheet.sentences.some(isCalled));
+}
+
+/** Whose job a heading is about, when it is about a seat the scheme declares. */
+function seatOf({ slots }: Phrase): string | null {
+  const { who } = slots;
+  return typeof who === 'object' && 'word' in who && typeof who.slots.seat === 'string' ? who.slots.seat : null;
+}
+
+/** The tags without which a condition cannot hold. */
+function tagsAskedFor(when: Condition | null): string[] {
+  if (when?.op === 'and') return when.parts.flatMap(tagsAskedFor);
+  if (when?.op !== 'is') return [];
+  const { word, form, slots } = when.phrase;
+  return word === CALLS_FOR_TAG && form === 0 ? [slots.tag as string] : [];
+}
+
+/** Does a condition hold only while a tag is on? */
+function asksFor(when: Condition | null, tag: string): boolean {
+  if (when === null || when.op === 'not') return false;
+  if (when.op !== 'is') return when.parts.some((part) => asksFor(part, tag));
+  return when.phrase.word === CALLS_FOR_TAG && when.phrase.form === 0 && when.phrase.slots.tag === tag;
+}
+const CALLS_FOR_TAG: ConditionId = 'tag-on';
 
 const TRADES = {
   'playside tackle': 'PT',

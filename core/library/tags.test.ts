@@ -1,0 +1,114 @@
+import { describe, expect, it } from 'vitest';
+import { readFormation } from '../language/lineups/read-formation';
+import { readFront } from '../language/lineups/read-front';
+import { shippedScheme } from '../calls/resolve-call';
+import type { Resolution } from '../model/resolution';
+import { need } from '../testing/need';
+import { resolveStill } from '../resolve/resolve';
+import { libraryIds } from './library';
+
+const OVER = 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right';
+const ODD = 'LE 5 left; N 0; RE 5 right; W 20 left; M 20 right';
+function run(id: string, formation: string, front: string, ...tags: string[]): Resolution {
+  const men = need(readFormation(formation));
+  return resolveStill(need(shippedScheme(id)), men, need(readFront(front, men)), { side: 'right', tags });
+}
+const has = ({ assignments }: Resolution, id: string): string => {
+  const a = assignments.find((x) => x.blocker === id);
+  return a ? `${a.block} ${a.target ?? '-'}` : 'no job';
+};
+const status = ({ defenders }: Resolution, id: string) => defenders.find((d) => d.id === id)!.status;
+const runs = libraryIds('schemes').filter((id) => need(shippedScheme(id)).head.throw === null);
+const ofFamily = (...families: string[]): string[] =>
+  runs.filter((id) => families.includes(need(shippedScheme(id)).head.family));
+
+describe('tags of every gap play and trap', () => {
+  const men = 'LT LG C RG RT Y right; X slot left; B left';
+  const front = `${ODD}; S (14, 10); FS (0, 36)`;
+
+  it.each(ofFamily('gap', 'trap'))('%s: nobody who runs with the ball wraps', (id) => {
+    const wrapped = run(id, 'LT LG C RG RT; B left', front, 'wrap');
+    expect(has(wrapped, 'B')).toBe('no job');
+    expect(wrapped.notes.filter((n) => n.startsWith('Nobody is there for'))).toHaveLength(1);
+  });
+
+  it.each(ofFamily('gap', 'trap'))('%s: a slot wraps for the next free hat, else the safety', (id) => {
+    const [without, wrapped] = [run(id, men, front), run(id, men, front, 'wrap')];
+    expect(has(without, 'X')).toBe('no job');
+    expect(has(wrapped, 'X')).toMatch(/^lead (S|W|M|FS)$/);
+    expect(wrapped.notes.filter((n) => n.startsWith('Nobody is there for'))).toEqual([]);
+  });
+
+  it.each(ofFamily('gap', 'trap'))('%s: when the quarterback keeps it the back goes ahead of him', (id) => {
+    expect(has(run(id, men, front), 'B')).toBe('no job');
+    expect(has(run(id, men, front, 'keep'), 'B')).toMatch(/^(lead|kick) /);
+  });
+});
+
+describe('tags of every zone school', () => {
+  const zones = ofFamily('inside zone');
+
+  it.each(zones)('%s: an H, a slot or a wing comes across for the end; with nobody there it is said', (id) => {
+    for (const who of ['H right', 'H slot right', 'H wing right', 'H left'])
+      expect(has(run(id, `LT LG C RG RT Y right; ${who}; B left`, OVER, 'split'), 'H')).toBe('kick LE');
+    expect(run(id, 'LT LG C RG RT; B left', OVER, 'split').notes).toContainEqual(
+      expect.stringMatching(/^Nobody is there for “the H, a wing or a slot comes across/),
+    );
+  });
+
+  it.each(zones)('%s: the conflict man is whom the coach marks, else the overhang', (id) => {
+    const front = (s: string, j: string) => `${OVER}; S (14, 10)${s}; J (-14, 10)${j}`;
+    expect(status(run(id, 'LT LG C RG RT; B left', front('', ''), 'conflict'), 'S')).toBe('left');
+    const marked = run(id, 'LT LG C RG RT; B left', front('', ' conflict'), 'conflict');
+    expect([status(marked, 'S'), status(marked, 'J')]).toEqual(['free', 'left']);
+  });
+});
+
+describe('single tags', () => {
+  it('a manned front: everybody his man, the guard to the edge man, the end inside his hip', () => {
+    const r = run('power', 'LT LG C RG RT H right; B left', `${ODD}; S (14, 10)`, 'man-front');
+    expect(['C', 'RT', 'RG', 'LG', 'H'].map((id) => has(r, id))).toEqual([
+      'base N',
+      'base RE',
+      'skip-pull S',
+      'pull-lead M',
+      'lead W',
+    ]);
+  });
+
+  it('a trap’s backside tackle touches his man and goes; that man is left', () => {
+    const r = run('long-trap', 'LT LG C RG RT; B', OVER.replace('N 1 left; T 3 right', 'T 3 left; N 1 right'), 'chip');
+    expect([has(r, 'LT'), r.assignments.find((a) => a.blocker === 'LT')!.next, status(r, 'LE')]).toEqual([
+      'chip LE',
+      'W',
+      'left',
+    ]);
+    expect(has(run('long-trap', 'LT LG C RG RT; B', OVER), 'LT')).not.toContain('chip');
+  });
+
+  it('down: the wing turns the man on the edge out instead of going inside', () => {
+    const formation = 'LT LG C RG RT Y right; Z wing right; B left';
+    const front = 'LE 5 left; N 1 left; T 3 right; RE 6i right; S 9 right up lb; W 30 left; M 10 right';
+    expect(has(run('down-gap', formation, front, 'turn-out'), 'Z')).toBe('fan S');
+    expect(has(run('down-gap', formation, front), 'Z')).not.toBe('fan S');
+  });
+
+  it('down: centre and guard both go through, the tackle comes in behind them', () => {
+    const formation = 'LT LG C RG RT Y right; Z wing right; B left';
+    const front = 'LE 5 left; T 2 left; N 3 right; RE 6i right; W 30 left; M 10 right';
+    const r = run('down-gap', formation, front, 'scoop');
+    expect([has(r, 'LT'), has(r, 'LG').split(' ')[0], has(r, 'C').split(' ')[0]]).toEqual([
+      'cutoff T',
+      'climb',
+      'climb',
+    ]);
+    expect(has(run('down-gap', formation, front), 'LG')).toBe('cutoff T');
+  });
+
+  it('pin and pull, end blocks down: gap, then down, then the second level', () => {
+    const y = (front: string): string => has(run('pin-pull-gap', 'LT LG C RG RT Y right; B left', front), 'Y');
+    expect(y('LE 5 left; N 0; RE 6i right; W 20 left; M 20 right')).toBe('down RE');
+    expect(y('LE 5 left; N 0; RE 4 right; W 20 left; M 20 right')).toBe('down RE');
+    expect(y('LE 5 left; N 1 left; T 3 right; RE 9 right; W 30 left; M 10 right; K 00')).toMatch(/^climb [MWK]$/);
+  });
+});
