@@ -4,6 +4,7 @@ import {
   BUMPS,
   COVER_NAMES,
   ENTRIES,
+  SCHEME_STEPS,
   SchemeHeadSchema,
   TEMPOS,
   THROWS,
@@ -37,6 +38,7 @@ export const HEAD_VALUES: Partial<Record<keyof SchemeHead, readonly string[]>> =
   throw: THROWS,
   cover: COVER_NAMES,
   bump: BUMPS,
+  step: SCHEME_STEPS,
 };
 
 export interface ReadTree<T extends Tree = Tree> {

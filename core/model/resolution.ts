@@ -8,6 +8,30 @@ export const DefenderStatusSchema = z.enum(['single', 'double', 'triple', 'read'
 
 export const StepSchema = z.object({ kind: z.string(), foot: SideSchema });
 
+/** Which way a part of the technique points, as it is said to the man: never left or right but on the centre. */
+const HEADS = ['inside', 'outside', 'play side', 'back side', 'across', 'square', 'none'] as const;
+/** How a man does it: what follows from his block, his part in a pair, where his man stands and where the ball ends. */
+export const TechniqueSheetSchema = z.object({
+  length: z.enum(['none', 'short', 'long']),
+  landmark: z.string(),
+  head: z.enum(HEADS),
+  hand: z.enum(['inside', 'outside', 'play side', 'back side', 'both', 'none']),
+  pad: z.string(),
+  /** Wordings of the program's schools that bear on this block. */
+  schools: z.array(z.string()),
+  stance: z.object({
+    kind: z.enum(['three-point', 'two-point', 'tackle’s', 'over the ball', 'upright']),
+    /** The hand on the ground. */
+    hand: SideSchema.nullable(),
+    /** The foot that is back, and how far; even feet tip nothing off. */
+    back: SideSchema.nullable(),
+    stagger: z.enum(['even', 'heel to instep', 'heel to toe']),
+  }),
+  /** Which of the two the first step is taken with. */
+  stepsWith: z.enum(['front foot', 'back foot', 'either foot']),
+});
+export type TechniqueSheet = z.infer<typeof TechniqueSheetSchema>;
+
 export const PassedOverSchema = z.object({ line: z.number(), sentence: z.string(), reason: z.string() });
 
 export const AssignmentSchema = z.object({
@@ -25,6 +49,8 @@ export const AssignmentSchema = z.object({
   step: StepSchema,
   aim: z.string(),
   eyes: z.string(),
+  /** `null` in answers kept by a build that did not work it out. */
+  technique: TechniqueSheetSchema.nullable().default(null),
   call: z.string().nullable(),
   /** What he does if the picture moves. */
   followUps: z.array(z.string()),

@@ -38,6 +38,9 @@ export const COVER_NAMES = [
   'count',
 ] as const;
 
+/** First steps a scheme asks of everybody who blocks straight ahead. */
+export const SCHEME_STEPS = ['lead', 'bucket', 'drop'] as const;
+
 /** What happens with a man on the line whom no rule reaches. */
 export const BUMPS = ['nobody', 'over to a free man'] as const;
 
@@ -50,6 +53,8 @@ export const SchemeHeadSchema = z.object({
   /** Only on the pass track. */
   throw: z.enum(THROWS).nullable(),
   cover: z.enum(COVER_NAMES),
+  /** The first step its linemen take whatever the shade; without it, the step of each block. */
+  step: z.enum(SCHEME_STEPS).nullable(),
   bump: z.enum(BUMPS),
   /** The formation it is usually called from, by id. */
   from: z

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { SideSchema } from './side';
+import { schoolsOf } from './technique-schools';
 
 /** Places on the line by their shipped words. */
 export const TECHNIQUE_NAMES = ['0', '1', '2i', '2', '3', '4i', '4', '5', '6i', '6', '9', 'A', 'B', 'C', 'D'] as const;
@@ -89,6 +90,12 @@ export const SettingsSchema = z.object({
   /** Yards behind the ball at which he stands in the gun and in the pistol. */
   gunDepth: z.coerce.number().min(3).max(8).default(5),
   pistolDepth: z.coerce.number().min(2).max(7).default(4),
+  /** Technique on which schools differ; see there for what each says. */
+  strike: z.enum(schoolsOf('strike')).default('hands'),
+  hat: z.enum(schoolsOf('hat')).default('outside'),
+  reachStep: z.enum(schoolsOf('reachStep')).default('gain'),
+  doubleExit: z.enum(schoolsOf('doubleExit')).default('patient'),
+  runStance: z.enum(schoolsOf('runStance')).default('three-point'),
   /** Whether a walked-up man counts when a tackle says loaded or light. */
   walkedUpCounts: z.preprocess((v) => (v === 'true' ? true : v === 'false' ? false : v), z.boolean()).default(true),
 });

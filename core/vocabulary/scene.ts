@@ -16,6 +16,8 @@ export interface Lineup {
   /** Which side of the field the play goes to. */
   readonly side: Side;
   readonly tags: ReadonlySet<string>;
+  /** How the scheme itself explains its tags and looks, by name; what it does not explain is said by its name. */
+  readonly spoken: ReadonlyMap<string, string>;
   /** Man index of every declared seat; -1 when nobody in this formation fits. */
   readonly seats: ReadonlyMap<string, number>;
 }
@@ -142,5 +144,9 @@ export interface Proposal {
    */
   readonly instead: 'over' | 'on' | 'stay' | 'climb' | 'take' | null;
 }
+
+/** A tag or look as a coach says it. */
+export const spokenOf = ({ spoken }: Pick<Lineup, 'spoken'>, name: string): string =>
+  spoken.get(name) ?? name.replaceAll('-', ' ');
 
 export const NOBODY = -1;

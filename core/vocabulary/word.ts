@@ -1,3 +1,4 @@
+import type { SchemeHead } from '../model/scheme';
 import type { Change, Lineup, Scene } from './scene';
 
 /** Kinds of phrase a sentence is made of. Everything else a slot can hold is a plain word (see `LeafKind`). */
@@ -66,6 +67,8 @@ export interface Slots {
   region(name: string): ManFinder;
   text(name: string): string;
   list(name: string): readonly string[];
+  /** That nobody or nothing of the kind is there, with the words it was asked for in: "there is no nose". */
+  absent(name: string): string;
 }
 
 /** Finds a blocker: his index in the scene, or -1. */
@@ -155,13 +158,56 @@ export interface GroupWord extends Saying {
   readonly includes: (slots: Slots) => (lineup: Lineup, man: number) => boolean;
 }
 
-/** How a block is started and what it aims at; sides are worked out on the board. */
-export interface BlockTechnique {
-  readonly step: string;
+export const STEPS = [
+  'lead',
+  'lateral',
+  'bucket',
+  'drop',
+  'open',
+  'skip',
+  'short pull',
+  'in place',
+  'post',
+  'kick',
+  'slide',
+  'none',
+] as const;
+export type Step = (typeof STEPS)[number];
+
+/** How a block is done. Places on a body are said from where the man stands; sides are worked out on the board. */
+export interface TechniqueParts {
+  readonly step: Step;
+  readonly length: 'none' | 'short' | 'long';
   /** Which foot: nearest the target, play side, or away from the ball first. */
   readonly foot: 'near' | 'far' | 'playside' | 'backside' | 'inside';
+  /** Where the second step lands. */
+  readonly landmark: string;
   readonly aim: string;
   readonly eyes: string;
+  /** Where the hat goes; what coaches see differently is a school of the program. */
+  readonly head: 'inside' | 'outside' | 'playside' | 'near' | 'across' | 'square' | 'by school';
+  /** The hand that presses. */
+  readonly hand: 'inside' | 'outside' | 'near' | 'far' | 'both' | 'none';
+  readonly pad: string;
+}
+
+/** What a block is done by, beyond the block: who he is in a pair, where his man stands, where the ball ends. */
+export interface Place {
+  /** Of a pair the man nearer the ball and the man farther from it; the one in the middle of three. */
+  readonly role: 'alone' | 'inner' | 'outer' | 'third';
+  readonly shade: 'inside' | 'head-up' | 'outside';
+  /** Farther to the side than shoulders touch. */
+  readonly wide: boolean;
+  /** On which side of the man blocked the ball crosses the line. */
+  readonly ball: 'inside' | 'outside';
+  /** He is a tight end or a wing. */
+  readonly end: boolean;
+  readonly track: SchemeHead['track'];
+}
+
+/** A block’s technique, and what is different at some places; of several that fit the later one holds. */
+export interface BlockTechnique extends TechniqueParts {
+  readonly byPlace?: readonly { readonly when: Partial<Place>; readonly then: Partial<TechniqueParts> }[];
 }
 
 export interface BlockWord extends Saying {

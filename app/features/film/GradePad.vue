@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue';
 import { standardOf } from '#core/grade/standards';
+import { techniqueLines } from '#core/reports/technique-lines';
 import { FAULTS, FAULT_IDS, type FaultId } from '#core/model/faults';
 import ManColumns from '~/features/board/ManColumns.vue';
 import { blockName, upperFirst } from '~/features/board/words';
@@ -22,6 +23,13 @@ const rows = [
 const asked = computed(() => new Map(film.snap?.resolution.assignments.map((a) => [a.blocker, a]) ?? []));
 const current = computed(() => (film.selected ? (asked.value.get(film.selected) ?? null) : null));
 const standard = computed(() => (current.value ? standardOf(current.value.block) : null));
+/** What he was asked to do with feet, eyes, hat and hands, as it was when the snap was logged. */
+const told = computed(() => {
+  const lines = current.value ? techniqueLines(current.value) : [];
+  return lines.length === 0
+    ? ''
+    : `${lines.map((l) => (l.name === 'Ours' ? l.says : `${l.name}: ${l.says}`)).join('; ')}.`;
+});
 const left = computed(() => film.men.filter((m) => !film.marks[m]).length);
 
 const field = ref<HTMLTextAreaElement | null>(null);
@@ -80,7 +88,8 @@ const MARK_KEYS = [
     </div>
     <section v-if="current && standard && !film.readOnly" class="man" :aria-label="`Marks of ${film.selected}`">
       <p>
-        <b>{{ film.selected }}, {{ blockName(current).toLowerCase() }}.</b> Done when: {{ standard.doneWhen }}
+        <b>{{ film.selected }}, {{ blockName(current).toLowerCase() }}.</b>
+        <span v-if="told" class="soft">{{ told }}</span> Done when: {{ standard.doneWhen }}
         <span class="soft">Not: {{ standard.notWhen }} He was told: {{ upperFirst(current.because.sentence) }}.</span>
       </p>
       <div class="hands">

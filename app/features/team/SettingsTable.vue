@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import { usePlaybook } from '~/features/playbook/store';
+import { schoolsOf, TECHNIQUE_SCHOOLS, type TechniqueSchool } from '#core/model/technique-schools';
 import { SettingsSchema, SHIPPED_SETTINGS, TECHNIQUE_NAMES, type Settings } from '#core/model/settings';
 
 const emit = defineEmits<{ change: [settings: Settings] }>();
@@ -12,6 +13,8 @@ type Row = {
   says: string;
   unit?: string;
   options?: readonly string[];
+  /** What each option says to a man. */
+  explains?: Readonly<Record<string, string>>;
 };
 const ROWS: readonly Row[] = [
   { key: 'standardYards', says: 'A good run gains', unit: 'yards' },
@@ -35,6 +38,12 @@ const ROWS: readonly Row[] = [
   { key: 'strength', says: 'Strength is', options: ['tight-end', 'field', 'called'] },
   { key: 'box', says: 'The box is measured from the', options: ['tackle', 'tight-end'] },
   { key: 'mike', says: 'Of two or four, the Mike is the one', options: ['strength', 'nearest', 'weak'] },
+  ...(Object.keys(TECHNIQUE_SCHOOLS) as TechniqueSchool[]).map((key) => ({
+    key,
+    says: TECHNIQUE_SCHOOLS[key].decides,
+    options: schoolsOf(key),
+    explains: TECHNIQUE_SCHOOLS[key].schools as Record<string, string>,
+  })),
   { key: 'techniques', says: 'Techniques are said', options: ['standard', 'shade-nose', 'seven-inside', 'seven-gap'] },
 ];
 
@@ -85,6 +94,7 @@ function set(key: Row['key'] | 'walkedUpCounts', value: string): void {
             >
           </td>
           <td class="soft">
+            {{ r.explains?.[String(playbook.settings[r.key])] ?? '' }}
             {{ playbook.settings[r.key] === SHIPPED_SETTINGS[r.key] ? '' : `shipped: ${SHIPPED_SETTINGS[r.key]}` }}
           </td>
         </tr>

@@ -9,6 +9,7 @@ import LineupCompare from './LineupCompare.vue';
 import MendList from './MendList.vue';
 import MovementList from './MovementList.vue';
 import OverruleRow from './OverruleRow.vue';
+import PocketCard from './PocketCard.vue';
 import TooFewList from './TooFewList.vue';
 import WhyPanel from './WhyPanel.vue';
 import { useWalkthrough } from './store';
@@ -72,6 +73,7 @@ const technique = computed(() => i.value.techniques.find((t) => t.id === props.s
     <TooFewList v-if="board.oneTooMany" :few="board.oneTooMany" @make="board.make" />
     <MendList v-if="board.mendings.length" :mendings="board.mendings" @make="board.make" />
     <WhyPanel v-if="assignment" :assignment="assignment" />
+    <PocketCard v-if="board.card" :card="board.card" />
     <section v-else-if="defender">
       <h2>{{ defender.id }}</h2>
       <p>

@@ -1,9 +1,12 @@
 <script setup lang="ts">
+import { computed } from 'vue';
+import { techniqueLines } from '#core/reports/technique-lines';
 import type { Assignment } from '#core/model/resolution';
 import { blockName, upperFirst } from '~/features/board/words';
 import { standardOf } from '#core/grade/standards';
 
-defineProps<{ assignment: Assignment }>();
+const props = defineProps<{ assignment: Assignment }>();
+const how = computed(() => techniqueLines(props.assignment));
 </script>
 
 <template>
@@ -17,6 +20,12 @@ defineProps<{ assignment: Assignment }>();
     </p>
     <p v-if="assignment.because.rather">{{ upperFirst(assignment.because.rather) }}.</p>
     <p v-for="f in assignment.followUps" :key="f">{{ upperFirst(f) }}.</p>
+    <dl v-if="how.length" class="how">
+      <template v-for="(line, n) in how" :key="n">
+        <dt>{{ line.name }}</dt>
+        <dd>{{ line.says }}</dd>
+      </template>
+    </dl>
     <p v-if="standardOf(assignment.block)" class="soft">Done when: {{ standardOf(assignment.block)!.doneWhen }}</p>
     <details v-if="assignment.because.passedOver.length" open>
       <summary class="link">Passed over ({{ assignment.because.passedOver.length }})</summary>
@@ -33,6 +42,15 @@ defineProps<{ assignment: Assignment }>();
 section {
   display: grid;
   gap: 6px;
+}
+.how {
+  display: grid;
+  grid-template-columns: max-content 1fr;
+  gap: 1px 10px;
+  font-size: 13px;
+}
+.how dt {
+  color: var(--soft);
 }
 summary {
   cursor: pointer;

@@ -5,6 +5,7 @@ import { sayFront } from '#core/language/lineups/print-lineup';
 import { afterMotion, answerFrom, canMotion } from '#core/compare/lineups';
 import { compareResolutions } from '#core/compare/compare';
 import { whatMends, type Change, type Mending } from '#core/compare/mend';
+import { pocketCard, type PocketCard } from '#core/compare/pocket-card';
 import { tooFew, type TooFew } from '#core/compare/too-few';
 import { applyStep, invertStep, moveStep, type FrontStep } from '#core/model/front-steps';
 import type { Formation } from '#core/model/formation';
@@ -238,6 +239,16 @@ export const useWalkthrough = defineStore('walkthrough', () => {
     return tooFew({ scheme: scheme.value, formationText, front: moving.value, call: callOf() });
   });
 
+  /** What the selected man carries in his pocket. */
+  const card = computed<PocketCard | null>(() => {
+    const scheme = playbook.book.scheme(call.value.scheme);
+    if (!scheme.ok || !formation.value || !moving.value || selected.value === null) return null;
+    return pocketCard(
+      { scheme: scheme.value, formation: formation.value, front: moving.value, call: callOf() },
+      selected.value,
+    );
+  });
+
   /** The same call by another school of its family, man by man. */
   const otherSchool = ref<string | null>(null);
   const comparison = computed(() => {
@@ -314,6 +325,7 @@ export const useWalkthrough = defineStore('walkthrough', () => {
     overrides,
     mendings,
     oneTooMany,
+    card,
     otherSchool,
     comparison,
     otherLineup,

@@ -36,7 +36,10 @@ export function explainWorked(
       }),
       mike: mikeOf(outcome.settled.call, outcome.settled.scene),
     },
-    assignments: inLineOrder(explainAssignments(outcome, call.side, aim, words), formation),
+    assignments: inLineOrder(
+      explainAssignments(outcome, call.side, words, { head: scheme.head, aim, settings }),
+      formation,
+    ),
     defenders: explainDefenders(outcome),
     calls: lineCalls(outcome, words),
     problems: judgement.faults.map((fault) => explainFault(outcome, fault)),

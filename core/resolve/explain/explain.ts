@@ -1,24 +1,26 @@
 import { sayPhrase, saySentence } from '../../language/print';
+import type { Action } from '../../language/tree';
 import { mirrorPoint, type Point } from '../../geometry/vec';
 import type { Assignment, Resolution } from '../../model/resolution';
 import type { Side } from '../../model/side';
-import { BLOCKS } from '../../vocabulary/index';
 import { NOBODY, type Scene } from '../../vocabulary/scene';
 import type { CallWords } from '../../model/call-words';
 import { FAILS, whyNot } from '../prepare/phrase';
 import { callOf } from './line-calls';
-import type { Aim } from '../prepare/prepare-call';
 import type { ManOutcome, Outcome } from '../allot/outcome';
 import { footOf, pathOf } from './paths';
 import { whyRather } from './rather';
+import { stanceOf } from './stance';
+import { sheetOf, techniqueParts, type TechniqueCall } from './technique';
 import type { CompiledSentence } from '../prepare/sentence';
 import { sceneWith } from '../settle/set-scene';
 import type { Settled } from '../settle/settled';
 import { leftBy } from '../settle/settle';
 
 /** Every man's assignment with its path, technique and reasons, from the decision record; back in the field frame. */
-export function explainAssignments(outcome: Outcome, side: Side, aim: Aim, words: CallWords): Assignment[] {
+export function explainAssignments(outcome: Outcome, side: Side, words: CallWords, how: TechniqueCall): Assignment[] {
   const { scene } = outcome.settled;
+  const { aim, settings } = how;
   const turn = (p: Point): Point => {
     const back = side === 'right' ? p : mirrorPoint(p);
     return { x: round(back.x), y: round(back.y) };
@@ -26,7 +28,9 @@ export function explainAssignments(outcome: Outcome, side: Side, aim: Aim, words
   const ids = (who: readonly number[]): string[] => who.map((m) => scene.men[m]!.id);
   const foe = (d: number): string | null => (d === NOBODY ? null : scene.defenders[d]!.id);
   return outcome.men.map((plan) => {
-    const { technique } = BLOCKS[plan.block];
+    const parts = techniqueParts(outcome, plan, how);
+    const foot = footOf(scene, plan, parts.foot, side);
+    const stance = stanceOf(scene, plan, settings, aim.pocket !== null);
     const call = callOf(scene, plan);
     return {
       blocker: scene.men[plan.man]!.id,
@@ -37,9 +41,14 @@ export function explainAssignments(outcome: Outcome, side: Side, aim: Aim, words
       pull: plan.pull,
       help: plan.help,
       path: pathOf(scene, plan, aim).map(turn),
-      step: { kind: technique.step, foot: footOf(scene, plan, side) },
-      aim: technique.aim,
-      eyes: technique.eyes,
+      step: { kind: parts.step, foot },
+      aim: parts.aim,
+      eyes: parts.eyes,
+      technique: {
+        ...sheetOf(outcome, plan, parts, how),
+        stance,
+        stepsWith: stance.back === null ? 'either foot' : stance.back === foot ? 'back foot' : 'front foot',
+      },
       call: call ? words[call] : null,
       followUps: followUpsOf(outcome, plan),
       because: { ...reasonsOf(outcome, plan), rather: whyRather(outcome, plan) },
@@ -109,7 +118,17 @@ function whyPassed({ sheets, refusals, bound }: Settled, chosen: Scene, man: num
   }
   if (sentence.when?.(chosen, man, NOBODY) === FAILS) return whyNot(sentence.sentence.when!, chosen, man);
   if (bound?.mayUse(man, sentence, index) === false) return 'nobody starts or stops pulling once the ball is snapped';
-  return bound ? 'nobody is there to take whom nobody has already' : 'nobody is there to take';
+  const wanted = sentence.sentence.actions.flatMap(targetsSaid);
+  const whom = wanted.length === 0 ? 'nobody' : `no ${[...new Set(wanted)].join(' and no ')}`;
+  return `${whom} is there to take${bound ? ' whom nobody has already' : ''}`;
+}
+
+/** Whom an action asks for, in its words; nobody where it points at somebody named before. */
+function targetsSaid({ block, then }: Action): string[] {
+  return [block, then].flatMap((phrase) => {
+    const whom = phrase?.slots.whom;
+    return typeof whom === 'object' && 'word' in whom && whom.word !== 'him' ? [sayPhrase(whom, { bare: true })] : [];
+  });
 }
 
 /** Every defender's status, in lateral order, with who has him. */

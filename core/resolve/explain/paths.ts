@@ -3,6 +3,7 @@ import { lessThan } from '../../geometry/compare';
 import { otherSide, type Side } from '../../model/side';
 import { BLOCKS } from '../../vocabulary/index';
 import { NOBODY, type Scene } from '../../vocabulary/scene';
+import type { TechniqueParts } from '../../vocabulary/word';
 import type { Aim } from '../prepare/prepare-call';
 import type { ManOutcome } from '../allot/outcome';
 import { setPoint } from './pass-set';
@@ -50,9 +51,8 @@ function touch(from: Point, defender: Point, outcome: ManOutcome, scene: Scene):
 }
 
 /** The foot he starts with, as the man himself would say it. */
-export function footOf(scene: Scene, outcome: ManOutcome, side: Side): Side {
+export function footOf(scene: Scene, outcome: ManOutcome, rule: TechniqueParts['foot'], side: Side): Side {
   const self = scene.men[outcome.man]!;
-  const rule = BLOCKS[outcome.block].technique.foot;
   const playFoot = side;
   const target = outcome.target === NOBODY ? self.x + 1 : scene.defenders[outcome.target]!.x;
   const toward = lessThan(target, self.x) ? otherSide(playFoot) : playFoot;

@@ -7,6 +7,8 @@ export interface CompiledScheme {
   readonly tree: SchemeTree;
   readonly head: SchemeHead;
   readonly tags: readonly { name: string; on: boolean; says: string }[];
+  /** How it explains its tags and looks: a tag by its own words, a look by the remark above it. */
+  readonly spoken: ReadonlyMap<string, string>;
   /** Line of "bump over to a free man"; 0 where nobody bumps. */
   readonly bumpLine: number;
   /** Looks and sentences that hang on what other men have chosen. */
@@ -21,6 +23,7 @@ const UNSAID: SchemeHead = {
   tempo: 'power',
   throw: null,
   cover: 'shoulders',
+  step: null,
   bump: 'nobody',
   from: null,
   note: null,
@@ -44,6 +47,16 @@ export function compileScheme(tree: SchemeTree): CompiledScheme {
     head,
     bumpLine: head.bump === 'nobody' ? 0 : (tree.head.find((h) => h.key === 'bump')?.span.line ?? 0),
     asking: new Set([...looks, ...sentences]),
+    spoken: spokenBy(tree),
     tags: tree.tags.map(({ name, on, says }) => ({ name, on, says })),
   };
+}
+
+function spokenBy({ tags, looks }: SchemeTree): ReadonlyMap<string, string> {
+  const said = new Map(tags.map(({ name, says }) => [name, says]));
+  for (const { name, comments } of looks) {
+    const remark = comments.join(' ').replace(/\.$/, '');
+    if (remark) said.set(name, remark[0]!.toLowerCase() + remark.slice(1));
+  }
+  return said;
 }

@@ -20,11 +20,17 @@ function placeOfPost(men: readonly SceneMan[], post: Post): number {
 }
 
 /** Turns a formation so that the play side is right, and gives every job the scheme declares to the first of its choices who is there and has none. */
-export function lineUp(formation: Formation, side: Side, tags: ReadonlySet<string>, jobs: readonly SeatLine[]): Lineup {
+export function lineUp(
+  formation: Formation,
+  side: Side,
+  tags: ReadonlySet<string>,
+  jobs: readonly SeatLine[],
+  spoken: ReadonlyMap<string, string> = NOTHING_SAID,
+): Lineup {
   const men = seatMen(formation, side);
   const posts = Object.fromEntries(POSTS.map((post) => [post, placeOfPost(men, post)])) as Record<Post, number>;
   const seats = new Map<string, number>();
-  const lineup = { men, lineCount: lineOf(formation).length, posts, side, tags, seats };
+  const lineup = { men, lineCount: lineOf(formation).length, posts, side, tags, spoken, seats };
   const busy = new Set<number>();
   const isFree = (man: number): boolean => man !== NOBODY && !busy.has(man);
   for (const { name, choices } of jobs) {
@@ -34,6 +40,8 @@ export function lineUp(formation: Formation, side: Side, tags: ReadonlySet<strin
   }
   return lineup;
 }
+
+const NOTHING_SAID: ReadonlyMap<string, string> = new Map();
 
 function seatMen(formation: Formation, side: Side): SceneMan[] {
   const sign = signOf(side);

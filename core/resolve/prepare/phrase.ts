@@ -1,3 +1,4 @@
+import { sayPhrase } from '../../language/print';
 import type { Condition, Phrase } from '../../language/tree';
 import { CONDITIONS, GAPS, MEN, QUALIFIERS, REGIONS, TARGETS, WORDS } from '../../vocabulary/index';
 import { always } from '../../vocabulary/finding';
@@ -189,6 +190,7 @@ export function slotsOf(phrase: Phrase, place: Place | null): Slots {
     target: (name) => compileTarget(of(name), place),
     gap: (name) => compileGap(of(name), place),
     region: (name) => compileRegion(of(name), place),
+    absent: (name) => sayAbsent(of(name)),
     text: (name) => {
       const v = phrase.slots[name];
       return typeof v === 'string' ? v : '';
@@ -198,6 +200,14 @@ export function slotsOf(phrase: Phrase, place: Place | null): Slots {
       return Array.isArray(v) ? (v as string[]) : [];
     },
   };
+}
+
+const ABSENT: Partial<Record<Phrase['kind'], string>> = { man: 'this formation has no', gap: 'this line has no' };
+
+function sayAbsent(phrase: Phrase): string {
+  if (phrase.kind === 'target' && (TARGETS as Record<string, TargetWord>)[phrase.word]!.pointsBack)
+    return 'nobody has been named';
+  return `${ABSENT[phrase.kind] ?? 'there is no'} ${sayPhrase(phrase, { bare: true })}`;
 }
 
 const NO_LOOKS: ReadonlySet<string> = new Set();

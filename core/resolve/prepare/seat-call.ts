@@ -93,7 +93,7 @@ export function seatCall(
 function seat(scheme: CompiledScheme, formation: Formation, side: Side, tags: ReadonlySet<string>): SeatedCall {
   const { tree, head } = scheme;
   const wanted = tree.seats.filter(({ name }) => isWanted(tree, name, tags));
-  const lineup = lineUp(formation, side, tags, wanted);
+  const lineup = lineUp(formation, side, tags, wanted, scheme.spoken);
   const { men, lineCount, posts } = lineup;
   const line = men.slice(0, lineCount);
   const everybody = men.map((m) => m.index);

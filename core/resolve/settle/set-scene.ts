@@ -31,6 +31,7 @@ class LiveScene implements OpenScene {
   readonly posts: Scene['posts'];
   readonly side: Side;
   readonly tags: Scene['tags'];
+  readonly spoken: Scene['spoken'];
   readonly seats: Scene['seats'];
   readonly defenders: readonly SceneDefender[];
   readonly first: readonly number[];
@@ -60,6 +61,7 @@ class LiveScene implements OpenScene {
     this.posts = lineup.posts;
     this.side = lineup.side;
     this.tags = lineup.tags;
+    this.spoken = lineup.spoken;
     this.seats = lineup.seats;
     this.standing = acrossFrom(facts.picture, otherSide(lineup.side));
     this.defenders = placeDefenders(this.standing, lineup.side);

@@ -7,6 +7,16 @@ export const arc: BlockWord = {
   pulls: false,
   role: 'block',
   course: 'behind-the-line',
-  technique: { step: 'open', foot: 'far', aim: 'outside number', eyes: 'the force' },
+  technique: {
+    step: 'open',
+    foot: 'far',
+    aim: 'outside number',
+    eyes: 'the force',
+    length: 'long',
+    landmark: 'past the end’s outside foot',
+    head: 'outside',
+    hand: 'inside',
+    pad: 'square to the force at contact',
+  },
   call: null,
 };

@@ -7,6 +7,19 @@ export const back: BlockWord = {
   pulls: false,
   role: 'block',
   course: 'straight',
-  technique: { step: 'lead', foot: 'near', aim: 'near number, not past his midline', eyes: 'the back-side gap' },
+  technique: {
+    step: 'lead',
+    foot: 'near',
+    aim: 'near number, not past his midline',
+    eyes: 'the back-side gap',
+    length: 'short',
+    landmark: 'his near foot',
+    head: 'near',
+    hand: 'near',
+    pad: 'under his, not past his midline',
+    byPlace: [
+      { when: { wide: true }, then: { step: 'bucket', aim: 'near number, reached without crossing his midline' } },
+    ],
+  },
   call: 'gone',
 };

@@ -7,6 +7,17 @@ export const base: BlockWord = {
   pulls: false,
   role: 'block',
   course: 'straight',
-  technique: { step: 'lead', foot: 'near', aim: 'midline, square', eyes: 'the man in front' },
+  technique: {
+    step: 'lead',
+    foot: 'near',
+    aim: 'midline, square',
+    eyes: 'the man in front',
+    length: 'short',
+    landmark: 'between his feet',
+    head: 'by school',
+    hand: 'both',
+    pad: 'under his',
+    byPlace: [{ when: { wide: true }, then: { step: 'lateral', length: 'long', landmark: 'his inside foot' } }],
+  },
   call: null,
 };

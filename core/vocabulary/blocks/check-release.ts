@@ -8,6 +8,16 @@ export const checkRelease: BlockWord = {
   role: 'block',
   course: 'retreat',
   scans: true,
-  technique: { step: 'in place', foot: 'inside', aim: 'inside half', eyes: 'his man' },
+  technique: {
+    step: 'in place',
+    foot: 'inside',
+    aim: 'inside half',
+    eyes: 'his man',
+    length: 'none',
+    landmark: 'his inside foot',
+    head: 'inside',
+    hand: 'both',
+    pad: 'under his',
+  },
   call: null,
 };

@@ -7,6 +7,16 @@ export const chip: BlockWord = {
   pulls: false,
   role: 'touch',
   course: 'straight',
-  technique: { step: 'lead', foot: 'near', aim: 'near shoulder', eyes: 'the rusher’s near shoulder' },
+  technique: {
+    step: 'lead',
+    foot: 'near',
+    aim: 'near shoulder',
+    eyes: 'the rusher’s near shoulder',
+    length: 'short',
+    landmark: 'his near foot',
+    head: 'near',
+    hand: 'near',
+    pad: 'level with his',
+  },
   call: null,
 };

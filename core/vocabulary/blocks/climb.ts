@@ -7,6 +7,16 @@ export const climb: BlockWord = {
   pulls: false,
   role: 'block',
   course: 'climb',
-  technique: { step: 'lead', foot: 'near', aim: 'inside-out on the linebacker', eyes: 'the linebacker' },
+  technique: {
+    step: 'lead',
+    foot: 'near',
+    aim: 'inside-out on the linebacker',
+    eyes: 'the linebacker',
+    length: 'long',
+    landmark: 'the ground between him and the ball',
+    head: 'playside',
+    hand: 'both',
+    pad: 'under his at contact',
+  },
   call: 'solo',
 };

@@ -9,6 +9,16 @@ export const crack: BlockWord = {
   course: 'straight',
   care: 'blind',
   runsToHim: true,
-  technique: { step: 'lead', foot: 'inside', aim: 'near number, in front of him', eyes: 'his eyes' },
+  technique: {
+    step: 'lead',
+    foot: 'inside',
+    aim: 'near number, in front of him',
+    eyes: 'his eyes',
+    length: 'long',
+    landmark: 'in front of his near foot',
+    head: 'across',
+    hand: 'near',
+    pad: 'level with his, never below the waist',
+  },
   call: null,
 };

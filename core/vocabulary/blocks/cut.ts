@@ -8,6 +8,16 @@ export const cut: BlockWord = {
   role: 'block',
   course: 'straight',
   care: 'low',
-  technique: { step: 'bucket', foot: 'playside', aim: 'playside thigh', eyes: 'the playside thigh' },
+  technique: {
+    step: 'bucket',
+    foot: 'playside',
+    aim: 'playside thigh',
+    eyes: 'the playside thigh',
+    length: 'short',
+    landmark: 'outside his playside foot',
+    head: 'playside',
+    hand: 'none',
+    pad: 'rising through his thigh',
+  },
   call: null,
 };

@@ -7,6 +7,20 @@ export const drive: BlockWord = {
   pulls: false,
   role: 'block',
   course: 'straight',
-  technique: { step: 'lead', foot: 'playside', aim: 'near number', eyes: 'the man in front' },
+  technique: {
+    step: 'lead',
+    foot: 'playside',
+    aim: 'near number',
+    eyes: 'the man in front',
+    length: 'short',
+    landmark: 'his near foot',
+    head: 'by school',
+    hand: 'near',
+    pad: 'under his',
+    byPlace: [
+      { when: { shade: 'head-up' }, then: { landmark: 'between his feet', hand: 'both' } },
+      { when: { wide: true }, then: { step: 'bucket', aim: 'playside number' } },
+    ],
+  },
   call: null,
 };

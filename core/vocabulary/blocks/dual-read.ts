@@ -8,6 +8,16 @@ export const dualRead: BlockWord = {
   role: 'block',
   course: 'retreat',
   scans: true,
-  technique: { step: 'post', foot: 'inside', aim: 'inside man first', eyes: 'inside man, then outside' },
+  technique: {
+    step: 'post',
+    foot: 'inside',
+    aim: 'inside man first',
+    eyes: 'inside man, then outside',
+    length: 'none',
+    landmark: 'the inner man’s near foot',
+    head: 'inside',
+    hand: 'both',
+    pad: 'square to the line',
+  },
   call: null,
 };

@@ -7,6 +7,16 @@ export const fan: BlockWord = {
   pulls: false,
   role: 'block',
   course: 'straight',
-  technique: { step: 'kick', foot: 'near', aim: 'outside number', eyes: 'the man outside' },
+  technique: {
+    step: 'kick',
+    foot: 'near',
+    aim: 'outside number',
+    eyes: 'the man outside',
+    length: 'short',
+    landmark: 'his outside foot',
+    head: 'by school',
+    hand: 'far',
+    pad: 'under his, square',
+  },
   call: null,
 };

@@ -7,6 +7,16 @@ export const hinge: BlockWord = {
   pulls: false,
   role: 'block',
   course: 'retreat',
-  technique: { step: 'post', foot: 'inside', aim: 'inside gap, then his hip', eyes: 'inside gap first' },
+  technique: {
+    step: 'post',
+    foot: 'inside',
+    aim: 'inside gap, then his hip',
+    eyes: 'inside gap first',
+    length: 'short',
+    landmark: 'the inside gap',
+    head: 'inside',
+    hand: 'inside',
+    pad: 'square to the line until the gap is closed',
+  },
   call: null,
 };

@@ -7,6 +7,16 @@ export const insideRelease: BlockWord = {
   pulls: false,
   role: 'block',
   course: 'climb',
-  technique: { step: 'lead', foot: 'inside', aim: 'inside-out on the linebacker', eyes: 'the linebacker' },
+  technique: {
+    step: 'lead',
+    foot: 'inside',
+    aim: 'inside-out on the linebacker',
+    eyes: 'the linebacker',
+    length: 'long',
+    landmark: 'past the near man’s inside foot',
+    head: 'inside',
+    hand: 'inside',
+    pad: 'under the man on the line, untouched',
+  },
   call: 'solo',
 };

@@ -8,6 +8,16 @@ export const kick: BlockWord = {
   role: 'block',
   course: 'straight',
   runsToHim: true,
-  technique: { step: 'lead', foot: 'near', aim: 'inside number', eyes: 'the end man' },
+  technique: {
+    step: 'lead',
+    foot: 'near',
+    aim: 'inside number',
+    eyes: 'the end man',
+    length: 'long',
+    landmark: 'his inside foot',
+    head: 'inside',
+    hand: 'inside',
+    pad: 'under his, from inside out',
+  },
   call: null,
 };

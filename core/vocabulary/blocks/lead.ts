@@ -8,6 +8,16 @@ export const lead: BlockWord = {
   role: 'block',
   course: 'climb',
   runsToHim: true,
-  technique: { step: 'lead', foot: 'near', aim: 'inside number', eyes: 'through the hole' },
+  technique: {
+    step: 'lead',
+    foot: 'near',
+    aim: 'inside number',
+    eyes: 'through the hole',
+    length: 'long',
+    landmark: 'his inside foot',
+    head: 'playside',
+    hand: 'both',
+    pad: 'under his through the hole',
+  },
   call: null,
 };

@@ -7,6 +7,16 @@ export const leaveHim: BlockWord = {
   pulls: false,
   role: 'leave',
   course: 'none',
-  technique: { step: 'none', foot: 'near', aim: 'none', eyes: 'none' },
+  technique: {
+    step: 'none',
+    foot: 'near',
+    aim: 'none',
+    eyes: 'none',
+    length: 'none',
+    landmark: 'none',
+    head: 'square',
+    hand: 'none',
+    pad: 'none',
+  },
   call: null,
 };

@@ -7,6 +7,16 @@ export const log: BlockWord = {
   pulls: true,
   role: 'block',
   course: 'behind-the-line',
-  technique: { step: 'open', foot: 'playside', aim: 'outside number', eyes: 'the end man' },
+  technique: {
+    step: 'open',
+    foot: 'playside',
+    aim: 'outside number',
+    eyes: 'the end man',
+    length: 'long',
+    landmark: 'outside his outside foot',
+    head: 'outside',
+    hand: 'outside',
+    pad: 'under his, on his outside',
+  },
   call: null,
 };

@@ -7,6 +7,16 @@ export const outsideRelease: BlockWord = {
   pulls: false,
   role: 'block',
   course: 'climb',
-  technique: { step: 'lead', foot: 'near', aim: 'outside-in on the next man', eyes: 'the second level' },
+  technique: {
+    step: 'lead',
+    foot: 'near',
+    aim: 'outside-in on the next man',
+    eyes: 'the second level',
+    length: 'long',
+    landmark: 'past the end’s outside foot',
+    head: 'outside',
+    hand: 'inside',
+    pad: 'under the man on the line, untouched',
+  },
   call: null,
 };

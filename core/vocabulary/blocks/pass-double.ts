@@ -7,6 +7,16 @@ export const passDouble: BlockWord = {
   pulls: false,
   role: 'pair',
   course: 'retreat',
-  technique: { step: 'post', foot: 'near', aim: 'near half, hip to hip', eyes: 'the rusher, then the next gap' },
+  technique: {
+    step: 'post',
+    foot: 'near',
+    aim: 'near half, hip to hip',
+    eyes: 'the rusher, then the next gap',
+    length: 'short',
+    landmark: 'his near foot',
+    head: 'near',
+    hand: 'near',
+    pad: 'hip to hip with the partner',
+  },
   call: 'pair',
 };

@@ -7,6 +7,16 @@ export const pullKick: BlockWord = {
   pulls: true,
   role: 'block',
   course: 'behind-the-line',
-  technique: { step: 'open', foot: 'playside', aim: 'inside-out, inside number', eyes: 'the end man' },
+  technique: {
+    step: 'open',
+    foot: 'playside',
+    aim: 'inside-out, inside number',
+    eyes: 'the end man',
+    length: 'short',
+    landmark: 'his inside foot',
+    head: 'inside',
+    hand: 'inside',
+    pad: 'under his, from inside out',
+  },
   call: null,
 };

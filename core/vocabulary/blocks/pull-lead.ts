@@ -7,6 +7,16 @@ export const pullLead: BlockWord = {
   pulls: true,
   role: 'block',
   course: 'behind-the-line',
-  technique: { step: 'skip', foot: 'playside', aim: 'first colour to show', eyes: 'inside, off the double team' },
+  technique: {
+    step: 'skip',
+    foot: 'playside',
+    aim: 'first colour to show',
+    eyes: 'inside, off the double team',
+    length: 'short',
+    landmark: 'the ground behind the double',
+    head: 'playside',
+    hand: 'both',
+    pad: 'square in the hole',
+  },
   call: null,
 };

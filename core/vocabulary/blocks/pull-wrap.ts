@@ -7,6 +7,16 @@ export const pullWrap: BlockWord = {
   pulls: true,
   role: 'block',
   course: 'behind-the-line',
-  technique: { step: 'open', foot: 'playside', aim: 'first colour inside', eyes: 'inside, around the kick' },
+  technique: {
+    step: 'open',
+    foot: 'playside',
+    aim: 'first colour inside',
+    eyes: 'inside, around the kick',
+    length: 'short',
+    landmark: 'the ground inside the kick',
+    head: 'playside',
+    hand: 'both',
+    pad: 'square in the hole',
+  },
   call: null,
 };

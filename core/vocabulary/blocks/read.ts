@@ -7,6 +7,16 @@ export const readHim: BlockWord = {
   pulls: false,
   role: 'read',
   course: 'none',
-  technique: { step: 'none', foot: 'near', aim: 'none', eyes: 'the read man' },
+  technique: {
+    step: 'none',
+    foot: 'near',
+    aim: 'none',
+    eyes: 'the read man',
+    length: 'none',
+    landmark: 'none',
+    head: 'square',
+    hand: 'none',
+    pad: 'none',
+  },
   call: null,
 };

@@ -13,6 +13,11 @@ export const scan: BlockWord = {
     foot: 'inside',
     aim: 'inside half, through the gap he comes by',
     eyes: 'the first man of the scan, then the next',
+    length: 'none',
+    landmark: 'the gap he comes by',
+    head: 'inside',
+    hand: 'both',
+    pad: 'under his at contact',
   },
   call: null,
 };

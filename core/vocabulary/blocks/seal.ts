@@ -7,6 +7,16 @@ export const seal: BlockWord = {
   pulls: false,
   role: 'block',
   course: 'flat-then-up',
-  technique: { step: 'lead', foot: 'near', aim: 'outside number, body in the hole', eyes: 'his outside hip' },
+  technique: {
+    step: 'lead',
+    foot: 'near',
+    aim: 'outside number, body in the hole',
+    eyes: 'his outside hip',
+    length: 'short',
+    landmark: 'between him and the hole',
+    head: 'near',
+    hand: 'near',
+    pad: 'square to him',
+  },
   call: null,
 };

@@ -7,6 +7,16 @@ export const skipPull: BlockWord = {
   pulls: true,
   role: 'block',
   course: 'behind-the-line',
-  technique: { step: 'skip', foot: 'playside', aim: 'inside-out, inside number', eyes: 'the edge' },
+  technique: {
+    step: 'skip',
+    foot: 'playside',
+    aim: 'inside-out, inside number',
+    eyes: 'the edge',
+    length: 'short',
+    landmark: 'his inside foot',
+    head: 'inside',
+    hand: 'inside',
+    pad: 'square to the line all the way',
+  },
   call: null,
 };

@@ -8,6 +8,16 @@ export const slide: BlockWord = {
   role: 'block',
   course: 'retreat',
   slides: true,
-  technique: { step: 'slide', foot: 'near', aim: 'the gap, shoulders square', eyes: 'the gap, then the next one' },
+  technique: {
+    step: 'slide',
+    foot: 'near',
+    aim: 'the gap, shoulders square',
+    eyes: 'the gap, then the next one',
+    length: 'short',
+    landmark: 'the gap',
+    head: 'square',
+    hand: 'both',
+    pad: 'square to the line',
+  },
   call: null,
 };

@@ -7,6 +7,16 @@ export const stalk: BlockWord = {
   pulls: false,
   role: 'block',
   course: 'straight',
-  technique: { step: 'lead', foot: 'near', aim: 'midline at arm’s length', eyes: 'his belt' },
+  technique: {
+    step: 'lead',
+    foot: 'near',
+    aim: 'midline at arm’s length',
+    eyes: 'his belt',
+    length: 'long',
+    landmark: 'an arm’s length before him',
+    head: 'square',
+    hand: 'both',
+    pad: 'under his, feet under the hips',
+  },
   call: null,
 };

@@ -12,7 +12,12 @@ export const trap: BlockWord = {
     step: 'short pull',
     foot: 'playside',
     aim: 'inside-out, tight to the down block',
-    eyes: 'the man left for him',
+    eyes: 'the man he traps',
+    length: 'short',
+    landmark: 'his inside foot',
+    head: 'inside',
+    hand: 'inside',
+    pad: 'under his, tight to the down block',
   },
   call: null,
 };

@@ -12,6 +12,24 @@ export const triple: BlockWord = {
     foot: 'near',
     aim: 'near shoulder, three hips together',
     eyes: 'the linebacker, through the man',
+    length: 'short',
+    landmark: 'his near foot',
+    head: 'near',
+    hand: 'near',
+    pad: 'three hips together',
+    byPlace: [
+      {
+        when: { role: 'third' },
+        then: {
+          step: 'in place',
+          length: 'none',
+          landmark: 'between his feet',
+          aim: 'midline, from under',
+          hand: 'both',
+          pad: 'under his: stop him and raise him',
+        },
+      },
+    ],
   },
   call: 'pair',
 };

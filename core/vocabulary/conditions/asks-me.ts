@@ -20,7 +20,7 @@ export const asksMe: ConditionWord = {
   },
   why: (slots) => (scene, me, _him, holds) => {
     const man = slots.man('who')(scene, me);
-    if (man === NOBODY) return 'there is no such man in this formation';
+    if (man === NOBODY) return slots.absent('who');
     return `${scene.men[man]!.id} ${holds ? 'asks me' : 'does not ask me'}`;
   },
 };

@@ -15,7 +15,7 @@ export const calledTo: ConditionWord = {
   },
   why: (slots) => (scene, me) => {
     const man = slots.man('who')(scene, me);
-    if (man === NOBODY) return 'there is no such man in this formation';
+    if (man === NOBODY) return slots.absent('who');
     return `${scene.men[man]!.id}’s job is ${scene.proposals[man]!.job || 'nothing yet'}`;
   },
 };

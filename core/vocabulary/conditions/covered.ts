@@ -19,7 +19,7 @@ export const covered: ConditionWord = {
   },
   why: (slots) => (scene, me, _him, holds) => {
     const man = slots.man('who')(scene, me);
-    if (man === NOBODY) return 'there is no such man in this formation';
+    if (man === NOBODY) return slots.absent('who');
     const his = scene.cover.men[man]?.[0];
     const name = man === me ? 'I' : scene.men[man]!.id;
     const be = man === me ? 'am' : 'is';

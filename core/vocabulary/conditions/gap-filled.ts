@@ -17,7 +17,7 @@ export const gapFilled: ConditionWord = {
   },
   why: (slots) => (scene, me, _him, holds) => {
     const edges = slots.gap('gap')(scene, me);
-    if (!edges) return 'there is no such gap in this line';
+    if (!edges) return slots.absent('gap');
     const inside = scene.first.filter((d) => fillsGap(scene.defenders[d]!.x, edges.lo, edges.hi));
     return holds
       ? `${inside.map((d) => scene.defenders[d]!.id).join(', ')} stands in that gap`

@@ -18,7 +18,7 @@ export const handDown: ConditionWord = {
   why: (slots) => (scene, me, him, holds) => {
     const found = slots.target('whom').seek(scene, me, him, always);
     return found === NOBODY
-      ? 'there is no such defender'
+      ? slots.absent('whom')
       : `${scene.defenders[found]!.id} ${holds ? 'has a hand down' : 'stands'}`;
   },
 };

@@ -14,6 +14,6 @@ export const inTheGame: PlainCondition = {
   byCall,
   why: (slots) => (scene, me, _him, holds) => {
     const man = slots.man('who')(scene, me);
-    return holds && man >= 0 ? `${scene.men[man]!.id} is in the game` : 'this formation has no such man';
+    return holds && man >= 0 ? `${scene.men[man]!.id} is in the game` : slots.absent('who');
   },
 };

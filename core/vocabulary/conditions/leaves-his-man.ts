@@ -19,7 +19,7 @@ export const leavesHisMan: ConditionWord = {
   },
   why: (slots) => (scene, me, _him, holds) => {
     const man = slots.man('who')(scene, me);
-    if (man === NOBODY) return 'there is no such man in this formation';
+    if (man === NOBODY) return slots.absent('who');
     if (scene.cover.men[man]?.[0] === undefined) return `${scene.men[man]!.id} has no man to leave`;
     return `${scene.men[man]!.id} ${holds ? 'leaves his man' : 'stays on his man'}`;
   },

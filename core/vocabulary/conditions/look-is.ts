@@ -1,3 +1,4 @@
+import { spokenOf } from '../scene';
 import type { ConditionWord } from '../word';
 
 export const lookIs: ConditionWord = {
@@ -8,5 +9,6 @@ export const lookIs: ConditionWord = {
     const name = slots.text('look');
     return (scene, me) => scene.shows(name, me);
   },
-  why: (slots) => (_scene, _me, _him, holds) => `this front is ${holds ? '' : 'not '}${slots.text('look')}`,
+  why: (slots) => (scene, _me, _him, holds) =>
+    `this is ${holds ? '' : 'not '}the look “${spokenOf(scene, slots.text('look'))}”`,
 };

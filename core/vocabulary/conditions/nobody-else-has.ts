@@ -16,7 +16,7 @@ export const nobodyElseHas: ConditionWord = {
   },
   why: (slots) => (scene, me, him) => {
     const found = slots.target('whom').seek(scene, me, him, always);
-    if (found === NOBODY) return 'there is no such defender';
+    if (found === NOBODY) return slots.absent('whom');
     const owner = scene.proposals.findIndex((p, man) => man !== me && p.target === found);
     return owner >= 0
       ? `${scene.men[owner]!.id} has ${scene.defenders[found]!.id}`

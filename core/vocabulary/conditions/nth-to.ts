@@ -27,7 +27,7 @@ export const nthTo: ConditionWord = {
   },
   why: (slots) => (scene, me) => {
     const man = slots.man('who')(scene, me);
-    if (man === NOBODY) return 'there is no such man in this formation';
+    if (man === NOBODY) return slots.absent('who');
     const count = aheadOf(scene, man, slots.text('job'));
     return `${count === 0 ? 'nobody' : count} on the play side of ${man === me ? 'me' : scene.men[man]!.id} has that job`;
   },

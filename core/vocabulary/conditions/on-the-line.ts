@@ -16,7 +16,7 @@ export const onTheLine: ConditionWord = {
   why: (slots) => (scene, me, him) => {
     const found = slots.target('whom').seek(scene, me, him, always);
     return found === NOBODY
-      ? 'there is no such defender'
+      ? slots.absent('whom')
       : `${scene.defenders[found]!.id} is ${scene.defenders[found]!.level === 1 ? 'on' : 'off'} the line`;
   },
 };

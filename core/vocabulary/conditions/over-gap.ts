@@ -18,7 +18,7 @@ export const overGap: ConditionWord = {
   why: (slots) => (scene, me, him, holds) => {
     const found = slots.target('whom').seek(scene, me, him, always);
     return found === NOBODY
-      ? 'there is no such defender'
+      ? slots.absent('whom')
       : `${scene.defenders[found]!.id} stands ${holds ? 'in' : 'outside'} that gap`;
   },
 };

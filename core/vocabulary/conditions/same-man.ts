@@ -16,7 +16,7 @@ export const sameMan: ConditionWord = {
   },
   why: (slots) => (scene, me, him, holds) => {
     const found = slots.target('one').seek(scene, me, him, always);
-    if (found === NOBODY) return 'there is no such defender';
+    if (found === NOBODY) return slots.absent('one');
     return `${scene.defenders[found]!.id} is ${holds ? '' : 'not '}that man`;
   },
 };

@@ -22,7 +22,7 @@ export const stacked: ConditionWord = {
   why: (slots) => (scene, me, him, holds) => {
     const found = slots.target('whom').seek(scene, me, him, always);
     return found === NOBODY
-      ? 'there is no such defender'
+      ? slots.absent('whom')
       : `${scene.defenders[found]!.id} is ${holds ? '' : 'not '}behind a man on the line`;
   },
 };

@@ -14,8 +14,7 @@ export const standsBy: ConditionWord = {
   },
   why: (slots) => (scene, me, him) => {
     const [found, man] = [slots.target('whom').seek(scene, me, him, always), slots.man('who')(scene, me)];
-    if (found === NOBODY || man === NOBODY)
-      return found === NOBODY ? 'there is no such defender' : 'there is no such man in this formation';
+    if (found === NOBODY || man === NOBODY) return found === NOBODY ? slots.absent('whom') : slots.absent('who');
     return `${scene.defenders[found]!.id} stands ${sayStand(scene, found, man)} ${man === me ? 'me' : scene.men[man]!.id}`;
   },
 };

@@ -1,3 +1,4 @@
+import { spokenOf } from '../scene';
 import type { PlainCondition } from '../word';
 
 const byCall: PlainCondition['byCall'] & {} = (slots) => {
@@ -11,5 +12,6 @@ export const tagOn: PlainCondition = {
   help: 'The call carries this tag, or the scheme has it on unless told otherwise.',
   test: byCall,
   byCall,
-  why: (slots) => (_scene, _me, _him, holds) => `${slots.text('tag')} is ${holds ? 'on' : 'not called'}`,
+  why: (slots) => (scene, _me, _him, holds) =>
+    `“${spokenOf(scene, slots.text('tag'))}” is ${holds ? 'called' : 'not called'}`,
 };

@@ -12,6 +12,6 @@ export const thereIs: ConditionWord = {
   rebinds: true,
   why: (slots) => (scene, me, him, holds) => {
     const found = slots.target('whom').seek(scene, me, him, always);
-    return holds && found >= 0 ? `${scene.defenders[found]!.id} stands there` : 'nobody stands there';
+    return holds && found >= 0 ? `${scene.defenders[found]!.id} stands there` : slots.absent('whom');
   },
 };

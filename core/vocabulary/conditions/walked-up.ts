@@ -18,7 +18,7 @@ export const walkedUp: ConditionWord = {
   why: (slots) => (scene, me, him, holds) => {
     const found = slots.target('whom').seek(scene, me, him, always);
     return found === NOBODY
-      ? 'there is no such defender'
+      ? slots.absent('whom')
       : `${scene.defenders[found]!.id} has ${holds ? '' : 'not '}walked up`;
   },
 };

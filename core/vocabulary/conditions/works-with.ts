@@ -16,7 +16,7 @@ export const worksWith: ConditionWord = {
   },
   why: (slots) => (scene, me, _him, holds) => {
     const [man, other] = [slots.man('who')(scene, me), slots.man('mate')(scene, me)];
-    if (man === NOBODY || other === NOBODY) return 'there is no such man in this formation';
+    if (man === NOBODY || other === NOBODY) return slots.absent(man === NOBODY ? 'who' : 'mate');
     return `${scene.men[man]!.id} ${holds ? 'works' : 'does not work'} with ${other === me ? 'me' : scene.men[other]!.id}`;
   },
 };

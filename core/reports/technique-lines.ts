@@ -1,0 +1,40 @@
+import { STEP_SAYS } from '../vocabulary/step-words';
+import type { Assignment } from '../model/resolution';
+
+/** One line of a man’s technique: what it is about, and what is asked. */
+export interface TechniqueLine {
+  readonly name: string;
+  readonly says: string;
+}
+
+/** A man’s stance in words: "Three-point, right hand, right foot back heel to instep". */
+export function sayStance({ technique }: Pick<Assignment, 'technique'>): string {
+  if (!technique) return '';
+  const { kind, hand, back, stagger } = technique.stance;
+  return [
+    kind,
+    ...(hand ? [`${hand} hand down`] : []),
+    ...(kind === 'upright' ? [] : [back === null ? 'feet even' : `${back} foot back ${stagger}`]),
+  ].join(', ');
+}
+
+/** What is asked of a man, from the ground up; the order in which it is taught and graded. Empty where it was not worked out. */
+export function techniqueLines(assignment: Assignment): TechniqueLine[] {
+  const { technique, step, aim, eyes } = assignment;
+  if (!technique || step.kind === 'none') return [];
+  const { head, hand, pad, landmark, length, schools, stepsWith } = technique;
+  const kind = STEP_SAYS[step.kind] ?? step.kind;
+  const first = length === 'none' ? kind : `${length} ${kind}`;
+  const foot = `${step.foot} foot${stepsWith === 'either foot' ? '' : `, the ${stepsWith.split(' ')[0]} one`}`;
+  return [
+    { name: 'Stance', says: sayStance(assignment) },
+    { name: 'First step', says: `${first}, ${foot}` },
+    { name: 'Second step', says: landmark },
+    { name: 'Aim', says: aim },
+    { name: 'Eyes', says: eyes },
+    ...(head === 'none' ? [] : [{ name: 'Head', says: head }]),
+    ...(hand === 'none' ? [] : [{ name: 'Pressure', says: hand === 'both' ? 'both hands' : `${hand} hand` }]),
+    { name: 'Pads', says: pad },
+    ...schools.map((says) => ({ name: 'Ours', says })),
+  ];
+}
