@@ -26,7 +26,7 @@ describe('why a sentence was passed over', () => {
     ['when the playside tight end is in the game: climb', 'this formation has no playside tight end'],
     ['when the playside tight end asks me for help: climb', 'this formation has no playside tight end'],
     ['when the playside C gap is filled: climb', 'this line has no playside C gap'],
-    ['when my inside gap is filled: climb', 'nobody stands in that gap'],
+    ['when the playside A gap is filled: climb', 'nobody stands in that gap'],
     ['when the second man outside me stands inside of me: climb', 'there is no second man outside me'],
     ['when the corner has a hand down: climb', 'there is no corner'],
   ])('%s: names what was looked for', (sentence, said) => {
