@@ -8,6 +8,7 @@ const theme = useTheme();
 const places = [
   { to: '/rules', name: 'Rules', staff: true },
   { to: '/fronts', name: 'Fronts', staff: true },
+  { to: '/formations', name: 'Formations', staff: true },
   { to: '/matrix', name: 'Matrix', staff: true },
   { to: '/walkthrough', name: 'Walkthrough', staff: false },
   { to: '/protection', name: 'Protection', staff: true },

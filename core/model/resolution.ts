@@ -12,6 +12,8 @@ export const StepSchema = z.object({ kind: z.string(), foot: SideSchema });
 const HEADS = ['inside', 'outside', 'play side', 'back side', 'across', 'square', 'none'] as const;
 /** How a man does it: what follows from his block, his part in a pair, where his man stands and where the ball ends. */
 export const TechniqueSheetSchema = z.object({
+  /** His part in a pair: the man nearer the ball, the one farther from it, the one in the middle of three. */
+  role: z.enum(['alone', 'inner', 'outer', 'third']),
   length: z.enum(['none', 'short', 'long']),
   landmark: z.string(),
   head: z.enum(HEADS),

@@ -11,6 +11,7 @@ for (const theme of ['paper', 'board'] as const) {
     '/rules',
     '/rules/power',
     '/fronts',
+    '/formations',
     '/matrix',
     '/protection',
     '/team',

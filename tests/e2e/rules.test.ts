@@ -246,3 +246,35 @@ test('an assistant may only draft, and says so', async ({ page }) => {
   });
   expect(answer.status()).toBe(403);
 });
+
+test('a formation is drawn with the keyboard, kept and offered everywhere at once', async ({ page }) => {
+  await enter(page, 'coach', '/formations');
+  await page.getByRole('button', { name: 'Tight end and wing right' }).click();
+  const notation = page.getByRole('textbox', { name: 'Formation in notation' });
+  await page.getByRole('button', { name: /^Z\. Arrow keys/ }).focus();
+  for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowRight');
+  await expect(notation).toHaveValue(/Z \(17, -3\)/);
+  await page.keyboard.press('Control+z');
+  await expect(notation).toHaveValue(/Z \(16\.5, -3\)/);
+  await page.getByRole('textbox', { name: 'Name' }).fill('Wide wing');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByRole('status')).toContainText('Saved as "Wide wing"');
+  await notation.fill('LT LG C RG\nZ wing');
+  await expect(page.getByRole('alert').first()).toContainText('line 1');
+  await page.goto('/walkthrough?formation=wide-wing');
+  await expect(page.getByRole('combobox', { name: 'Formation' })).toContainText('Wide wing');
+});
+
+test('a new play begins in the list, blank or from a school', async ({ page }) => {
+  await enter(page, 'coach', '/rules');
+  await page.getByRole('button', { name: 'New play' }).click();
+  const form = page.getByRole('form', { name: 'New play' });
+  await form.getByLabel('Name').fill('Power');
+  await expect(form).toContainText('called like that already');
+  await form.getByLabel('Name').fill('Power, bridge way');
+  await form.getByRole('combobox', { name: 'Begins as' }).selectOption({ label: 'Power' });
+  await form.getByRole('button', { name: 'Write its rules' }).click();
+  await expect(page).toHaveURL(/rules\/power-bridge-way/);
+  await expect(page.getByRole('textbox', { name: 'Rules as text' })).toContainText('Power, bridge way');
+  await expect(page.getByText('reads well')).toBeVisible();
+});

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Blocker } from '#core/model/formation';
+import { nudgeOf } from './hold';
 import type { BoardScale } from './scale';
 
 const props = defineProps<{
@@ -9,30 +10,67 @@ const props = defineProps<{
   scale: BoardScale;
   selected: boolean;
   idle: boolean;
+  /** He can be taken in hand. */
+  movable?: boolean;
+  /** His part in a pair, in words. */
+  part?: string | null;
 }>();
-defineEmits<{ select: [] }>();
+const emit = defineEmits<{ select: []; grab: [event: PointerEvent]; nudge: [dx: number, dy: number] }>();
 
 const HEIGHT = 21;
 const width = computed(() => 2 * props.scale.across);
-const x = computed(() => props.scale.x(props.man.x));
+/** Who stands out of the picture is drawn at its edge with his distance beside him. */
+const EDGE = 34;
+const x = computed(() => Math.max(EDGE, Math.min(props.scale.width - EDGE, props.scale.x(props.man.x))));
+const wider = computed(() =>
+  x.value === props.scale.x(props.man.x) ? '' : `${Math.round(Math.abs(props.man.x) / 3)} yd out`,
+);
 const y = computed(() => props.scale.y(props.man.y));
 const deeper = computed(() => (props.man.y < props.scale.shallow ? `${Math.round(-props.man.y / 3)} yd` : ''));
+const beside = computed(() => [wider.value, deeper.value, props.part ?? ''].filter(Boolean).join(', '));
+
+function take(event: PointerEvent): void {
+  emit('select');
+  if (props.movable) emit('grab', event);
+}
+function key(event: KeyboardEvent): void {
+  const move = props.movable ? nudgeOf(event) : null;
+  if (move) emit('nudge', ...move);
+}
 </script>
 
 <template>
-  <g class="blocker" :class="{ selected, idle }" :transform="`translate(${x} ${y})`" @pointerdown="$emit('select')">
+  <g
+    class="blocker"
+    :class="{ selected, idle, movable }"
+    :transform="`translate(${x} ${y})`"
+    :tabindex="movable ? 0 : undefined"
+    :role="movable ? 'button' : undefined"
+    :aria-label="movable ? `${man.id}. Arrow keys move him half a foot` : undefined"
+    @pointerdown="take"
+    @focus="movable && emit('select')"
+    @keydown="key"
+  >
     <title>{{ man.id }}{{ number === undefined ? '' : ` ${number}` }}</title>
     <path class="nose" d="M -6 -9 L 0 -16 L 6 -9 Z" />
     <rect class="bar" :x="-width / 2" :y="-HEIGHT / 2" :width="width" :height="HEIGHT" :rx="HEIGHT / 2" />
     <text :x="number === undefined ? 0 : -width * 0.14" y="4.5" class="seat">{{ man.id }}</text>
     <text v-if="number !== undefined" :x="width * 0.24" y="4" class="number">{{ number }}</text>
-    <text v-if="deeper" x="0" :y="HEIGHT / 2 + 10" class="deeper">{{ deeper }}</text>
+    <text v-if="beside" x="0" :y="HEIGHT / 2 + 10" class="deeper">{{ beside }}</text>
   </g>
 </template>
 
 <style scoped>
 .blocker {
   cursor: pointer;
+  outline: none;
+}
+.blocker.movable {
+  cursor: grab;
+}
+.blocker.movable:focus-visible .bar {
+  stroke: var(--violet);
+  stroke-width: 3;
 }
 .bar,
 .nose {

@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import type { Defender } from '#core/model/front';
 import type { DefenderStatus } from '#core/model/resolution';
+import { nudgeOf } from './hold';
 import type { BoardScale } from './scale';
 
 const props = defineProps<{
@@ -29,20 +30,9 @@ const outline = computed(() => {
 const ringed = computed(() => props.status === 'read' || props.status === 'left');
 const fade = computed(() => (props.place.y > 24 ? 0.45 : props.place.y > 4.5 ? 0.8 : 1));
 const deeper = computed(() => (props.place.y > props.scale.far ? `${Math.round(props.place.y / 3)} yd` : ''));
-const STEP = 0.5;
-
 function key(event: KeyboardEvent): void {
-  const moves: Record<string, [number, number]> = {
-    ArrowLeft: [-STEP, 0],
-    ArrowRight: [STEP, 0],
-    ArrowUp: [0, STEP],
-    ArrowDown: [0, -STEP],
-  };
-  const move = moves[event.key];
-  if (!move || !props.movable) return;
-  event.preventDefault();
-  event.stopPropagation();
-  emit('nudge', ...move);
+  const move = props.movable ? nudgeOf(event) : null;
+  if (move) emit('nudge', ...move);
 }
 </script>
 

@@ -7,6 +7,7 @@ import type { Resolution } from '#core/model/resolution';
 import BoardBlocker from './BoardBlocker.vue';
 import BoardDefender from './BoardDefender.vue';
 import BoardPath from './BoardPath.vue';
+import { partOf } from './words';
 import type { BoardScale, Column } from './scale';
 
 const props = defineProps<{
@@ -20,6 +21,8 @@ const props = defineProps<{
   selected: string | null;
   numbers: Readonly<Record<string, number>>;
   movable: boolean;
+  /** Our own men can be moved as well: a formation is being drawn. */
+  ours?: boolean;
   /** Everybody's place at a moment after the snap, by name, with the ball; without it, where they stand. */
   places?: ReadonlyMap<string, { x: number; y: number }> | null;
   /** Something else is drawn under the men instead of the blockers' paths. */
@@ -29,13 +32,27 @@ const emit = defineEmits<{
   select: [id: string];
   move: [id: string, to: { x: number; y: number }];
   nudge: [id: string, dx: number, dy: number];
+  moveOurs: [id: string, to: { x: number; y: number }];
+  nudgeOurs: [id: string, dx: number, dy: number];
 }>();
 
 const svg = ref<SVGSVGElement | null>(null);
-/** The defender in hand, where he is drawn, and where on him the pointer took hold; feet. */
-const dragging = ref<{ id: string; x: number; y: number; hold: { x: number; y: number } } | null>(null);
+interface InHand {
+  readonly id: string;
+  readonly team: 'ours' | 'theirs';
+  readonly x: number;
+  readonly y: number;
+  /** Where on him the pointer took hold, feet. */
+  readonly hold: { x: number; y: number };
+}
+/** The man in hand, where he is drawn; feet. */
+const dragging = ref<InHand | null>(null);
 
-const yardLines = computed(() => [0, 1, 2, 3, 4, 5].map((yards) => ({ yards, y: props.scale.y(yards * 3) })));
+const yardLines = computed(() =>
+  [0, 1, 2, 3, 4, 5]
+    .filter((yards) => yards * 3 <= props.scale.far)
+    .map((yards) => ({ yards, y: props.scale.y(yards * 3) })),
+);
 const gaps = computed(() => {
   const line = props.formation.men.filter((m) => m.kind === 'line' || m.kind === 'tight').sort((a, b) => a.x - b.x);
   const centre = line.findIndex((m) => m.id === 'C');
@@ -76,13 +93,12 @@ function place(event: PointerEvent): { x: number; y: number } {
   return { x: (px - scale.x(0)) / scale.across, y: scale.far - (py - scale.y(scale.far)) / scale.deep };
 }
 
-function grab(event: PointerEvent, id: string): void {
-  emit('select', id);
-  if (!props.movable) return;
+function grab(event: PointerEvent, team: InHand['team'], man: { id: string; x: number; y: number }): void {
+  emit('select', man.id);
+  if (team === 'theirs' ? !props.movable : !props.ours) return;
   svg.value?.setPointerCapture(event.pointerId);
-  const man = props.front.defenders.find((d) => d.id === id)!;
   const at = place(event);
-  dragging.value = { id, x: man.x, y: man.y, hold: { x: man.x - at.x, y: man.y - at.y } };
+  dragging.value = { id: man.id, team, x: man.x, y: man.y, hold: { x: man.x - at.x, y: man.y - at.y } };
 }
 
 function drag(event: PointerEvent): void {
@@ -95,13 +111,18 @@ function drag(event: PointerEvent): void {
 function drop(event: PointerEvent): void {
   drag(event);
   if (!dragging.value) return;
-  const { id, x, y } = dragging.value;
+  const { id, team, x, y } = dragging.value;
   dragging.value = null;
-  emit('move', id, { x, y });
+  if (team === 'theirs') emit('move', id, { x, y });
+  else emit('moveOurs', id, { x, y });
 }
 
-const standing = (id: string, x: number, y: number): { x: number; y: number } =>
-  dragging.value?.id === id ? dragging.value : (props.places?.get(id) ?? { x, y });
+const standing = (
+  team: InHand['team'],
+  { id, x, y }: { id: string; x: number; y: number },
+): { x: number; y: number } =>
+  dragging.value?.id === id && dragging.value.team === team ? dragging.value : (props.places?.get(id) ?? { x, y });
+const parts = computed(() => new Map((props.resolution?.assignments ?? []).map((a) => [a.blocker, partOf(a)])));
 const ball = computed(() => props.places?.get('ball') ?? null);
 /** Where movements take the defence, as lines behind the men. */
 const ways = computed(() =>
@@ -174,26 +195,30 @@ const spot = computed(() => props.resolution?.passing?.spot ?? null);
       :side="resolution?.side ?? 'right'"
     />
     <BoardBlocker
-      v-for="man in formation.men.filter((m) => Math.abs(m.x) < 24)"
+      v-for="man in formation.men.filter((m) => ours || Math.abs(m.x) < 24)"
       :key="man.id"
-      :man="{ ...man, ...places?.get(man.id) }"
+      :man="{ ...man, ...standing('ours', man) }"
       :number="numbers[man.id]"
       :scale="scale"
       :selected="man.id === selected"
       :idle="!blocking.has(man.id)"
+      :movable="ours && man.id !== 'C'"
+      :part="parts.get(man.id)"
       @select="emit('select', man.id)"
+      @grab="grab($event, 'ours', man)"
+      @nudge="(dx, dy) => emit('nudgeOurs', man.id, dx, dy)"
     />
     <BoardDefender
       v-for="d in front.defenders"
       :key="d.id"
       :defender="d"
-      :place="standing(d.id, d.x, d.y)"
+      :place="standing('theirs', d)"
       :scale="scale"
       :label="technique.get(d.id) ?? ''"
       :status="status.get(d.id) ?? (resolution ? 'free' : 'single')"
       :selected="d.id === selected"
       :movable="movable"
-      @grab="grab($event, d.id)"
+      @grab="grab($event, 'theirs', d)"
       @focus="emit('select', d.id)"
       @nudge="(dx, dy) => emit('nudge', d.id, dx, dy)"
     />

@@ -28,7 +28,7 @@ export const PASS_DEPTH = -24;
 /** Room at the left for the names of the rows. */
 export const LABEL_WIDTH = 92;
 const MIN_COLUMN = 88;
-const MAX_ACROSS = 30;
+const MAX_ACROSS = 44;
 const LINE_GAP = 4;
 const SIDE_ROOM = 5;
 /** Room for a bar and its label beside a defender, feet. */
@@ -45,6 +45,7 @@ export function boardScale(
   height: number,
   front?: Front | null,
   shallow = -6,
+  far = 18,
 ): BoardScale {
   const near = formation.men.filter((m) => Math.abs(m.x) < NEAR).map((m) => m.x);
   const theirs = (front?.defenders ?? []).filter((d) => Math.abs(d.x) < NEAR).map((d) => d.x);
@@ -52,7 +53,6 @@ export function boardScale(
   const hi = Math.max(Math.max(8, ...near) + SIDE_ROOM, ...theirs.map((x) => x + BODY_ROOM));
   const across = Math.min(MAX_ACROSS, (width - LABEL_WIDTH) / (hi - lo));
   const middle = LABEL_WIDTH + (width - LABEL_WIDTH) / 2 - ((lo + hi) / 2) * across;
-  const far = 18;
   const deep = (height - TOP - BOTTOM) / (far - shallow);
   return {
     width,

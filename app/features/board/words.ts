@@ -9,6 +9,13 @@ export const blockName = (a: Assignment): string => {
   return name;
 };
 
+const ROLES = { inner: 'inside man', outer: 'outside man', third: 'middle man' } as const;
+/** His part in a pair as the board says it; `null` for a man on his own. */
+export const partOf = (a: Assignment): string | null => {
+  const role = a.technique?.role ?? 'alone';
+  return role === 'alone' || a.partners.length === 0 ? null : ROLES[role];
+};
+
 export const stepWords = (a: Assignment): string =>
   `${a.step.foot[0]!.toUpperCase()}${a.step.foot.slice(1)}, ${a.step.kind}`;
 export const upperFirst = (text: string): string => (text ? text[0]!.toUpperCase() + text.slice(1) : text);

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { onKeyStroke, useElementSize } from '@vueuse/core';
 import { computed, onMounted, ref } from 'vue';
+import { hasErrors } from '#core/diagnostics/diagnostic';
 import { wordDiagnostic } from '#core/diagnostics/wording';
 import { boardScale } from '~/features/board/scale';
 import LineBoard from '~/features/board/LineBoard.vue';
@@ -10,8 +11,9 @@ import { usePlaybook } from '~/features/playbook/store';
 import { download } from '~/features/playbook/files';
 import ImportFiles from '~/features/playbook/ImportFiles.vue';
 import { useSession } from '~/features/session/store';
-import FrontList from './FrontList.vue';
-import SaveFront from './SaveFront.vue';
+import BookList from '~/features/playbook/BookList.vue';
+import KeepForm from '~/features/playbook/KeepForm.vue';
+import { useBoardHeight } from '~/features/board/room';
 import { useFronts } from './store';
 
 const fronts = useFronts();
@@ -19,9 +21,14 @@ const session = useSession();
 const playbook = usePlaybook();
 const area = ref<HTMLElement | null>(null);
 const { width } = useElementSize(area);
+const height = useBoardHeight(400, 420);
 const scale = computed(() =>
-  fronts.formation ? boardScale(fronts.formation, Math.max(560, width.value), 400, fronts.front) : null,
+  fronts.formation ? boardScale(fronts.formation, Math.max(560, width.value), height.value, fronts.front) : null,
 );
+const wrong = computed(() => hasErrors(fronts.diagnostics));
+const opponents = computed(() => [
+  ...new Set(playbook.fronts.map((f) => f.opponent).filter((o): o is string => o !== null && o !== '')),
+]);
 onMounted(() => {
   if (!fronts.front) fronts.open(fronts.id);
 });
@@ -71,7 +78,7 @@ onKeyStroke((event) => {
 <template>
   <div class="place">
     <h1 class="visually-hidden">Fronts</h1>
-    <FrontList :current="fronts.id" @open="fronts.open" />
+    <BookList shelf="fronts" :current="fronts.id" label="Fronts" @open="fronts.open" />
     <section class="middle">
       <header>
         <div class="words">
@@ -169,7 +176,15 @@ onKeyStroke((event) => {
             <i>exchange RE S</i>. Movements are kept with the front: what each man does then shows in the Walkthrough,
             the Matrix and every proof.
           </p>
-          <SaveFront />
+          <KeepForm
+            :id="fronts.id"
+            shelf="fronts"
+            :wrong="wrong"
+            example="Otters, wide over"
+            :opponents="opponents"
+            @save="fronts.save"
+            @retire="fronts.retire"
+          />
         </div>
       </div>
     </section>
@@ -204,121 +219,4 @@ onKeyStroke((event) => {
   </div>
 </template>
 
-<style scoped>
-.place {
-  display: grid;
-  grid-template-columns: 190px minmax(0, 1fr) 236px;
-  height: 100%;
-}
-.middle {
-  min-width: 0;
-  overflow: auto;
-  border-right: 1px solid var(--rule);
-}
-header {
-  display: flex;
-  gap: 16px;
-  align-items: center;
-  justify-content: space-between;
-  padding: 10px 18px;
-  border-bottom: 1px solid var(--rule);
-  min-height: 56px;
-}
-.words {
-  display: flex;
-  gap: 7px;
-  align-items: center;
-  font-size: 17px;
-}
-.acts {
-  display: flex;
-  gap: 14px;
-}
-.problem {
-  color: var(--broken);
-  font-weight: 600;
-  padding: 6px 18px;
-}
-.notice {
-  color: var(--sound);
-  font-weight: 600;
-  padding: 6px 18px;
-}
-.area {
-  padding: 8px 14px 0;
-}
-.hands {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 16px;
-  padding: 6px 18px;
-  font-size: 12.5px;
-  min-height: 34px;
-}
-.hands [aria-pressed='true'] {
-  color: var(--violet);
-  font-weight: 650;
-}
-.below {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-  gap: 18px;
-  padding: 8px 18px 20px;
-  border-top: 1px solid var(--rule);
-}
-.typed {
-  display: grid;
-  gap: 4px;
-  align-content: start;
-  font-size: 13px;
-  color: var(--soft);
-}
-.typed .problem {
-  padding: 0;
-}
-textarea {
-  font:
-    500 13.5px/1.5 'Archivo Variable',
-    sans-serif;
-  background: var(--sheet);
-  color: var(--ink);
-  border: 1px solid var(--soft);
-  border-radius: 3px;
-  padding: 6px 8px;
-  resize: vertical;
-}
-.tools {
-  display: grid;
-  gap: 7px;
-  align-content: start;
-  font-size: 13px;
-}
-.tools p {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 12px;
-}
-.tools p.soft {
-  display: block;
-}
-aside {
-  padding: 12px 16px;
-  overflow: auto;
-  display: grid;
-  gap: 8px;
-  align-content: start;
-  font-size: 13.5px;
-}
-dl {
-  display: grid;
-  grid-template-columns: 70px minmax(0, 1fr);
-  gap: 3px 8px;
-  padding-bottom: 10px;
-}
-@media (max-width: 900px) {
-  .place {
-    grid-template-columns: 1fr;
-    height: auto;
-  }
-}
-</style>
+<style scoped src="~/features/playbook/drawing-place.css"></style>

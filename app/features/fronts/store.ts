@@ -7,7 +7,7 @@ import { applyStep, invertStep, mannerStep, moveStep, type FrontStep } from '#co
 import type { Formation } from '#core/model/formation';
 import type { Defender, Front, Mark } from '#core/model/front';
 import { usePlaybook, type OwnDocument } from '~/features/playbook/store';
-import { RequestProblem } from '~/features/session/request';
+import { textWithHeader, useKeeping } from '~/features/playbook/keep';
 
 /** One front being drawn or typed: board and notation are two views of it. */
 export const useFronts = defineStore('fronts', () => {
@@ -21,8 +21,8 @@ export const useFronts = defineStore('fronts', () => {
   const diagnostics = shallowRef<readonly Diagnostic[]>([]);
   const selected = ref<string | null>(null);
   const done = shallowRef<readonly FrontStep[]>([]);
-  const problem = ref('');
-  const notice = ref('');
+  const keeping = useKeeping('fronts');
+  const { problem, notice, attempt } = keeping;
 
   const formation = computed<Formation | null>(() => {
     const read = playbook.book.formation(formationId.value);
@@ -47,10 +47,14 @@ export const useFronts = defineStore('fronts', () => {
   }
 
   function open(next: string): void {
-    id.value = next;
-    name.value = playbook.book.name('fronts', next);
     problem.value = '';
     notice.value = '';
+    show(next);
+  }
+
+  function show(next: string): void {
+    id.value = next;
+    name.value = playbook.book.name('fronts', next);
     type(playbook.book.clauses('fronts', next).split('; ').join('\n'));
     saved.value = text.value;
   }
@@ -94,34 +98,17 @@ export const useFronts = defineStore('fronts', () => {
   }
 
   const mirror = (): void => type(mirrorText(text.value));
-  const documentText = (newId: string, newName: string): string =>
-    `front ${newId} "${newName.replace(/"/g, '')}"\n${text.value.trim()}\n`;
-
-  async function attempt(what: () => Promise<void>): Promise<boolean> {
-    problem.value = '';
-    notice.value = '';
-    try {
-      await what();
-      return true;
-    } catch (failure) {
-      if (!(failure instanceof RequestProblem)) throw failure;
-      problem.value = `${failure.message}${failure.offline ? ' Your front is still here.' : ''}`;
-      return false;
-    }
-  }
+  const documentText = (newId: string, newName: string): string => textWithHeader('fronts', newId, newName, text.value);
 
   /** Saves under this name; another short name makes a new front. */
-  const save = (newId: string, newName: string, opponent: string | null): Promise<boolean> =>
-    attempt(async () => {
-      const own = playbook.own('fronts', newId);
-      const next = documentText(newId, newName);
-      if (own) {
-        await playbook.save(own, next, own.version, false);
-        if (own.opponent !== opponent) await playbook.shelve(own, { opponent });
-      } else await playbook.add([{ shelf: 'fronts', text: next, opponent }]);
-      open(newId);
-      notice.value = `Saved as "${newName}".`;
-    });
+  async function save(newId: string, newName: string, opponent: string | null): Promise<boolean> {
+    const done = await keeping.save(newId, newName, text.value, opponent);
+    if (done) show(newId);
+    return done;
+  }
+  async function retire(): Promise<void> {
+    if (await keeping.retire(id.value)) show('over');
+  }
 
   return {
     id,
@@ -150,6 +137,7 @@ export const useFronts = defineStore('fronts', () => {
     undo,
     mirror,
     save,
+    retire,
     documentText,
     attempt,
   };

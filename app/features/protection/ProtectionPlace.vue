@@ -4,6 +4,7 @@ import { BLOCKS, type BlockId } from '#core/vocabulary/index';
 import { computed, onMounted, ref } from 'vue';
 import { wordDiagnostic } from '#core/diagnostics/wording';
 import { boardScale, columnsUnder, PASS_DEPTH } from '~/features/board/scale';
+import { useBoardHeight } from '~/features/board/room';
 import LineBoard from '~/features/board/LineBoard.vue';
 import PressureLanes from '~/features/board/PressureLanes.vue';
 import ManColumns from '~/features/board/ManColumns.vue';
@@ -24,8 +25,9 @@ onMounted(roster.load);
 
 const area = ref<HTMLElement | null>(null);
 const { width } = useElementSize(area);
+const height = useBoardHeight(360, 560);
 const scale = computed(() =>
-  p.formation ? boardScale(p.formation, Math.max(600, width.value), 360, p.front, PASS_DEPTH) : null,
+  p.formation ? boardScale(p.formation, Math.max(600, width.value), height.value, p.front, PASS_DEPTH) : null,
 );
 const assigned = computed(() => new Map(p.resolution?.assignments.map((a) => [a.blocker, a]) ?? []));
 const columns = computed(() =>

@@ -4,6 +4,8 @@ import { usePlaybook } from '~/features/playbook/store';
 import { useMatrix } from '~/features/matrix/store';
 import { useSession } from '~/features/session/store';
 import ImportFiles from '~/features/playbook/ImportFiles.vue';
+import { shortName } from '~/features/playbook/keep';
+import { newSchemeText } from '#core/language/new-scheme';
 import { useRules } from './store';
 
 const playbook = usePlaybook();
@@ -11,6 +13,18 @@ const session = useSession();
 const rules = useRules();
 const matrix = useMatrix();
 const filter = ref('');
+
+const starting = ref(false);
+const name = ref('');
+/** The play whose rules the new one begins with; empty for none. */
+const from = ref('');
+const short = computed(() => shortName(name.value));
+const taken = computed(() => short.value !== '' && playbook.book.text('schemes', short.value) !== null);
+async function begin(): Promise<void> {
+  const source = from.value === '' ? null : playbook.book.text('schemes', from.value);
+  const text = newSchemeText(short.value, name.value.trim(), source);
+  if (await rules.attempt(() => playbook.add([{ shelf: 'schemes', text }]))) await navigateTo(`/rules/${short.value}`);
+}
 
 const sound = computed(() => new Map(matrix.rows.map((r) => [r.scheme, r])));
 const families = computed(() => {
@@ -35,10 +49,33 @@ const retired = computed(() => playbook.documents.filter((d) => d.shelf === 'sch
         {{ playbook.book.list('schemes').length }} plays; each keeps its rules for every front. Open one to read or
         rewrite it.
       </p>
+      <button
+        v-if="session.member?.role === 'coach'"
+        class="plain link"
+        type="button"
+        :aria-expanded="starting"
+        @click="starting = !starting"
+      >
+        New play
+      </button>
       <ImportFiles v-if="session.member?.role === 'coach'" :attempt="rules.attempt" @problem="rules.problem = $event"
         >Import .chalk files</ImportFiles
       >
     </header>
+    <form v-if="starting" class="new" aria-label="New play" @submit.prevent="begin">
+      <label>Name <input v-model="name" required maxlength="60" placeholder="Power, our way" /></label>
+      <label
+        >begins as
+        <select v-model="from" aria-label="Begins as">
+          <option value="">the least there can be</option>
+          <option v-for="e in playbook.book.list('schemes')" :key="e.id" :value="e.id">
+            {{ e.school ? `${e.name} (${e.school})` : e.name }}
+          </option>
+        </select></label
+      >
+      <button class="plain link" type="submit" :disabled="!short || taken">Write its rules</button>
+      <span v-if="taken" class="problem-inline">A play is called like that already.</span>
+    </form>
     <p v-if="rules.problem" class="problem" role="alert">{{ rules.problem }}</p>
     <p v-if="!families.length" class="empty">No play is called like that.</p>
     <section v-for="f in families" :key="f.family">
@@ -94,6 +131,32 @@ input[type='search'] {
   border: 1px solid var(--soft);
   border-radius: 3px;
   width: 190px;
+}
+.new {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 18px;
+  align-items: center;
+  padding: 10px 20px;
+  border-bottom: 1px solid var(--rule);
+  background: var(--wash);
+}
+.new input,
+.new select {
+  font: inherit;
+  padding: 3px 7px;
+  background: var(--sheet);
+  color: var(--ink);
+  border: 1px solid var(--soft);
+  border-radius: 3px;
+}
+.new button:disabled {
+  opacity: 0.45;
+  cursor: default;
+}
+.problem-inline {
+  color: var(--broken);
+  font-weight: 600;
 }
 .problem {
   padding: 8px 20px;

@@ -72,8 +72,9 @@ const technique = computed(() => i.value.techniques.find((t) => t.id === props.s
     </section>
     <TooFewList v-if="board.oneTooMany" :few="board.oneTooMany" @make="board.make" />
     <MendList v-if="board.mendings.length" :mendings="board.mendings" @make="board.make" />
-    <WhyPanel v-if="assignment" :assignment="assignment" />
-    <PocketCard v-if="board.card" :card="board.card" />
+    <WhyPanel v-if="assignment" :assignment="assignment">
+      <PocketCard v-if="board.card" :card="board.card" />
+    </WhyPanel>
     <section v-else-if="defender">
       <h2>{{ defender.id }}</h2>
       <p>

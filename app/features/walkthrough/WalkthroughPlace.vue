@@ -5,6 +5,7 @@ import { wordDiagnostic } from '#core/diagnostics/wording';
 import { boardScale, columnsUnder, PASS_DEPTH } from '~/features/board/scale';
 import LineBoard from '~/features/board/LineBoard.vue';
 import ManColumns from '~/features/board/ManColumns.vue';
+import { useBoardHeight } from '~/features/board/room';
 import { blockName, stepWords, upperFirst } from '~/features/board/words';
 import { BLOCKS, type BlockId } from '#core/vocabulary/index';
 import PressureLanes from '~/features/board/PressureLanes.vue';
@@ -24,12 +25,13 @@ onMounted(roster.load);
 
 const area = ref<HTMLElement | null>(null);
 const { width } = useElementSize(area);
+const height = useBoardHeight(372, 470);
 const scale = computed(() =>
   board.formation
     ? boardScale(
         board.formation,
         Math.max(600, width.value),
-        372,
+        height.value,
         board.front,
         board.resolution?.passing ? PASS_DEPTH : undefined,
       )

@@ -27,6 +27,7 @@ const how = computed(() => techniqueLines(props.assignment));
       </template>
     </dl>
     <p v-if="standardOf(assignment.block)" class="soft">Done when: {{ standardOf(assignment.block)!.doneWhen }}</p>
+    <slot />
     <details v-if="assignment.because.passedOver.length" open>
       <summary class="link">Passed over ({{ assignment.because.passedOver.length }})</summary>
       <ol>

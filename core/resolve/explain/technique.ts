@@ -75,8 +75,9 @@ export function sheetOf(
 ): Omit<TechniqueSheet, 'stance' | 'stepsWith'> {
   const point = pointer(scene, plan);
   const { head, hand, length, landmark, pad } = parts;
-  const { shade } = placeOf(scene, plan, call);
+  const { shade, role } = placeOf(scene, plan, call);
   return {
+    role,
     length,
     landmark,
     head:

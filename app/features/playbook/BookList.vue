@@ -1,34 +1,36 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { usePlaybook } from '~/features/playbook/store';
+import { SHELF_KIND, type BookShelf } from '#core/calls/playbook';
+import { usePlaybook } from './store';
 
-defineProps<{ current: string }>();
+const props = defineProps<{ shelf: BookShelf; current: string; label: string }>();
 defineEmits<{ open: [id: string] }>();
 const playbook = usePlaybook();
 const filter = ref('');
+const kind = SHELF_KIND[props.shelf];
 
 /** The program's own by opponent, then what ships. */
 const groups = computed(() => {
   const all = playbook.book
-    .list('fronts')
+    .list(props.shelf)
     .filter((e) => `${e.name} ${e.id}`.toLowerCase().includes(filter.value.toLowerCase()));
   const of = (e: (typeof all)[number]): string =>
-    e.own ? playbook.own('fronts', e.id)?.opponent || 'Our own' : 'Shipped';
+    e.own ? playbook.own(props.shelf, e.id)?.opponent || 'Our own' : 'Shipped';
   const names = [...new Set(all.map(of))].sort(
     (a, b) => Number(a === 'Shipped') - Number(b === 'Shipped') || a.localeCompare(b),
   );
-  return names.map((name) => ({ name, fronts: all.filter((e) => of(e) === name) }));
+  return names.map((name) => ({ name, entries: all.filter((e) => of(e) === name) }));
 });
 </script>
 
 <template>
-  <nav aria-label="Fronts">
-    <input v-model="filter" type="search" placeholder="find a front" aria-label="Find a front" />
-    <p v-if="!groups.length" class="soft">No front is called like that.</p>
+  <nav :aria-label="label">
+    <input v-model="filter" type="search" :placeholder="`find a ${kind}`" :aria-label="`Find a ${kind}`" />
+    <p v-if="!groups.length" class="soft">No {{ kind }} is called like that.</p>
     <template v-for="g in groups" :key="g.name">
       <h2>{{ g.name }}</h2>
       <ul>
-        <li v-for="f in g.fronts" :key="f.id">
+        <li v-for="f in g.entries" :key="f.id">
           <button class="plain" type="button" :aria-current="f.id === current" @click="$emit('open', f.id)">
             {{ f.name }}
           </button>
