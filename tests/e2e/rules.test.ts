@@ -9,6 +9,9 @@ test('a sentence changed in the text shows at once which fronts it mends or brea
   await page.getByRole('link', { name: /Power, Lantern way/ }).click();
   const editor = page.getByRole('textbox', { name: 'Rules as text' });
   await expect(editor).toContainText('Lantern way');
+  // The editor draws only the lines in sight.
+  await editor.hover();
+  await page.mouse.wheel(0, 500);
   await editor.getByText('when there is a nose: base him').first().click();
   await page.keyboard.press('End');
   for (let i = 0; i < 'base him'.length; i++) await page.keyboard.press('Backspace');
@@ -260,7 +263,7 @@ test('a formation is drawn with the keyboard, kept and offered everywhere at onc
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByRole('status')).toContainText('Saved as "Wide wing"');
   await notation.fill('LT LG C RG\nZ wing');
-  await expect(page.getByRole('alert').first()).toContainText('line 1');
+  await expect(page.getByRole('alert').first()).toContainText('line 2, column 1: say on which side Z stands');
   await page.goto('/walkthrough?formation=wide-wing');
   await expect(page.getByRole('combobox', { name: 'Formation' })).toContainText('Wide wing');
 });

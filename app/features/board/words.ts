@@ -9,7 +9,7 @@ export const blockName = (a: Assignment): string => {
   return name;
 };
 
-const ROLES = { inner: 'inside man', outer: 'outside man', third: 'middle man' } as const;
+const ROLES = { inner: 'inner', outer: 'outer', third: 'middle' } as const;
 /** His part in a pair as the board says it; `null` for a man on his own. */
 export const partOf = (a: Assignment): string | null => {
   const role = a.technique?.role ?? 'alone';
