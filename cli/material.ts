@@ -1,10 +1,11 @@
-import { readFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import type { Result } from '../core/diagnostics/diagnostic';
+import { nearestWord } from '../core/diagnostics/nearest';
 import { formatDiagnostic } from '../core/diagnostics/wording';
 import { readFormation } from '../core/language/lineups/read-formation';
 import { readFront } from '../core/language/lineups/read-front';
 import { readMoves } from '../core/language/lineups/read-moves';
-import { formationFrom, frontFrom, libraryText, schemeFrom, type Shelf } from '../core/library/library';
+import { formationFrom, frontFrom, libraryIds, libraryText, schemeFrom, type Shelf } from '../core/library/library';
 import { FormationSchema, type Formation } from '../core/model/formation';
 import { FrontSchema, type Front } from '../core/model/front';
 import { SettingsSchema, type Settings } from '../core/model/settings';
@@ -32,6 +33,19 @@ export function readFile(path: string): string {
   }
 }
 
+const SHELF_WORD: Record<Shelf, string> = {
+  schemes: 'play',
+  fronts: 'front',
+  formations: 'formation',
+  spaces: 'space',
+};
+/** A name as things ship under it: small letters, digits and dashes; notation always has capitals. */
+const isName = (word: string): boolean => /^[a-z][a-z0-9-]*$/.test(word);
+function unknownName(word: string, what: string, known: readonly string[]): WrongMaterial {
+  const near = nearestWord(word, known);
+  const hint = near ? `; did you mean "${near}"?` : '';
+  return new WrongMaterial(`there is no ${what} "${word}", and no file of that name${hint}`);
+}
 const isPath = (word: string): boolean => word === '-' || /\.(chalk|json)$/.test(word);
 const isDocument = (text: string): boolean => /^\s*(#.*\n\s*)*(formation|front|scheme)\s/.test(text);
 
@@ -39,6 +53,7 @@ const isDocument = (text: string): boolean => /^\s*(#.*\n\s*)*(formation|front|s
 function findText(shelf: Shelf, word: string): { text: string; source: string; inline: boolean } {
   const shipped = libraryText(shelf, word);
   if (shipped !== null) return { text: shipped, source: `${word}.chalk`, inline: false };
+  if (isName(word) && !existsSync(word)) throw unknownName(word, SHELF_WORD[shelf], libraryIds(shelf));
   if (isPath(word) || shelf === 'schemes') {
     const text = readFile(word);
     return { text, source: word, inline: !isDocument(text) };
@@ -84,6 +99,9 @@ export function loadSpaceText(word: string, formation: Formation, settings: Sett
   const shipped = libraryText('spaces', word);
   if (shipped !== null) return shipped;
   if (word.endsWith('.json') || word === '-') return readFile(word);
+  const fronts = libraryIds('fronts');
+  if (isName(word) && !fronts.includes(word) && !existsSync(word))
+    throw unknownName(word, 'space or front', [...libraryIds('spaces'), ...fronts]);
   return JSON.stringify(spaceAround(loadFront(word, formation, settings)));
 }
 

@@ -58,36 +58,53 @@ export function readTree(text: string): ReadTree {
   const header = source.lines[0];
   if (!header)
     return { tree: null, diagnostics: [...diagnostics, error('text.empty', { line: 1, column: 1, endColumn: 1 })] };
-  const [kind, id, name] = header.tokens;
-  if (
-    !kind ||
-    !['formation', 'front', 'scheme'].includes(kind.text) ||
-    id?.kind !== 'word' ||
-    name?.kind !== 'quote' ||
-    header.tokens.length > 3
-  ) {
-    return {
-      tree: null,
-      diagnostics: [
-        ...diagnostics,
-        error('text.header', kind?.span ?? endOf(header), { found: `"${header.raw.trim()}"` }),
-      ],
-    };
-  }
-  const base = { id: id.text, name: name.text, ...remarks(header), closing: source.closing };
+  const found = readHeader(header, source.lines, diagnostics);
+  if (!found) return { tree: null, diagnostics };
+  const base = { id: found.id, name: found.name, ...remarks(header), closing: source.closing };
   const body = source.lines.slice(1);
   const tree =
-    kind.text === 'scheme'
+    found.kind === 'scheme'
       ? { kind: 'scheme' as const, ...base, ...readBody(body, diagnostics) }
-      : { kind: kind.text as LineupTree['kind'], ...base, clauses: readClauses(body) };
+      : { kind: found.kind, ...base, clauses: readClauses(body) };
   return { tree, diagnostics };
 }
+
+const KINDS = ['formation', 'front', 'scheme'] as const satisfies readonly Tree['kind'][];
+
+/**
+ * What a text is, its id and its name. A header that is not right is told, and what follows is read all the same as what it was probably
+ * meant to be: by the nearest word, or as a scheme when sentences stand under somebody. `null` when nothing can be made of it.
+ */
+function readHeader(
+  header: SourceLine,
+  lines: SourceText['lines'],
+  diagnostics: Diagnostic[],
+): Pick<Tree, 'kind' | 'id' | 'name'> | null {
+  const [kind, id, name] = header.tokens;
+  const said = KINDS.find((k) => k === kind?.text);
+  if (said && id?.kind === 'word' && name?.kind === 'quote' && header.tokens.length === 3)
+    return { kind: said, id: id.text, name: name.text };
+  const found = `"${header.raw.trim()}"`;
+  const near = said ? null : (nearestWord(kind?.text ?? '', KINDS) as Tree['kind'] | null);
+  diagnostics.push(
+    near
+      ? error('text.header-near', kind!.span, { found, near })
+      : error('text.header', kind?.span ?? endOf(header), { found }),
+  );
+  const meant = said ?? near ?? (lines.some((line) => line.indented) ? 'scheme' : null);
+  if (!meant) return null;
+  const title = name?.kind === 'quote' ? name.text : id?.kind === 'quote' ? id.text : 'without a name';
+  return { kind: meant, id: id?.kind === 'word' ? id.text : 'unnamed', name: title };
+}
+
+/** Is this about the first line of a text, which says what it is? */
+export const isAboutHeader = ({ code }: Pick<Diagnostic, 'code'>): boolean => code.startsWith('text.header');
 
 /** As `readTree`, but only a text without errors of the kind asked for is a value. */
 export function readDocument<K extends Tree['kind']>(text: string, kind: K): Result<Extract<Tree, { kind: K }>> {
   const { tree, diagnostics } = readTree(text);
   const all = [...diagnostics];
-  if (tree && tree.kind !== kind)
+  if (tree && tree.kind !== kind && !all.some(isAboutHeader))
     all.push(error('text.header', { line: 1, column: 1, endColumn: 1 }, { found: `"${tree.kind}"` }));
   if (!tree || hasErrors(all)) return { ok: false, diagnostics: all };
   return { ok: true, value: tree as Extract<Tree, { kind: K }>, diagnostics: all };

@@ -3,10 +3,10 @@ import type { Transaction } from 'sequelize';
 import { DocumentRow, DocumentVersionRow, UserRow } from '../db/models';
 import { database } from '../db/database';
 import type { Member } from '../session/member';
-import { hasErrors } from '#core/diagnostics/diagnostic';
+import { hasErrors, type Diagnostic } from '#core/diagnostics/diagnostic';
 import { formatDiagnostic, wordDiagnostic } from '#core/diagnostics/wording';
 import { checkText } from '#core/language/check';
-import { readTree } from '#core/language/read';
+import { isAboutHeader, readTree } from '#core/language/read';
 import { spaceFrom } from '#core/library/library';
 import { Playbook, SHELF_KIND, type BookShelf } from '#core/calls/playbook';
 
@@ -175,7 +175,8 @@ function slugOf(shelf: BookShelf, text: string, where: string, draft: boolean): 
     });
   }
   const { tree } = readTree(text);
-  const wrong = draft ? [] : checkText(text).filter((d) => d.severity === 'error');
+  const counts = (d: Diagnostic): boolean => d.severity === 'error' && (!draft || isAboutHeader(d));
+  const wrong = checkText(text).filter(counts);
   if (!tree || hasErrors(wrong)) {
     const lines = (wrong.length ? wrong : checkText(text))
       .slice(0, 5)

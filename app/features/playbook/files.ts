@@ -1,4 +1,4 @@
-import { readTree } from '#core/language/read';
+import { isAboutHeader, readTree } from '#core/language/read';
 import type { BookShelf } from '#core/calls/playbook';
 
 const SHELF: Record<string, BookShelf> = { scheme: 'schemes', front: 'fronts', formation: 'formations' };
@@ -25,7 +25,8 @@ export async function readFiles(
         problem: `${file.name} is larger than ${MAX_BYTES / 1000} kB: no rule sheet is. Nothing was imported.`,
       };
     const text = await file.text();
-    const kind = readTree(text.slice(0, 400)).tree?.kind;
+    const { tree, diagnostics } = readTree(text.slice(0, 400));
+    const kind = diagnostics.some(isAboutHeader) ? undefined : tree?.kind;
     if (!kind)
       return { texts: [], problem: `${file.name} begins with no scheme, front or formation. Nothing was imported.` };
     texts.push({ shelf: SHELF[kind]!, text });

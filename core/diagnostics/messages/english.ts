@@ -1,6 +1,8 @@
 /** Wording of every diagnostic. `{name}` is filled from the diagnostic's parameters. */
 export const ENGLISH = {
   'text.header': 'a document starts with "formation", "front" or "scheme", an id and a name in quotes; found {found}',
+  'text.header-near':
+    'a document starts with "formation", "front" or "scheme", an id and a name in quotes; found {found}: did you mean "{near}"?',
   'text.empty': 'there is nothing in this text',
   'text.expected': 'expected {expected}; found {found}',
   'text.expected-near': 'expected {expected}; found {found}: did you mean "{near}"?',
