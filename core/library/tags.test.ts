@@ -5,7 +5,7 @@ import { shippedScheme } from '../calls/resolve-call';
 import type { Resolution } from '../model/resolution';
 import { need } from '../testing/need';
 import { resolveStill } from '../resolve/resolve';
-import { libraryIds } from './library';
+import { frontFrom, libraryIds, libraryText } from './library';
 
 const OVER = 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right';
 const ODD = 'LE 5 left; N 0; RE 5 right; W 20 left; M 20 right';
@@ -24,7 +24,7 @@ const ofFamily = (...families: string[]): string[] =>
 
 describe('tags of every gap play and trap', () => {
   const men = 'LT LG C RG RT Y right; X slot left; B left';
-  const front = `${ODD}; S (14, 10); FS (0, 36)`;
+  const front = `${ODD}; S (14, 10); FS (0, 36); SS (8, 30) safety`;
 
   it.each(ofFamily('gap', 'trap'))('%s: nobody who runs with the ball wraps', (id) => {
     const wrapped = run(id, 'LT LG C RG RT; B left', front, 'wrap');
@@ -35,7 +35,7 @@ describe('tags of every gap play and trap', () => {
   it.each(ofFamily('gap', 'trap'))('%s: a slot wraps for the next free hat, else the safety', (id) => {
     const [without, wrapped] = [run(id, men, front), run(id, men, front, 'wrap')];
     expect(has(without, 'X')).toBe('no job');
-    expect(has(wrapped, 'X')).toMatch(/^lead (S|W|M|FS)$/);
+    expect(has(wrapped, 'X')).toMatch(/^lead (S|W|M|FS|SS)$/);
     expect(wrapped.notes.filter((n) => n.startsWith('Nobody is there for'))).toEqual([]);
   });
 
@@ -110,5 +110,37 @@ describe('single tags', () => {
     expect(y('LE 5 left; N 0; RE 6i right; W 20 left; M 20 right')).toBe('down RE');
     expect(y('LE 5 left; N 0; RE 4 right; W 20 left; M 20 right')).toBe('down RE');
     expect(y('LE 5 left; N 1 left; T 3 right; RE 9 right; W 30 left; M 10 right; K 00')).toMatch(/^climb [MWK]$/);
+  });
+});
+
+describe('every tag of every scheme', () => {
+  const rich = [
+    'LT LG C RG RT Y right; Z wing right; H left; X slot left; B left',
+    'LT LG C RG RT; H right; X wide left; Z slot right; B left',
+  ];
+  const cases = libraryIds('schemes').flatMap((id) =>
+    need(shippedScheme(id)).tags.map((tag) => [id, tag.name] as const),
+  );
+
+  it.each(cases)('%s, %s: does something to somebody on some front', (id, tag) => {
+    const scheme = need(shippedScheme(id));
+    const answer = (text: string, front: string, called: boolean): string => {
+      const men = need(readFormation(text));
+      const placed = frontFrom(libraryText('fronts', front)!, men);
+      if (!placed.ok) return '';
+      const { assignments, defenders } = resolveStill(scheme, men, placed.value, {
+        side: 'right',
+        tags: called ? [tag] : [],
+        without: called ? [] : [tag],
+      });
+      return JSON.stringify([
+        assignments.map((a) => [a.blocker, a.block, a.target, a.next]),
+        defenders.map((d) => d.status),
+      ]);
+    };
+    const changes = rich.some((text) =>
+      libraryIds('fronts').some((f) => answer(text, f, true) !== answer(text, f, false)),
+    );
+    expect(changes).toBe(true);
   });
 });

@@ -11,7 +11,51 @@ export interface Intent {
 const said = ({ resolution }: Answer, who: readonly string[], code: string): boolean =>
   resolution.problems.some((p) => p.code === code && who.some((w) => p.who.includes(w)));
 
+/** Two noses this close are stacked, feet. */
+const STACKED = 1 + 1e-6;
+
+const placeOf = ({ front }: Answer, id: string | null): number =>
+  front.defenders.find((d) => d.id === id)?.x ?? Number.NaN;
+const jobOf = ({ resolution }: Answer, who: string) => resolution.assignments.find((a) => a.blocker === who)!;
+
+/** He and his partner double a man with a linebacker straight behind him. */
+function keepsStacked(answer: Answer, who: string): boolean {
+  const { partners, target, next } = jobOf(answer, who);
+  return partners.length > 0 && Math.abs(placeOf(answer, target) - placeOf(answer, next)) <= STACKED;
+}
+
+/** The front has moved and he still does what he was to do. */
+const keepsHis = ({ resolution: { movement } }: Answer, who: string): boolean =>
+  movement !== null && !movement.changed.includes(who);
+
 export const INTENTS: readonly Intent[] = [
+  {
+    kind: 'crossing ways',
+    reason: 'A pair keeps the linebacker straight behind the man it doubles, whoever crosses it for that.',
+    holds: (answer, who) => who.some((w) => keepsStacked(answer, w)),
+  },
+  {
+    kind: 'crossing ways',
+    reason: 'The front has moved after the snap and somebody keeps the man he has: nobody has hindsight.',
+    holds: (answer, who) => who.some((w) => keepsHis(answer, w)),
+  },
+  {
+    kind: 'far past a nearer man',
+    reason: 'The box is counted by numbers: a man goes to his number, however near another one stands.',
+    holds: ({ scheme }) => scheme.startsWith('inside-zone-z5'),
+  },
+  {
+    kind: 'far past a nearer man',
+    reason: 'He keeps the linebacker he had before the snap: nobody has hindsight.',
+    holds: (answer, who) => who.some((w) => keepsHis(answer, w)),
+  },
+  {
+    kind: 'idle beside a free man',
+    reason: 'He slides to his gap and does not turn back: who comes behind him is told as hot or free.',
+    holds: (answer, who) =>
+      who.some((w) => jobOf(answer, w).block === 'slide') &&
+      answer.resolution.problems.some((p) => p.code === 'hot-rusher' || p.code === 'free-rusher'),
+  },
   {
     kind: 'off a head-up man',
     reason: 'The verdict names him: nobody is left to take him, and the coach is told so.',
