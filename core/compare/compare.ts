@@ -1,3 +1,4 @@
+import { gistOf } from './gist';
 import type { Assignment, DefenderStatus, Resolution } from '../model/resolution';
 
 /** What one man does in two answers; a side is `null` where he has no rule there. */
@@ -21,8 +22,7 @@ export interface Comparison {
   readonly sameVerdict: boolean;
 }
 
-const gist = (a: Assignment | null): string =>
-  a ? `${a.block} ${a.target} ${a.next} ${[...a.partners].sort().join()}` : 'nothing';
+const gist = (a: Assignment | null): string => `${gistOf(a)} ${a ? [...a.partners].sort().join() : ''}`;
 
 /** Two answers to one front side by side, men in the order of the first. */
 export function compareResolutions(one: Resolution, other: Resolution): Comparison {

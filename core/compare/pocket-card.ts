@@ -7,6 +7,7 @@ import type { Side } from '../model/side';
 import { resolve } from '../movement/play';
 import type { CompiledScheme } from '../resolve/prepare/compile';
 import type { Call } from '../resolve/prepare/prepare-call';
+import { gistOf } from './gist';
 import { BLOCKS, type BlockId } from '../vocabulary/index';
 
 /** One thing a man’s man can do, and what the man does then. */
@@ -51,7 +52,7 @@ export function pocketCard({ scheme, formation, front, call }: CardCase, man: st
   const rows = [...whatHeDoes(his, still, now), ...(next ? whatTheNextDoes(next) : [])].map(
     ({ when, change }): CardRow => {
       const then = of(change(still));
-      return { when, does: does(then.a), same: gist(then.a) === gist(now), verdict: then.verdict };
+      return { when, does: does(then.a), same: gistOf(then.a) === gistOf(now), verdict: then.verdict };
     },
   );
   return { man, has: does(now), rows };
@@ -115,8 +116,6 @@ function nearestBacker(his: Defender, front: Front): Defender | null {
   backers.sort((a, b) => Math.abs(a.x - his.x) - Math.abs(b.x - his.x) || (a.id < b.id ? -1 : 1));
   return backers[0] ?? null;
 }
-
-const gist = (a: Assignment | undefined): string => (a ? `${a.block} ${a.target} ${a.next}` : '');
 
 /** What he does, in the words of the columns. */
 function does(a: Assignment | undefined): string {

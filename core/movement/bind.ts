@@ -27,6 +27,7 @@ export function bindMen(before: Outcome, after: Scene, hole: number): Bound {
   const readers = was.men.filter((m) => m.kind === 'quarterback-read').map((m) => m.index);
   const isRun = before.settled.call.scheme.head.throw === null;
   const kept = isRun ? keptMen(before, change) : was.men.map(() => NOBODY);
+  if (isRun) releaseTaken(kept, before, change);
   for (const m of before.men) fixed[m.man] = boundTo(before, change, m, kept);
   const pulled = new Map(before.men.map((m) => [m.man, m.pull ? m.sentence : NOBODY]));
   const runners = new Map(isRun ? before.men.filter((m) => runsTo(before, m.man)).map((m) => [m.man, m]) : []);
@@ -51,6 +52,16 @@ export function bindMen(before: Outcome, after: Scene, hole: number): Bound {
     keeps: (man) =>
       (pulled.get(man) ?? NOBODY) === NOBODY ? NO_PROPOSAL : { ...was.proposals[man]!, target: NOBODY, all: [] },
   };
+}
+
+/** Two men who had one between them let go of him when the words of a third give him to that one: they read their rules again. */
+function releaseTaken(kept: number[], before: Outcome, change: Change): void {
+  for (const { man } of before.men) {
+    const follows = followOf(before, change, man);
+    if (follows?.does !== 'take' || follows.who === NOBODY || kept[man] === follows.who) continue;
+    const holders = kept.flatMap((d, mate) => (d === follows.who ? [mate] : []));
+    if (holders.length > 1) for (const mate of holders) kept[mate] = NOBODY;
+  }
 }
 
 /** What is decided for one blocker: by his follow-up, else because he keeps his man or has taken over a neighbour's. */
@@ -110,7 +121,7 @@ function proposalAfter(
       ? null
       : { ...insteadOf(was, nowAt[had[man]!]!, block, 'stay'), partner: was.partner, pairs: was.pairs };
   // Whoever is one man's alone is ridden by him; nobody else steps in.
-  const isHad = kept.filter((d, mate) => mate !== man && d === who).length === 1;
+  const isHad = kept.some((d, mate) => mate !== man && d === who);
   if (does === 'take') return who === NOBODY || isHad ? null : insteadOf(was, who, lone, 'take');
   // Whoever was on his track to a linebacker who runs away goes by his own words again: the next one inside.
   if (had[man] !== NOBODY && before.defenders[had[man]!]!.level > 1) return null;

@@ -16,11 +16,13 @@ const STACKED = 1 + 1e-6;
 
 const placeOf = ({ front }: Answer, id: string | null): number =>
   front.defenders.find((d) => d.id === id)?.x ?? Number.NaN;
-const jobOf = ({ resolution }: Answer, who: string) => resolution.assignments.find((a) => a.blocker === who)!;
+const jobOf = ({ resolution }: Answer, who: string) => resolution.assignments.find((a) => a.blocker === who);
 
 /** He and his partner double a man with a linebacker straight behind him. */
 function keepsStacked(answer: Answer, who: string): boolean {
-  const { partners, target, next } = jobOf(answer, who);
+  const job = jobOf(answer, who);
+  if (!job) return false;
+  const { partners, target, next } = job;
   return partners.length > 0 && Math.abs(placeOf(answer, target) - placeOf(answer, next)) <= STACKED;
 }
 
@@ -53,7 +55,7 @@ export const INTENTS: readonly Intent[] = [
     kind: 'idle beside a free man',
     reason: 'He slides to his gap and does not turn back: who comes behind him is told as hot or free.',
     holds: (answer, who) =>
-      who.some((w) => jobOf(answer, w).block === 'slide') &&
+      who.some((w) => jobOf(answer, w)?.block === 'slide') &&
       answer.resolution.problems.some((p) => p.code === 'hot-rusher' || p.code === 'free-rusher'),
   },
   {

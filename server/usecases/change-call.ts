@@ -3,7 +3,7 @@ import { database } from '../db/database';
 import { snapBody } from '../db/mappers';
 import type { Member } from '../session/member';
 import type { Call } from '#core/model/snap';
-import type { Resolution } from '#core/model/resolution';
+import { differs } from '#core/calls/changed-answer';
 import { ownSnap } from './film';
 import { waysOf, workOut } from './work-out';
 
@@ -23,16 +23,9 @@ export async function changeCall(
     const row = await ownSnap(member, snapId);
     const before = snapBody(row);
     const graded = await GradeRow.findAll({ where: { programId: member.programId, snapId }, transaction });
-    const affected = graded
-      .map((g) => g.blocker)
-      .filter((blocker) => asked(before.resolution, blocker) !== asked(resolution, blocker));
+    const affected = graded.map((g) => g.blocker).filter((blocker) => differs(before.resolution, resolution, blocker));
     if (affected.length > 0 && !confirmed) return { affected, changed: false };
     await row.update({ body: { ...before, call, resolution } }, { transaction });
     return { affected, changed: true };
   });
 }
-
-const asked = (resolution: Resolution, blocker: string): string => {
-  const a = resolution.assignments.find((x) => x.blocker === blocker);
-  return a ? `${a.block} ${a.target} ${a.next}` : 'nothing';
-};

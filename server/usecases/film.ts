@@ -55,7 +55,7 @@ export async function publishGame(member: Member, gameId: number, published: boo
 
 export async function listSnaps(member: Member, gameId: number): Promise<SnapListItem[]> {
   const scope = { programId: member.programId, gameId };
-  if (!(await GameRow.findOne({ where: { id: gameId, programId: member.programId } }))) throw none('game');
+  await ownGame(member, gameId);
   const snaps = await SnapRow.findAll({ where: scope, order: [['number', 'ASC']] });
   const grades = await GradeRow.findAll({ where: { programId: member.programId, snapId: snaps.map((s) => s.id) } });
   return snaps.map((row) => {
@@ -69,6 +69,13 @@ export async function listSnaps(member: Member, gameId: number): Promise<SnapLis
       graded: grades.filter((g) => g.snapId === row.id).map((g) => ({ blocker: g.blocker, grade: gradeBody(g) })),
     };
   });
+}
+
+/** A game's row, if it belongs to the member's program. */
+export async function ownGame(member: Member, gameId: number): Promise<GameRow> {
+  const row = await GameRow.findOne({ where: { id: gameId, programId: member.programId } });
+  if (!row) throw none('game');
+  return row;
 }
 
 /** A snap's row, if it belongs to the member's program. */

@@ -1,6 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { ALL_PLUS, type Grade } from '#core/model/grade';
-import { GradeChangeRow, GradeRow } from '../../server/db/models';
+import type { SnapBody } from '#core/model/snap';
+import { GradeChangeRow, GradeRow, SnapRow } from '../../server/db/models';
+import { listChanged } from '../../server/usecases/changed-answers';
 import { changeCall } from '../../server/usecases/change-call';
 import { readSnap } from '../../server/usecases/film';
 import { gradeHistory, readMarks, writeGrades } from '../../server/usecases/grades';
@@ -118,5 +120,25 @@ describe('changing the call of a graded snap', () => {
     await expect(
       changeCall(lanterns.members.coach, lanterns.snaps[0]!, { ...CALL, ...change }, true),
     ).rejects.toMatchObject({ statusCode: 400, message: expect.stringContaining(message) });
+  });
+});
+
+describe('an answer that is another one today', () => {
+  it('is listed with its men, and neither the answer kept nor its grades change', async () => {
+    const { coach } = lanterns.members;
+    const [snap] = lanterns.snaps as [number];
+    expect(await listChanged(coach, lanterns.gameId)).toEqual([]);
+    const row = (await SnapRow.findByPk(snap))!;
+    const kept = row.body as SnapBody;
+    const assignments = kept.resolution.assignments.map((a) => (a.blocker === 'RG' ? { ...a, target: 'M' } : a));
+    await row.update({ body: { ...kept, resolution: { ...kept.resolution, assignments } } });
+    await writeGrades(coach, snap, [{ blocker: 'RG', grade: LATE }]);
+    expect(await listChanged(coach, lanterns.gameId)).toEqual([
+      { id: snap, number: row.number, men: ['RG'], why: null },
+    ]);
+    const view = await readSnap(coach, snap);
+    expect(view.resolution.assignments.find((a) => a.blocker === 'RG')!.target).toBe('M');
+    expect(view.grades.find((g) => g.blocker === 'RG')!.grade).toEqual(LATE);
+    await row.update({ body: kept });
   });
 });

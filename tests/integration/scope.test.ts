@@ -5,6 +5,7 @@ import { findMember } from '../../server/session/member';
 import { hashPassword } from '../../server/session/passwords';
 import { logIn, programsOf, roster } from '../../server/usecases/accounts';
 import { changeCall } from '../../server/usecases/change-call';
+import { listChanged } from '../../server/usecases/changed-answers';
 import { clipFile, listGames, listSnaps, publishGame, readSnap } from '../../server/usecases/film';
 import { gradeHistory, readMarks, writeGrades } from '../../server/usecases/grades';
 import { CALL, freshDatabase, makeProgram } from './fresh-database';
@@ -43,6 +44,7 @@ describe('another program', () => {
     for (const way of [
       () => readSnap(stranger, snap),
       () => listSnaps(stranger, lanterns.gameId),
+      () => listChanged(stranger, lanterns.gameId),
       () => clipFile(stranger, clip),
       () => gradeHistory(stranger, snap),
       () => writeGrades(stranger, snap, [{ blocker: 'LT', grade: null }]),

@@ -41,6 +41,16 @@ watch(
   <aside aria-label="Snaps">
     <h2>{{ game ? `Week ${game.week}, ${game.opponent}` : 'Snaps' }}</h2>
     <p class="soft">{{ film.snaps.length }} snaps, {{ done }} graded</p>
+    <details v-if="film.changed.length" class="changed">
+      <summary class="link">{{ film.changed.length }} worked out otherwise today</summary>
+      <p class="soft">The grades stand against what was asked then.</p>
+      <ul>
+        <li v-for="c in film.changed" :key="c.id">
+          <NuxtLink :to="`/film/${c.id}`">{{ c.number }}</NuxtLink>
+          <span class="soft">{{ c.why ?? c.men.join(', ') }}</span>
+        </li>
+      </ul>
+    </details>
     <ol ref="list">
       <li v-for="s in film.snaps" :key="s.id">
         <NuxtLink :to="`/film/${s.id}`" :aria-current="s.id === film.snap?.id ? 'true' : undefined">

@@ -21,6 +21,13 @@ export interface SnapDetail extends SnapBody {
   clips: (ClipBody & { id: number; angle: string })[];
   grades: { blocker: string; grade: Grade }[];
 }
+/** A snap that would be worked out otherwise today. */
+export interface ChangedItem {
+  id: number;
+  number: number;
+  men: string[];
+  why: string | null;
+}
 export interface GameItem {
   id: number;
   opponent: string;
@@ -37,6 +44,7 @@ export const useFilm = defineStore('film', () => {
   const games = shallowRef<GameItem[]>([]);
   const game = ref<number | null>(null);
   const snaps = shallowRef<SnapItem[]>([]);
+  const changed = shallowRef<ChangedItem[]>([]);
   const snap = shallowRef<SnapDetail | null>(null);
   const marks = ref<Record<string, Grade>>({});
   const selected = ref<string | null>(null);
@@ -74,6 +82,7 @@ export const useFilm = defineStore('film', () => {
       if (game.value !== wanted || snaps.value.length === 0) {
         snaps.value = await request<SnapItem[]>(`/api/games/${wanted}/snaps`);
         game.value = wanted;
+        changed.value = await request<ChangedItem[]>(`/api/games/${wanted}/changed`);
       }
       const first = snaps.value.find((s) => gradedCount(s) < s.asked.length) ?? snaps.value[0];
       if (found) show(found);
@@ -164,6 +173,7 @@ export const useFilm = defineStore('film', () => {
     games,
     game,
     snaps,
+    changed,
     snap,
     marks,
     men,
