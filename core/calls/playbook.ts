@@ -95,7 +95,7 @@ export class Playbook {
   /** A formation by its id, or from inline notation. */
   formation(idOrText: string): Result<Formation> {
     const text = this.text('formations', idOrText);
-    return text === null ? readFormation(idOrText) : formationFrom(text);
+    return text === null ? readFormation(idOrText) : formationFrom(text, { kept: true });
   }
 
   /** A front by its id, or from inline notation, placed against a formation. */

@@ -45,12 +45,12 @@ export function schemeFrom(text: string): Result<CompiledScheme> {
   return read.ok ? { ok: true, value: compileScheme(read.value as SchemeTree), diagnostics: read.diagnostics } : read;
 }
 
-/** A formation from its text. */
-export function formationFrom(text: string): Result<Formation> {
+/** A formation from its text; one that is `kept` in a book may give orders that cannot be obeyed. */
+export function formationFrom(text: string, how: { kept?: boolean } = {}): Result<Formation> {
   const read = readDocument(text, 'formation');
   if (!read.ok) return read;
   const tree = read.value as LineupTree;
-  return placeClauses(tree.clauses, tree.id, tree.name);
+  return placeClauses(tree.clauses, tree.id, tree.name, how);
 }
 
 /** A front from its text, placed against a formation. */

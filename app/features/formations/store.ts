@@ -48,6 +48,8 @@ export const useFormations = defineStore('formations', () => {
   function show(next: string): void {
     id.value = next;
     name.value = playbook.book.name('formations', next);
+    const kept = playbook.book.formation(next);
+    if (kept.ok) formation.value = kept.value;
     type(playbook.book.clauses('formations', next).split('; ').join('\n'));
     saved.value = text.value;
   }

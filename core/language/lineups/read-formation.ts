@@ -43,17 +43,19 @@ export function readFormation(text: string, id = 'inline', name = 'Formation'): 
   return placeClauses(clausesOf(text), id, name);
 }
 
+/** Places the clauses of a formation. `kept`: the text stands in a book already; orders that cannot be obeyed are warnings then. */
 export function placeClauses(
   clauses: readonly { text: string; span: Span }[],
   id: string,
   name: string,
+  { kept = false }: { kept?: boolean } = {},
 ): Result<Formation> {
   const diagnostics: Diagnostic[] = [];
   const words = clauses.flatMap((c) => wordsOf(c.text, c.span));
   const plan: Plan = { line: [], off: [], splits: new Map(), split: null, over: [], quarterback: 'gun', motions: [] };
   for (let at = 0; at < words.length;) at = readWord(words, at, plan, diagnostics);
   const where = clauses[0]?.span ?? { line: 1, column: 1, endColumn: 1 };
-  checkPlan(plan, where, diagnostics);
+  checkPlan(plan, where, diagnostics, kept);
   if (hasErrors(diagnostics)) return { ok: false, diagnostics };
   const men = placeFormation(plan);
   for (let i = 0; i < men.length; i++) {
@@ -200,14 +202,17 @@ function readSplit(words: readonly Word[], at: number, plan: Plan, diagnostics: 
   return at + (named ? 3 : 2);
 }
 
-function checkPlan(plan: Plan, where: Span, diagnostics: Diagnostic[]): void {
+function checkPlan(plan: Plan, where: Span, diagnostics: Diagnostic[], kept: boolean): void {
   const all = [...plan.line, ...plan.off];
   const missing = LINE_SEATS.filter((seat) => !all.some((m) => m.id === seat));
   if (missing.length) diagnostics.push(error('formation.line', where, { missing: missing.join(', ') }));
   for (const [i, man] of all.entries()) {
     if (all.findIndex((m) => m.id === man.id) < i) diagnostics.push(error('formation.twice', man.span, { id: man.id }));
   }
-  checkOrders(plan, all, diagnostics);
+  const orders: Diagnostic[] = [];
+  checkOrders(plan, all, orders);
+  // A text that was kept before such orders were checked stands as it did, and is told about.
+  diagnostics.push(...(kept ? orders.map((d) => ({ ...d, severity: 'warning' as const })) : orders));
   if (all.length > MAX_MEN) diagnostics.push(error('formation.too-many', where, { count: all.length }));
 }
 
