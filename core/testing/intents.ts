@@ -65,6 +65,12 @@ export const INTENTS: readonly Intent[] = [
       said(answer, who, 'free-on-line') || said(answer, who, 'free-at-attack') || said(answer, who, 'free-rusher'),
   },
   {
+    kind: 'off a head-up man',
+    reason: 'The ball is out before he can be there, and a note says so.',
+    holds: ({ resolution }, who) =>
+      resolution.notes.some((n) => n.includes('cannot arrive') && who.some((w) => n.startsWith(`Nobody has ${w}`))),
+  },
+  {
     kind: 'an end inside, the overhang free',
     reason: 'The box comes before the edge: all five linemen have somebody, so a linebacker would be free without him.',
     holds: ({ formation, resolution }) =>

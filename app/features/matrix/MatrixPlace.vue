@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, onMounted } from 'vue';
 import { releaseFocus } from '~/features/hands/in-field';
 import { usePlaybook } from '~/features/playbook/store';
 import type { Side } from '#core/model/side';
@@ -30,6 +30,7 @@ const total = computed(() => ({
   cells: matrix.rows.reduce((n, r) => n + r.cells.length, 0),
   sound: matrix.rows.reduce((n, r) => n + r.sound, 0),
 }));
+onMounted(matrix.open);
 const print = (): void => window.print();
 </script>
 
@@ -91,11 +92,13 @@ const print = (): void => window.print();
         />
       </div>
       <p class="sum">
-        {{ total.sound }} of {{ total.cells }} sound
+        <span v-if="matrix.running" role="status">{{ matrix.done }} of {{ matrix.total }} worked out …</span>
+        <template v-else>{{ total.sound }} of {{ total.cells }} sound</template>
         <button class="plain link no-print" type="button" @click="print">Print</button>
       </p>
     </header>
     <h1 class="visually-hidden">Matrix: every play against every front</h1>
+    <p v-if="matrix.problem" class="empty" role="alert">{{ matrix.problem }}</p>
     <p v-if="!matrix.fronts.length" class="empty">
       No front is kept under this opponent. Save one in <NuxtLink to="/fronts">Fronts</NuxtLink>.
     </p>

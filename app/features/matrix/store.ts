@@ -1,14 +1,11 @@
 import { defineStore } from 'pinia';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import type { Side } from '#core/model/side';
 import type { Verdict } from '#core/model/resolution';
-import { identify } from '#core/identify/identify';
-import { sayMovement } from '#core/language/lineups/read-movement';
-import { GENERAL_MOVES, type GeneralMove } from '#core/movement/menu';
-import { workPlay } from '#core/movement/play';
-import { prepareCall } from '#core/resolve/prepare/prepare-call';
-import { explainFault } from '#core/resolve/judge/judge';
+import type { AnswersJob } from '#core/calls/answers-job';
+import type { GeneralMove } from '#core/movement/menu';
 import { usePlaybook } from '~/features/playbook/store';
+import { useAnswers } from '~/workers/start';
 
 export interface Cell {
   front: string;
@@ -47,51 +44,72 @@ export const useMatrix = defineStore('matrix', () => {
     playbook.fronts.filter((f) => opponent.value === EVERYTHING || f.opponent === opponent.value),
   );
 
-  const rows = computed<Row[]>(() =>
+  /** The plays that are asked, in the order of the book. */
+  const asked = computed(() =>
     playbook.book
       .list('schemes')
       .filter((e) => family.value === EVERYTHING || e.family === family.value)
-      .flatMap((entry) => {
-        const id = formation.value === AS_USUAL ? (entry.from ?? 'five-man') : formation.value;
-        const [scheme, men] = [playbook.book.scheme(entry.id), playbook.book.formation(id)];
-        if (!scheme.ok || !men.ok) return [];
-        const prepared = prepareCall(scheme.value, men.value, { side: side.value, settings: playbook.settings });
-        const cells = fronts.value.flatMap((f): Cell[] => {
-          const front = playbook.book.front(f.id, men.value, playbook.settings);
-          if (!front.ok) return [];
-          const moves =
-            move.value === STILL
-              ? []
-              : GENERAL_MOVES[move.value].of(
-                  front.value,
-                  identify(men.value, front.value, { side: side.value, settings: playbook.settings }).mike.id,
-                );
-          const { outcome, judgement } = workPlay(prepared, {
-            ...front.value,
-            movements: [...front.value.movements, ...moves],
-          });
-          return [
-            {
-              front: f.id,
-              moves: moves.map(sayMovement).join(','),
-              verdict: judgement.verdict,
-              sentence:
-                judgement.faults.map((x) => explainFault(outcome, x).message).join(' ') || 'Everybody has somebody.',
-            },
-          ];
-        });
-        return [
-          {
-            scheme: entry.id,
-            name: entry.name,
-            formation: id,
-            formationName: playbook.book.name('formations', id),
-            cells,
-            sound: cells.filter((c) => c.verdict === 'sound').length,
-          },
-        ];
-      }),
+      .map((e) => ({
+        entry: e,
+        formation: formation.value === AS_USUAL ? (e.from ?? 'five-man') : formation.value,
+      })),
   );
+  const answers = useAnswers();
+  /** Nothing is worked out before a place that shows it has been opened. */
+  const isOpen = ref(false);
+  const job = computed<AnswersJob>(() => ({
+    own: playbook.ownTexts,
+    settings: playbook.settings,
+    calls: asked.value.map(({ entry, formation: from }) => ({
+      scheme: { id: entry.id },
+      formation: from,
+      side: side.value,
+      tags: [],
+      without: [],
+    })),
+    fronts: fronts.value.map((f) => f.id),
+    move: move.value === STILL ? null : move.value,
+  }));
+  watch([isOpen, job], () => isOpen.value && answers.ask(job.value), { flush: 'post' });
+  const open = (): void => void (isOpen.value = true);
 
-  return { family, side, formation, opponent, move, families, opponents, fronts, rows };
+  /** Rows fill as their answers come. */
+  const rows = computed<Row[]>(() => {
+    const cells = new Map<number, Cell[]>();
+    for (const { call, front, moves, verdict, sentence } of answers.found.value) {
+      const row = cells.get(call) ?? [];
+      if (row.length === 0) cells.set(call, row);
+      row.push({ front, moves, verdict, sentence: sentence || 'Everybody has somebody.' });
+    }
+    return asked.value.map(({ entry, formation: from }, call) => {
+      const found = cells.get(call) ?? [];
+      return {
+        scheme: entry.id,
+        name: entry.name,
+        formation: from,
+        formationName: playbook.book.name('formations', from),
+        cells: found,
+        sound: found.filter((c) => c.verdict === 'sound').length,
+      };
+    });
+  });
+  const total = computed(() => job.value.calls.length * job.value.fronts.length);
+  const { done, running, problem } = answers;
+
+  return {
+    family,
+    side,
+    formation,
+    opponent,
+    move,
+    families,
+    opponents,
+    fronts,
+    rows,
+    total,
+    done,
+    running,
+    problem,
+    open,
+  };
 });

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import { Playbook, type BookShelf, type Entry } from '#core/calls/playbook';
+import { Playbook, type BookShelf, type Entry, type OwnText } from '#core/calls/playbook';
 import type { Naming } from '#core/model/naming';
 import { shippedNaming } from '#core/names/shipped';
 import type { ProgramBody } from '#core/model/program';
@@ -49,14 +49,13 @@ export const usePlaybook = defineStore('playbook', () => {
     knownFor.value = programId;
   }
 
-  const book = computed(
-    () =>
-      new Playbook(
-        documents.value
-          .filter((d) => d.text !== null && !d.retired)
-          .map((d) => ({ shelf: d.shelf, id: d.slug, text: d.text! })),
-      ),
+  /** The program's own texts that count, as they cross to a worker. */
+  const ownTexts = computed<OwnText[]>(() =>
+    documents.value
+      .filter((d) => d.text !== null && !d.retired)
+      .map((d) => ({ shelf: d.shelf, id: d.slug, text: d.text! })),
   );
+  const book = computed(() => new Playbook(ownTexts.value));
   const settings = computed<Settings>(() => program.value.settings ?? SHIPPED_SETTINGS);
   const words = computed<CallWords>(
     () => program.value.callWords?.sets[program.value.callWords.active] ?? SHIPPED_CALL_WORDS,
@@ -121,6 +120,7 @@ export const usePlaybook = defineStore('playbook', () => {
   return {
     documents,
     program,
+    ownTexts,
     book,
     settings,
     words,

@@ -60,6 +60,7 @@ const say = ({ rushers, twist }: PressureReport): string =>
           <span class="soft">short {{ m.short }} instead of {{ p.proof.counts.short }}</span>
         </li>
       </ul>
+      <p v-else-if="p.trying" class="soft" role="status">Trying the other side, other Mikes and tags …</p>
       <p v-else class="soft">
         {{
           p.proof.counts.short

@@ -1,19 +1,21 @@
 import { defineStore } from 'pinia';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { hasErrors, type Diagnostic } from '#core/diagnostics/diagnostic';
 import { levelOf } from '#core/identify/line';
+import { adviceOf, type AdviceJob } from '#core/calls/advice-job';
 import type { ProtectCall } from '#core/calls/protect-job';
 import type { Formation } from '#core/model/formation';
 import type { Front } from '#core/model/front';
 import type { Overrides } from '#core/model/identification';
 import type { PressureReport } from '#core/model/pressure';
 import type { Resolution } from '#core/model/resolution';
-import { mendProtection, type ProtectionMend } from '#core/protect/mend-protection';
+import type { ProtectionMend } from '#core/protect/mend-protection';
 import { provePressures, tryPressure } from '#core/protect/prove';
 import { prepareCall, type Prepared } from '#core/resolve/prepare/prepare-call';
 import { resolveStill } from '#core/resolve/resolve';
 import { toggleTag } from '#core/resolve/prepare/tags';
 import { usePlaybook } from '~/features/playbook/store';
+import { useAdvice } from '~/workers/start';
 
 /** A protection called against a front. */
 export type ProtectionCall = Omit<ProtectCall, 'tags' | 'without' | 'overrides'> & {
@@ -105,9 +107,27 @@ export const useProtection = defineStore('protection', () => {
       : null,
   );
   const proof = computed(() => (prepared.value && front.value ? provePressures(prepared.value, front.value) : null));
-  const mends = computed<ProtectionMend[]>(() =>
-    prepared.value && front.value && proof.value ? mendProtection(prepared.value, front.value, proof.value) : [],
-  );
+  /** What would help, tried beside the screen. */
+  const advice = useAdvice();
+  const about = computed<AdviceJob | null>(() => {
+    if (!proof.value || !front.value) return null;
+    const { scheme, side, formation: from, tags, without } = call.value;
+    return {
+      own: playbook.ownTexts,
+      settings: playbook.settings,
+      scheme,
+      side,
+      formation: from,
+      tags: [...tags],
+      without: [...without],
+      overrides: overrides.value,
+      front: front.value,
+      moves: [],
+      about: ['protection mends'],
+    };
+  });
+  watch(about, () => about.value && advice.ask(about.value), { flush: 'post' });
+  const mends = computed(() => adviceOf(advice.found.value, 'protection mends') ?? []);
   const tags = computed(() =>
     (prepared.value?.scheme.tags ?? []).map((t) => ({ ...t, active: prepared.value!.tags.has(t.name) })),
   );
@@ -159,6 +179,7 @@ export const useProtection = defineStore('protection', () => {
     resolution,
     proof,
     mends,
+    trying: advice.running,
     tags,
     pressure,
     overrides,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, onMounted, ref } from 'vue';
 import { usePlaybook } from '~/features/playbook/store';
 import { useMatrix } from '~/features/matrix/store';
 import { useSession } from '~/features/session/store';
@@ -26,6 +26,7 @@ async function begin(): Promise<void> {
   if (await rules.attempt(() => playbook.add([{ shelf: 'schemes', text }]))) await navigateTo(`/rules/${short.value}`);
 }
 
+onMounted(matrix.open);
 const sound = computed(() => new Map(matrix.rows.map((r) => [r.scheme, r])));
 const families = computed(() => {
   const wanted = filter.value.toLowerCase();

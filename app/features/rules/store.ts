@@ -1,20 +1,18 @@
 import { defineStore } from 'pinia';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { hasErrors, type Diagnostic } from '#core/diagnostics/diagnostic';
 import { checkScheme } from '#core/language/check';
 import { printTree } from '#core/language/print';
 import { readTree } from '#core/language/read';
 import type { SchemeTree } from '#core/language/tree';
 import { schemeFrom } from '#core/library/library';
-import { explainFault } from '#core/resolve/judge/judge';
 import type { Verdict } from '#core/model/resolution';
 import type { Side } from '#core/model/side';
 import { compileScheme, type CompiledScheme } from '#core/resolve/prepare/compile';
-import { workPlay } from '#core/movement/play';
-import { prepareCall } from '#core/resolve/prepare/prepare-call';
 import { tagsInForce, toggleTag } from '#core/resolve/prepare/tags';
 import { sayLists } from '~/features/board/address';
 import { usePlaybook, type OwnDocument, type Version } from '~/features/playbook/store';
+import { useAnswers } from '~/workers/start';
 import { RequestProblem } from '~/features/session/request';
 
 export interface Look {
@@ -59,31 +57,6 @@ export const useRules = defineStore('rules', () => {
   const readable = computed(() => compiled.value ?? before.value);
 
   const formationId = computed(() => tree.value?.head.find((h) => h.key === 'from')?.value ?? 'five-man');
-  const looksOf = (scheme: CompiledScheme | null): Map<string, { verdict: Verdict; sentence: string }> => {
-    const formation = playbook.book.formation(formationId.value);
-    if (!scheme || !formation.ok) return new Map();
-    const prepared = prepareCall(scheme, formation.value, {
-      side: side.value,
-      ...tagChoice.value,
-      settings: playbook.settings,
-    });
-    return new Map(
-      playbook.fronts.flatMap((f) => {
-        const front = playbook.book.front(f.id, formation.value, playbook.settings);
-        if (!front.ok) return [];
-        const { outcome, judgement } = workPlay(prepared, front.value);
-        return [
-          [
-            f.id,
-            {
-              verdict: judgement.verdict,
-              sentence: judgement.faults.map((x) => explainFault(outcome, x).message).join(' '),
-            },
-          ],
-        ];
-      }),
-    );
-  };
   /** The play's tags, and whether each is called. */
   const tags = computed(() => {
     const scheme = readable.value;
@@ -101,15 +74,36 @@ export const useRules = defineStore('rules', () => {
     formation: formationId.value,
     ...sayLists(tagChoice.value),
   }));
-  const was = computed(() => looksOf(before.value));
-  const is = computed(() => looksOf(compiled.value));
-  /** Every front with its verdict now and before the change; while the text cannot be read, what it was. */
-  const looks = computed<Look[]>(() =>
-    playbook.fronts.flatMap((f) => {
-      const now = is.value.get(f.id) ?? was.value.get(f.id);
-      return now ? [{ id: f.id, name: f.name, ...now, before: was.value.get(f.id)?.verdict ?? null }] : [];
-    }),
+  /** What the text says against every front, and what the one it was opened with said; worked out beside the screen. */
+  const strip = useAnswers();
+  /** The text that can be read: as it is, or as it was before it could not be read. */
+  const written = computed(() => (compiled.value ? text.value : saved.value));
+  watch(
+    [written, saved, formationId, side, tagChoice, () => playbook.settings, () => playbook.ownTexts],
+    () => {
+      if (id.value === null) return;
+      const called = { formation: formationId.value, side: side.value, ...tagChoice.value };
+      strip.ask({
+        own: playbook.ownTexts,
+        settings: playbook.settings,
+        calls: [written.value, saved.value].map((rules) => ({ scheme: { text: rules }, ...called })),
+        fronts: playbook.fronts.map((f) => f.id),
+        move: null,
+      });
+    },
+    { flush: 'post' },
   );
+  /** Every front with its verdict now and before the change; while it is being worked out, what it was last. */
+  const looks = computed<Look[]>(() => {
+    const of = (call: number) => new Map(strip.whole.value.filter((a) => a.call === call).map((a) => [a.front, a]));
+    const [now, was] = [of(0), of(1)];
+    return playbook.fronts.flatMap((f) => {
+      const found = now.get(f.id) ?? was.get(f.id);
+      if (!found) return [];
+      const { verdict, sentence } = found;
+      return [{ id: f.id, name: f.name, verdict, sentence, before: was.get(f.id)?.verdict ?? null }];
+    });
+  });
 
   function open(next: string): void {
     const own = playbook.own('schemes', next);

@@ -1,12 +1,12 @@
 import { defineStore } from 'pinia';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { hasErrors, type Diagnostic } from '#core/diagnostics/diagnostic';
 import { sayFront } from '#core/language/lineups/print-lineup';
 import { afterMotion, answerFrom, canMotion } from '#core/compare/lineups';
 import { compareResolutions } from '#core/compare/compare';
-import { whatMends, type Change, type Mending } from '#core/compare/mend';
+import { adviceOf, type AdviceJob, type AdviceKind } from '#core/calls/advice-job';
+import type { Change } from '#core/compare/mend';
 import { pocketCard, type PocketCard } from '#core/compare/pocket-card';
-import { tooFew, type TooFew } from '#core/compare/too-few';
 import { applyStep, invertStep, moveStep, type FrontStep } from '#core/model/front-steps';
 import type { Formation } from '#core/model/formation';
 import type { Front } from '#core/model/front';
@@ -14,17 +14,12 @@ import type { Resolution } from '#core/model/resolution';
 import type { Side } from '#core/model/side';
 import type { Overrides } from '#core/model/identification';
 import { readMoves } from '#core/language/lineups/read-moves';
-import { sayMovement } from '#core/language/lineups/read-movement';
-import { describeMovement, movementMenu } from '#core/movement/menu';
-import { resolve, workPlay } from '#core/movement/play';
+import { resolve } from '#core/movement/play';
 import { arrivalsOf } from '#core/movement/run/arrivals';
 import { runPlay, type Run } from '#core/movement/run/run';
-import { provePressures } from '#core/protect/prove';
-import { faultKey } from '#core/resolve/judge/judge';
-import { prepareCall } from '#core/resolve/prepare/prepare-call';
-import type { Worked } from '#core/resolve/judge/judge';
 import { toggleTag } from '#core/resolve/prepare/tags';
 import { usePlaybook } from '~/features/playbook/store';
+import { useAdvice } from '~/workers/start';
 
 /** What is on the board: ids of what ships, or a front of the coach's own in notation. */
 export interface BoardCall {
@@ -131,36 +126,36 @@ export const useWalkthrough = defineStore('walkthrough', () => {
       ),
   );
 
+  /** What else there is to say about the call: movements, pressures, answers and mendings, worked out beside the screen. */
+  const advice = useAdvice();
+  const about = computed<AdviceJob | null>(() => {
+    if (!front.value || !formation.value || !resolution.value) return null;
+    const { side, tags, without, settings, overrides: set } = callOf();
+    const bad = resolution.value.verdict !== 'sound';
+    return {
+      own: playbook.ownTexts,
+      settings,
+      side,
+      tags: [...tags],
+      without: [...without],
+      overrides: set,
+      scheme: call.value.scheme,
+      formation: call.value.formation,
+      front: front.value,
+      moves: [...call.value.moves],
+      about: ['movements', 'pressures', ...(bad ? (['too few', 'mendings'] as const) : [])],
+    };
+  });
+  watch(about, () => about.value && advice.ask(about.value), { flush: 'post' });
+  const advised = <K extends AdviceKind>(kind: K) => adviceOf(advice.found.value, kind);
   /** The call against every movement this front can make, and whether something goes wrong that is right as they stand. */
-  const underMovement = computed(() => {
-    const scheme = playbook.book.scheme(call.value.scheme);
-    if (!scheme.ok || !formation.value || !front.value) return null;
-    const prepared = prepareCall(scheme.value, formation.value, callOf());
-    const faultsOf = ({ outcome, judgement }: Worked): string[] =>
-      judgement.faults.map((fault) => faultKey(outcome, fault));
-    const still = workPlay(prepared, { ...front.value, movements: [] });
-    const known = faultsOf(still);
-    const groups = movementMenu(front.value, formation.value).map((g) => ({
-      name: g.name,
-      moves: g.moves.map((m) => {
-        const moved = workPlay(prepared, { ...front.value!, movements: [m] });
-        return {
-          said: sayMovement(m),
-          name: describeMovement(m),
-          verdict: moved.judgement.verdict,
-          adds: faultsOf(moved).some((f) => !known.includes(f)),
-        };
-      }),
-    }));
-    return { still: still.judgement.verdict, groups };
-  });
-
+  const underMovement = computed(() => advised('movements'));
   /** Which pressures beat a protection, with the plainest of each way; nothing for a run. */
-  const beatenBy = computed(() => {
-    const scheme = playbook.book.scheme(call.value.scheme);
-    if (!scheme.ok || scheme.value.head.throw === null || !formation.value || !front.value) return [];
-    return provePressures(prepareCall(scheme.value, formation.value, callOf()), front.value).ways;
-  });
+  const beatenBy = computed(() => advised('pressures') ?? []);
+  /** Whoever hurts first of those nobody has, and what can be done about him. */
+  const oneTooMany = computed(() => advised('too few'));
+  /** What would make this call better on this front: a tag, another school, the other side, one man's split. */
+  const mendings = computed(() => advised('mendings') ?? []);
   /** The way that is drawn on the board. */
   const pressureShown = ref<string | null>(null);
   const pressure = computed(
@@ -217,27 +212,6 @@ export const useWalkthrough = defineStore('walkthrough', () => {
     const scheme = playbook.book.scheme(call.value.scheme);
     if (scheme.ok) call.value = { ...call.value, ...toggleTag(scheme.value, call.value, name) };
   }
-
-  /** What would make this call better on this front: a tag, another school, the other side, one man's split. */
-  const mendings = computed<Mending[]>(() => {
-    const scheme = playbook.book.scheme(call.value.scheme);
-    if (!scheme.ok || !moving.value || !resolution.value || resolution.value.verdict === 'sound') return [];
-    return whatMends({
-      scheme: scheme.value,
-      formationText: playbook.book.clauses('formations', call.value.formation),
-      front: moving.value,
-      call: callOf(),
-      schools: playbook.book.schools(call.value.scheme),
-    });
-  });
-
-  /** Whoever hurts first of those nobody has, and what can be done about him. */
-  const oneTooMany = computed<TooFew | null>(() => {
-    const scheme = playbook.book.scheme(call.value.scheme);
-    if (!scheme.ok || !moving.value || !resolution.value || resolution.value.verdict === 'sound') return null;
-    const formationText = playbook.book.clauses('formations', call.value.formation);
-    return tooFew({ scheme: scheme.value, formationText, front: moving.value, call: callOf() });
-  });
 
   /** What the selected man carries in his pocket. */
   const card = computed<PocketCard | null>(() => {
@@ -325,6 +299,7 @@ export const useWalkthrough = defineStore('walkthrough', () => {
     overrides,
     mendings,
     oneTooMany,
+    advising: advice.running,
     card,
     otherSchool,
     comparison,

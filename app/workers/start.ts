@@ -1,0 +1,13 @@
+import type { Advice, AdviceJob } from '#core/calls/advice-job';
+import type { AnswersJob, FrontAnswer } from '#core/calls/answers-job';
+import { useAsked } from './asked';
+
+/** Plays against fronts, worked out beside the screen. */
+export const useAnswers = () =>
+  useAsked<AnswersJob, FrontAnswer>(
+    () => new Worker(new URL('./answers.worker.ts', import.meta.url), { type: 'module' }),
+  );
+
+/** What else there is to say about a call, worked out beside the screen. */
+export const useAdvice = () =>
+  useAsked<AdviceJob, Advice>(() => new Worker(new URL('./advice.worker.ts', import.meta.url), { type: 'module' }));
