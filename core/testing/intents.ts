@@ -80,6 +80,17 @@ export const INTENTS: readonly Intent[] = [
   },
   {
     kind: 'a puller turns back',
+    reason: 'The front has moved: with nobody left at the edge his is the most playside linebacker there is, by name.',
+    holds: (answer, who) => {
+      const { front, resolution } = answer;
+      const sign = resolution.side === 'right' ? 1 : -1;
+      const his = who.map((w) => jobOf(answer, w)?.target ?? null).find((t) => t !== null) ?? null;
+      const backers = front.defenders.filter((d) => d.position === 'lb' && d.y > 4.5);
+      return resolution.movement !== null && backers.every((d) => d.x * sign <= placeOf(answer, his) * sign + 1e-6);
+    },
+  },
+  {
+    kind: 'a puller turns back',
     reason: 'Off play action the guard pulls to the edge the fake has emptied: the back side is where he is sent.',
     holds: ({ scheme }) => scheme === 'pro-play-action' || scheme === 'pro-boot',
   },
