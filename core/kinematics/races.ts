@@ -40,6 +40,10 @@ const HALVINGS = 12;
 
 /** How far downfield a free defender meets the ball, feet, or `null` when he cannot before `limit`. Continuous in where he stands. */
 export function meetsBall(defender: Point, mover: Mover, carry: Carry, limit: number): number | null {
+  // Whoever cannot be at the nearest point of the ball's way by the time it has gained so much need not be raced.
+  const nearest = { x: carry.attack, y: Math.max(0, Math.min(limit, defender.y)) };
+  const soonest = timeToCover(Math.max(0, distance(defender, nearest) - TACKLE_REACH), mover);
+  if (soonest > carry.ballAtLine + limit / CARRIER_SPEED) return null;
   for (let i = 0; i <= SAMPLES; i++) {
     const gained = (limit * i) / SAMPLES;
     if (aheadAt(defender, mover, carry, gained) < 0) continue;
