@@ -20,7 +20,6 @@ import type {
   Clause,
   DealLine,
   HeadLine,
-  LineupTree,
   LookLine,
   Remarks,
   SchemeTree,

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import type { Proved } from '#core/calls/protect-job';
+import { bestRusher, twoOn } from '#core/protect/matchups';
+import { useSession } from '~/features/session/store';
+import { useRatings } from './ratings';
 import { upperFirst } from '~/features/board/words';
 import { usePlaybook } from '~/features/playbook/store';
 import { useProtection } from './store';
@@ -13,9 +16,16 @@ const by = ref<'protections' | 'fronts'>('protections');
 /** Their best rusher, whom a coach wants two men on. */
 const best = ref('');
 const rushers = computed(() => p.front?.defenders.filter((d) => d.y <= 4.5).map((d) => d.id) ?? []);
-watch(rushers, (ids) => {
-  if (!ids.includes(best.value)) best.value = '';
-});
+const { ratings } = useRatings(useSession().member?.programId ?? 0);
+/** Whom the coach rates highest is marked, until he marks another. */
+watch(
+  [rushers, () => bestRusher(rushers.value, ratings())],
+  ([ids, rated]) => {
+    if (!ids.includes(best.value)) best.value = rated ?? '';
+    else if (best.value === '' && rated) best.value = rated;
+  },
+  { immediate: true },
+);
 
 const calls = computed(() =>
   by.value === 'fronts'
@@ -35,9 +45,7 @@ watch(
   [calls, () => p.call.front, () => playbook.book],
   () =>
     survey.ask({
-      own: playbook.documents
-        .filter((d) => d.text !== null && !d.retired)
-        .map((d) => ({ shelf: d.shelf, id: d.slug, text: d.text! })),
+      own: playbook.ownTexts,
       settings: playbook.settings,
       calls: calls.value.map((c) => ({ ...c })),
       fronts: by.value === 'fronts' ? playbook.fronts.map((f) => f.id) : [p.call.front],
@@ -70,6 +78,14 @@ const rows = computed(() =>
         a.f.proof.counts.short / a.f.proof.counts.all - b.f.proof.counts.short / b.f.proof.counts.all ||
         (a.name < b.name ? -1 : 1),
     ),
+);
+
+/** Slides and counts that put two men on him, with what that costs elsewhere. */
+const two = computed(() =>
+  twoOn(
+    best.value,
+    rows.value.map((r) => ({ name: r.name, proof: r.f.proof })),
+  ),
 );
 
 const open = ({ call, front }: Pick<Proved, 'front'> & { call: (typeof calls.value)[number] }): void =>
@@ -114,6 +130,18 @@ const open = ({ call, front }: Pick<Proved, 'front'> & { call: (typeof calls.val
       >
     </header>
     <p v-if="survey.problem.value" class="problem" role="alert">{{ survey.problem.value }}</p>
+    <p v-if="best && by === 'protections'" class="two">
+      <b>Two on {{ best }}:</b>
+      {{
+        two
+          .slice(0, 3)
+          .map(
+            (t) =>
+              `${t.name} (${t.by.join(' and ')}; short ${t.short} of ${t.all}; alone: ${t.alone.join(', ') || 'nobody'})`,
+          )
+          .join(' · ') || 'no protection in the book puts two men on him.'
+      }}
+    </p>
     <table>
       <thead>
         <tr>

@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import type { PressureReport } from '#core/model/pressure';
 import { upperFirst } from '~/features/board/words';
+import MatchupList from './MatchupList.vue';
 import { useProtection } from './store';
 
 const p = useProtection();
@@ -82,6 +83,8 @@ const say = ({ rushers, twist }: PressureReport): string =>
             .join(', ') || 'nobody'
         }}
       </p>
+      <MatchupList :proof="p.proof" />
+      <p class="soft">How good each is from 1 to 5, typed by you until grades say it; kept on this machine.</p>
       <p>
         <b>Two on one:</b> {{ p.proof.doubles.map((d) => `${d.by.join(' and ')} on ${d.on}`).join(', ') || 'nobody' }}
       </p>
