@@ -37,6 +37,12 @@ const SHOTS = [
     async (page) => page.getByRole('tab', { name: 'Sentences' }).click(),
   ],
   [
+    'formations-paper',
+    '/formations',
+    'paper',
+    async (page) => page.getByRole('button', { name: 'Tight end and wing right' }).click(),
+  ],
+  [
     'fronts-board',
     '/fronts',
     'board',

@@ -19,9 +19,17 @@ const emit = defineEmits<{ select: []; grab: [event: PointerEvent]; nudge: [dx: 
 
 const HEIGHT = 21;
 const width = computed(() => 2 * props.scale.across);
-/** Who stands out of the picture is drawn at its edge with his distance beside him. */
+/** Who stands out of the picture is drawn near its edge with his distance under him, in the order in which they stand. */
 const EDGE = 34;
-const x = computed(() => Math.max(EDGE, Math.min(props.scale.width - EDGE, props.scale.x(props.man.x))));
+const BAND = 64;
+const FARTHEST = 26;
+const x = computed(() => {
+  const at = props.scale.x(props.man.x);
+  const out = Math.max(EDGE - at, at - (props.scale.width - EDGE));
+  if (out <= 0) return at;
+  const back = BAND * (1 - Math.min(1, out / (FARTHEST * props.scale.across)));
+  return at < EDGE ? EDGE + back : props.scale.width - EDGE - back;
+});
 const wider = computed(() =>
   x.value === props.scale.x(props.man.x) ? '' : `${Math.round(Math.abs(props.man.x) / 3)} yd out`,
 );

@@ -4,6 +4,7 @@ import { computed, onMounted, ref } from 'vue';
 import { hasErrors } from '#core/diagnostics/diagnostic';
 import { wordDiagnostic } from '#core/diagnostics/wording';
 import { describePlaces } from '#core/reports/formation-places';
+import type { Front } from '#core/model/front';
 import { identify } from '#core/identify/identify';
 import LineBoard from '~/features/board/LineBoard.vue';
 import { useBoardHeight } from '~/features/board/room';
@@ -25,9 +26,14 @@ const height = useBoardHeight(360, 460);
 const BACKFIELD = -22;
 const ACROSS_THE_BALL = 4;
 const NOBODY = { id: 'nobody', name: 'nobody', defenders: [], movements: [] };
+/** Room for whoever stands outside: two places that are not drawn. */
+const WIDE: Front = {
+  ...NOBODY,
+  defenders: [-18, 18].map((x) => ({ id: 'D', x, y: 0, stance: 'up', position: 'lb', mark: null })),
+};
 const scale = computed(() =>
   f.formation
-    ? boardScale(f.formation, Math.max(560, width.value), height.value, null, BACKFIELD, ACROSS_THE_BALL)
+    ? boardScale(f.formation, Math.max(560, width.value), height.value, WIDE, BACKFIELD, ACROSS_THE_BALL)
     : null,
 );
 const identification = computed(() => (f.formation ? identify(f.formation, NOBODY) : null));

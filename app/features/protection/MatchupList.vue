@@ -76,6 +76,11 @@ thead th {
   color: var(--soft);
   font-size: 12px;
 }
+label {
+  display: inline-grid;
+  grid-template-columns: 26px auto;
+  align-items: center;
+}
 select {
   font: inherit;
   background: var(--sheet);
