@@ -89,7 +89,7 @@ const MARK_KEYS = [
     <section v-if="current && standard && !film.readOnly" class="man" :aria-label="`Marks of ${film.selected}`">
       <p>
         <b>{{ film.selected }}, {{ blockName(current).toLowerCase() }}.</b>
-        <span v-if="told" class="soft">{{ told }}</span> Done when: {{ standard.doneWhen }}
+        {{ ' ' }}<span v-if="told" class="soft">{{ told }}</span> Done when: {{ standard.doneWhen }}
         <span class="soft">Not: {{ standard.notWhen }} He was told: {{ upperFirst(current.because.sentence) }}.</span>
       </p>
       <div class="hands">

@@ -167,4 +167,20 @@ describe('a run', () => {
     expect(Array.from(fell.engaged.at(-1)!)[fell.men.findIndex((m) => m.id === 'H')]).toBe(2);
     expect(fell.events.some((e) => e.kind === 'contact' && e.man === 'LG')).toBe(false);
   });
+
+  it('a double holds its man for six tenths of a second; who errs comes off early or late', () => {
+    const far = `${OVER.replace('M 10 right', 'M (2, 20)')}`;
+    const held = (quirk?: 'leaves early' | 'leaves late'): number => {
+      const run = playOf('inside-zone-z1', ZONE, far, { seconds: 4, quirks: quirk ? { C: quirk } : {} });
+      const both = ['C', 'LG'].map(
+        (man) => run.events.find((e) => e.kind === 'contact' && e.man === man && e.on === 'N')!.time,
+      );
+      const off = run.events.find((e) => e.kind === 'goes on' && e.man === 'C')!.time;
+      return off - Math.min(both[0]!, off);
+    };
+    expect(held()).toBeGreaterThan(0.5);
+    expect(held()).toBeLessThan(0.75);
+    expect(held('leaves early')).toBeLessThan(0.3);
+    expect(held('leaves late')).toBeGreaterThan(1.7);
+  });
 });
