@@ -33,7 +33,17 @@ describe('an answer kept with a snap', () => {
     expect(
       changedAnswer(kept, {
         playbook: new Playbook(),
-        words: { loaded: 'x', light: 'x', mike: 'x', pair: 'x', gone: 'x', solo: 'x', share: 'x' },
+        words: {
+          loaded: 'x',
+          light: 'x',
+          mike: 'x',
+          pair: 'x',
+          gone: 'x',
+          solo: 'x',
+          share: 'x',
+          headUp: 'x',
+          clear: 'x',
+        },
       }),
     ).toBeNull();
   });

@@ -1,5 +1,5 @@
 /** What can be said at the line. */
-export const CALL_MEANINGS = ['loaded', 'light', 'mike', 'pair', 'gone', 'solo', 'share'] as const;
+export const CALL_MEANINGS = ['loaded', 'light', 'mike', 'pair', 'gone', 'solo', 'share', 'headUp', 'clear'] as const;
 export type CallMeaning = (typeof CALL_MEANINGS)[number];
 
 /** A program's words for them; `{id}` stands for the defender meant. */
@@ -14,4 +14,6 @@ export const SHIPPED_CALL_WORDS: CallWords = {
   gone: 'Ticket',
   solo: 'Kite',
   share: 'Ledger',
+  headUp: 'Mirror',
+  clear: 'Window',
 };

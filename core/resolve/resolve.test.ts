@@ -288,6 +288,8 @@ describe('what goes with a call', () => {
       pair: 'Twin',
       gone: 'Post',
       share: 'share',
+      headUp: 'Head',
+      clear: 'Clear',
       solo: 'Lark',
     };
     const { calls } = run(need(shippedScheme('power')), OVER, `${FIVE} H right`, { side: 'right', words });

@@ -310,6 +310,7 @@ export const GROUPS = {
 
 export type BlockId = keyof typeof BLOCKS;
 export type ConditionId = keyof typeof CONDITIONS;
+export type TargetId = keyof typeof TARGETS;
 
 /** What a man does who takes somebody by himself whom no sentence of his gave him. */
 export const LONE_BLOCK = { run: 'base', pass: 'man' } as const satisfies Record<string, BlockId>;

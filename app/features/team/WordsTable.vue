@@ -20,6 +20,8 @@ const MEANS: Record<CallMeaning, string> = {
   gone: 'I fill back for the puller',
   solo: 'I go alone to the next level',
   share: 'we two have those two until one of them shows inside',
+  headUp: 'tackle to the end: somebody is head-up on me',
+  clear: 'tackle to the end: nobody is head-up on me',
 };
 
 const set = (name: string, meaning: CallMeaning, word: string): void =>

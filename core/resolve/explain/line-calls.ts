@@ -1,3 +1,4 @@
+import { isHeadUp } from '../../identify/line';
 import type { LineCall } from '../../model/resolution';
 import type { CallMeaning, CallWords } from '../../model/call-words';
 import { BLOCKS } from '../../vocabulary/index';
@@ -21,6 +22,13 @@ export function lineCalls(outcome: Outcome, words: CallWords): LineCall[] {
     if (scene.men.some((m) => m.id === tackle)) say(tackle, 'C', sideCall[side].call);
   }
   if (mike.id) say('C', 'all', 'mike', mike.id);
+  const { tells } = outcome.settled.call;
+  if (tells) {
+    const headUp = (scene.on[tells.tackle] ?? []).some((d) =>
+      isHeadUp(scene.defenders[d]!.x, scene.men[tells.tackle]!.x),
+    );
+    say(scene.men[tells.tackle]!.id, scene.men[tells.end]!.id, headUp ? 'headUp' : 'clear');
+  }
   const shared = sharedRushers(outcome);
   const fromBall = outcome.men
     .filter((m) => m.man < scene.lineCount)

@@ -57,8 +57,8 @@ describe('two men who share two rushers', () => {
   });
 });
 
-it('words at the line kept before there was a word for sharing say the shipped one', () => {
+it('words at the line kept before there were words for sharing or for the end say the shipped ones', () => {
   const old = { loaded: 'a', light: 'b', mike: 'c', pair: 'd', gone: 'e', solo: 'f' };
   const { callWords } = ProgramBodySchema.parse({ callWords: { active: 'X', sets: { X: old } } });
-  expect(callWords!.sets.X).toEqual({ ...old, share: 'Ledger' });
+  expect(callWords!.sets.X).toEqual({ ...old, share: 'Ledger', headUp: 'Mirror', clear: 'Window' });
 });

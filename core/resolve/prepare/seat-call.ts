@@ -3,7 +3,7 @@ import type { Side } from '../../model/side';
 import { sayHead } from '../../language/print';
 import type { Condition, DealLine, Phrase, SchemeTree, Sentence } from '../../language/tree';
 import { COVERS, type LineCover } from '../../vocabulary/covers/index';
-import { GROUPS, type ConditionId } from '../../vocabulary/index';
+import { GROUPS, type ConditionId, type TargetId } from '../../vocabulary/index';
 import { NOBODY, type Lineup, type Post, type Proposal } from '../../vocabulary/scene';
 import type { GroupWord, TargetFinder } from '../../vocabulary/word';
 import type { CompiledScheme } from './compile';
@@ -40,6 +40,8 @@ export interface SeatedCall {
   /** Plays to change to, and when. */
   readonly changes: readonly { to: string; when: Question }[];
   readonly deals: readonly CompiledDeal[];
+  /** The end whose rules hang on whether somebody stands head-up on his tackle: that one has to tell him. `null` where none does. */
+  readonly tells: { readonly tackle: number; readonly end: number } | null;
   /** The line counts from the linebacker whom its protection declares, not from the one on the strength. */
   readonly declares: boolean;
   /** Each man's sentences, in the order he tries them. */
@@ -123,6 +125,7 @@ function seat(scheme: CompiledScheme, formation: Formation, side: Side, tags: Re
     boxOneMore: boxes.length === 0 ? null : (scene, me) => boxes.some((holds) => holds(scene, me)),
     changes: tree.changes.map((c) => ({ to: c.to, when: testOf(c.when, atBall) })),
     deals,
+    tells: tellsOf(lineup, sheets),
     declares: deals.some((d) => d.targets.some((t) => t.declares)),
     sheets,
     called: sheets.map((own) => [...own.keys()].filter((s) => own[s]!.called)),
@@ -168,6 +171,25 @@ function dealsOf(lines: readonly DealLine[], lineup: Lineup): CompiledDeal[] {
       .sort((a, b) => men[a]!.x - men[b]!.x || a - b),
   }));
 }
+
+function tellsOf({ men, posts }: Lineup, sheets: readonly (readonly CompiledSentence[])[]): SeatedCall['tells'] {
+  const tackle = posts.PT;
+  const end = tackle === NOBODY ? NOBODY : men[tackle]!.playside;
+  if (end === NOBODY || men[end]!.kind !== 'tight') return null;
+  return sheets[end]!.some((s) => s.called && asksHeadUp(s.sentence.when)) ? { tackle, end } : null;
+}
+
+/** Does a part of a rule ask for a man head-up on the playside tackle? */
+function asksHeadUp(part: unknown): boolean {
+  if (typeof part !== 'object' || part === null) return false;
+  const { word, slots } = part as Partial<Phrase>;
+  const who = slots?.who;
+  const isTackle =
+    typeof who === 'object' && 'word' in who && who.slots.post === 'tackle' && who.slots.side === 'playside';
+  if (word === ON_A_MAN && isTackle && Array.isArray(slots?.how) && slots.how.includes('head-up')) return true;
+  return Object.values(part).some(asksHeadUp);
+}
+const ON_A_MAN: TargetId = 'man-on';
 
 /** Has a job something to do as the play is called? A man who would do it only under a tag that is off is free for another job. */
 function isWanted({ sheets }: SchemeTree, seat: string, tags: ReadonlySet<string>): boolean {
