@@ -6,7 +6,7 @@ import { otherSide, type Side } from '../model/side';
 import type { CompiledScheme } from '../resolve/prepare/compile';
 import { workPlay } from '../movement/play';
 import { prepareCall, type Call } from '../resolve/prepare/prepare-call';
-import { tagsInForce } from '../resolve/prepare/tags';
+import { tagsInForce, toggleTag } from '../resolve/prepare/tags';
 
 /** One thing that could be changed about a call; exactly one of the fields is set. */
 export type Change =
@@ -65,12 +65,10 @@ export function whatMends(occasion: Occasion): Mending[] {
   };
   const inForce = tagsInForce(scheme, call);
   for (const { name } of scheme.tags)
-    attempt(
-      { kind: 'tag', tag: name, on: !inForce.has(name) },
-      scheme,
-      formation,
-      toggled(call, name, inForce.has(name)),
-    );
+    attempt({ kind: 'tag', tag: name, on: !inForce.has(name) }, scheme, formation, {
+      ...call,
+      ...toggleTag(scheme, call, name),
+    });
   for (const other of occasion.schools) {
     if (other.tree.id !== scheme.tree.id)
       attempt({ kind: 'school', scheme: other.tree.id, name: other.tree.name }, other, formation, {
@@ -88,12 +86,6 @@ export function whatMends(occasion: Occasion): Mending[] {
   }
   return found.sort((a, b) => RANK[a.verdict] - RANK[b.verdict] || a.left - b.left);
 }
-
-const toggled = (call: Call, tag: string, isOn: boolean): Call => ({
-  ...call,
-  tags: isOn ? (call.tags ?? []).filter((t) => t !== tag) : [...(call.tags ?? []), tag],
-  without: isOn ? [...(call.without ?? []), tag] : (call.without ?? []).filter((t) => t !== tag),
-});
 
 function need(text: string): Formation {
   const read = readFormation(text);

@@ -74,7 +74,29 @@ describe('one more than we have', () => {
     expect(answer(ask('duo', 'LT LG C RG RT Y left; B', FORCE), 'shift')!.change).toMatchObject({
       text: 'LT LG C RG RT Y right; B',
     });
-    expect(answer(ask('counter-gt', 'LT LG C RG RT Y right; Z wing left; B', FORCE), 'move')?.says).toBeUndefined();
+    const two = 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right; S (14, 10)';
+    expect(answer(ask('buck-sweep', 'LT LG C RG RT Y left; Z wing left; F B', two), 'move')!.change).toMatchObject({
+      text: 'LT LG C RG RT Y left; Z wing right; F B',
+    });
+  });
+
+  it('is read or left by a tag that was taken off or is not called yet', () => {
+    const end = 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right';
+    const found = ask('inside-zone-z1', 'LT LG C RG RT; B', end, { without: ['read'] })!;
+    expect(found.who).toBe('W');
+    expect(answer(found, 'read')).toMatchObject({
+      says: 'read LE: call read',
+      change: { kind: 'tag', tag: 'read', on: true },
+    });
+    const conflict = ask('inside-zone-z1', 'LT LG C RG RT; B', FORCE)!.answers.filter((a) => a.change?.kind === 'tag');
+    expect(conflict.map((a) => a.says)).toEqual(['leave S by call: conflict']);
+  });
+
+  it('is not held when he stands in the hole', () => {
+    const over = 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right';
+    const hole = ask('inside-zone-z1', 'LT LG C RG RT; B', `${over}; X (2, 1)`);
+    expect(hole!.who).toBe('X');
+    expect(hole!.answers.map((a) => a.says)).not.toContain(`leave ${hole!.who}, and hold him`);
   });
 
   it('has answers in the order of what they cost, and what is changed really has him', () => {

@@ -8,8 +8,11 @@ import type { Verdict } from '../model/resolution';
 import { otherSide, signOf, type Side } from '../model/side';
 import { workPlay } from '../movement/play';
 import { carryOf, expectedGain, holdOf, sayHold } from '../resolve/judge/race';
+import type { Attack } from '../kinematics/attack';
 import { prepareCall, type Call } from '../resolve/prepare/prepare-call';
+import { toggleTag } from '../resolve/prepare/tags';
 import type { CompiledScheme } from '../resolve/prepare/compile';
+import type { Outcome } from '../resolve/allot/outcome';
 import { NOBODY } from '../vocabulary/scene';
 import { canMotion } from './lineups';
 import type { Change } from './mend';
@@ -56,28 +59,34 @@ export function tooFew({ scheme, formationText, front, call }: TooFewCase): TooF
   const where = front.defenders.find((d) => d.id === him.id)!;
   const attempt = (formationThen: string, callThen: Call): Tried | null =>
     tryIt(scheme, formationThen, front, callThen, him.id);
-  const answers: TooFewAnswer[] = [
-    {
+  const answers: TooFewAnswer[] = [];
+  const add = (kind: AnswerKind, says: string, cost: string, change: Change, tried: Tried | null): void => {
+    if (tried?.taken) answers.push({ kind, says, costs: `${cost}; then ${tried.verdict}`, change });
+  };
+  // Nobody is held who stands in the hole.
+  if (!outcome.settled.scene.first.includes(metBy) || isOutside(him.x, prepared.aim.attack))
+    answers.push({
       kind: 'leave',
       says: `leave ${him.id}, and hold him`,
       costs: `a fake or a man in motion has to hold him for ${sayHold(holdOf(scene, metBy, carry, standard))}`,
       change: null,
-    },
-  ];
-  const add = (kind: AnswerKind, says: string, cost: string, change: Change, tried: Tried | null): void => {
-    if (tried?.taken) answers.push({ kind, says, costs: `${cost}; then ${tried.verdict}`, change });
-  };
-  for (const { name } of scheme.tags) {
+    });
+  const readNow = readBy(outcome);
+  for (const { name, says } of scheme.tags) {
     if (prepared.tags.has(name)) continue;
-    const tried = attempt(formationText, { ...call, tags: [...(call.tags ?? []), name] });
-    if (tried?.status === 'read')
+    const tried = attempt(formationText, { ...call, ...toggleTag(scheme, call, name) });
+    const change: Change = { kind: 'tag', tag: name, on: true };
+    const reads = tried?.reads.filter((id) => !readNow.includes(id)) ?? [];
+    // Whom he reads sets somebody free for the man who was too many, or is that man himself.
+    if (reads.length > 0)
       add(
         'read',
-        `read ${him.id}: call ${name}`,
+        `read ${reads.join(', ')}: call ${name}`,
         'the quarterback keeps it when he goes for the back',
-        { kind: 'tag', tag: name, on: true },
+        change,
         tried,
       );
+    else if (tried?.status === 'left') add('leave', `leave ${him.id} by call: ${name}`, says, change, tried);
   }
   const his: Side = where.x > 0 ? 'right' : 'left';
   if (his !== call.side)
@@ -101,9 +110,13 @@ export function tooFew({ scheme, formationText, front, call }: TooFewCase): TooF
   return { who: him.id, answers: answers.sort((a, b) => ANSWERS.indexOf(a.kind) - ANSWERS.indexOf(b.kind)) };
 }
 
+const isOutside = (x: number, { lo, hi }: Attack): boolean => x < lo || x > hi;
+
 interface Tried {
   readonly verdict: Verdict;
   readonly status: string;
+  /** Whom the quarterback reads. */
+  readonly reads: readonly string[];
   /** He is had, read or left by design now. */
   readonly taken: boolean;
 }
@@ -114,8 +127,11 @@ function tryIt(scheme: CompiledScheme, text: string, front: Front, call: Call, w
   const { outcome, judgement } = workPlay(prepareCall(scheme, formation.value, call), front);
   const index = outcome.settled.scene.defenders.findIndex((d) => d.id === who);
   const { status } = outcome.defenders[index]!;
-  return { verdict: judgement.verdict, status, taken: status !== 'free' };
+  return { verdict: judgement.verdict, status, reads: readBy(outcome), taken: status !== 'free' };
 }
+
+const readBy = ({ settled: { scene }, defenders }: Outcome): string[] =>
+  scene.defenders.filter((d) => defenders[d.index]!.status === 'read').map((d) => d.id);
 
 /** A receiver near a man outside the line, or outside him: who is open when that man comes to the run. */
 function outsideReceiver(formation: Formation, him: { readonly x: number; readonly y: number }): string | null {

@@ -2,6 +2,7 @@ import { identify } from '../identify/identify';
 import type { Front } from '../model/front';
 import { otherSide } from '../model/side';
 import { prepareCall, type Prepared } from '../resolve/prepare/prepare-call';
+import { toggleTag } from '../resolve/prepare/tags';
 import type { PressureProof } from '../model/pressure';
 import { provePressures, type Rushers } from './prove';
 
@@ -42,14 +43,10 @@ export function mendProtection(
       })),
     ...scheme.tags.map(({ name }) => {
       const on = !tags.has(name);
-      const without = (call.without ?? []).filter((t) => t !== name);
-      const called = (call.tags ?? []).filter((t) => t !== name);
       return {
         what: `${on ? 'with' : 'without'} ${name}`,
         change: { kind: 'tag' as const, tag: name, on },
-        call: on
-          ? { ...call, tags: [...called, name], without }
-          : { ...call, tags: called, without: [...without, name] },
+        call: { ...call, ...toggleTag(scheme, call, name) },
       };
     }),
   ];

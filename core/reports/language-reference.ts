@@ -1,5 +1,5 @@
 import { KIND_NAMES, LEAVES } from '../language/templates';
-import { BUMPS, COVER_NAMES, ENTRIES, TEMPOS, THROWS, TRACKS } from '../model/scheme';
+import { BUMPS, COVER_NAMES, ENTRIES, SCHEME_STEPS, TEMPOS, THROWS, TRACKS } from '../model/scheme';
 import { WORDS } from '../vocabulary/index';
 import { PHRASE_KINDS, type PhraseKind, type Saying } from '../vocabulary/word';
 
@@ -71,6 +71,7 @@ export function languageReference(): string {
     `| \`throw\` | in a protection, instead of entry and tempo: ${words(THROWS)} |`,
     `| \`cover\` | what "covered" means: ${words(COVER_NAMES)} |`,
     `| \`bump\` | ${words(BUMPS)}: with the second, nobody helps or climbs past a man on the line whom no rule reaches, and two men never take one man unasked |`,
+    `| \`step\` | the first step of everybody who blocks straight ahead, whatever the shade: ${words(SCHEME_STEPS)} (may be left out) |`,
     '| `from` | the formation it is usually called from, by its id (may be left out) |',
     '| `note` | any words |',
     '',

@@ -41,6 +41,9 @@ watch(
   <aside aria-label="Snaps">
     <h2>{{ game ? `Week ${game.week}, ${game.opponent}` : 'Snaps' }}</h2>
     <p class="soft">{{ film.snaps.length }} snaps, {{ done }} graded</p>
+    <p v-if="film.changedProblem" class="soft">
+      What would be worked out otherwise today is not known: {{ film.changedProblem }}
+    </p>
     <details v-if="film.changed.length" class="changed">
       <summary class="link">{{ film.changed.length }} worked out otherwise today</summary>
       <p class="soft">The grades stand against what was asked then.</p>

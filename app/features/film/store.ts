@@ -45,6 +45,7 @@ export const useFilm = defineStore('film', () => {
   const game = ref<number | null>(null);
   const snaps = shallowRef<SnapItem[]>([]);
   const changed = shallowRef<ChangedItem[]>([]);
+  const changedProblem = ref('');
   const snap = shallowRef<SnapDetail | null>(null);
   const marks = ref<Record<string, Grade>>({});
   const selected = ref<string | null>(null);
@@ -82,12 +83,25 @@ export const useFilm = defineStore('film', () => {
       if (game.value !== wanted || snaps.value.length === 0) {
         snaps.value = await request<SnapItem[]>(`/api/games/${wanted}/snaps`);
         game.value = wanted;
-        changed.value = await request<ChangedItem[]>(`/api/games/${wanted}/changed`);
+        void loadChanged(wanted);
       }
       const first = snaps.value.find((s) => gradedCount(s) < s.asked.length) ?? snaps.value[0];
       if (found) show(found);
       else if (first) show(await fetchSnap(first.id));
     });
+
+  /** What would be worked out otherwise today: beside the film, which opens without it. */
+  async function loadChanged(of: number): Promise<void> {
+    changed.value = [];
+    changedProblem.value = '';
+    try {
+      const found = await request<ChangedItem[]>(`/api/games/${of}/changed`);
+      if (game.value === of) changed.value = found;
+    } catch (problem) {
+      if (!(problem instanceof RequestProblem)) throw problem;
+      if (game.value === of) changedProblem.value = problem.message;
+    }
+  }
 
   const fetchSnap = (id: number): Promise<SnapDetail> => request<SnapDetail>(`/api/snaps/${id}`);
 
@@ -174,6 +188,7 @@ export const useFilm = defineStore('film', () => {
     game,
     snaps,
     changed,
+    changedProblem,
     snap,
     marks,
     men,

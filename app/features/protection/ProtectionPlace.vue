@@ -2,7 +2,7 @@
 import { onKeyStroke, useElementSize } from '@vueuse/core';
 import { BLOCKS, type BlockId } from '#core/vocabulary/index';
 import { computed, onMounted, ref } from 'vue';
-import { wordDiagnostic } from '#core/diagnostics/wording';
+import { sayProblems } from '~/features/board/refusal';
 import { boardScale, columnsUnder, PASS_DEPTH } from '~/features/board/scale';
 import { useBoardHeight } from '~/features/board/room';
 import LineBoard from '~/features/board/LineBoard.vue';
@@ -110,7 +110,7 @@ onKeyStroke(
     <h1 class="visually-hidden">Protection</h1>
     <ProtectionSentence />
     <p v-if="p.problems.length" class="refused" role="alert">
-      {{ p.problems.map(wordDiagnostic).join(' ') }} The board shows what it showed before.
+      {{ sayProblems(p.problems) }}
     </p>
     <div class="work">
       <section ref="area" class="area" aria-label="Board">

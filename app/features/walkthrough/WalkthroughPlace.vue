@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { onKeyStroke, useElementSize } from '@vueuse/core';
 import { computed, onMounted, ref } from 'vue';
-import { wordDiagnostic } from '#core/diagnostics/wording';
+import { sayProblems } from '~/features/board/refusal';
 import { boardScale, columnsUnder, PASS_DEPTH } from '~/features/board/scale';
 import LineBoard from '~/features/board/LineBoard.vue';
 import ManColumns from '~/features/board/ManColumns.vue';
@@ -157,7 +157,7 @@ onKeyStroke(
     <h1 class="visually-hidden">Walkthrough</h1>
     <CallSentence />
     <p v-if="board.problems.length" class="refused" role="alert">
-      {{ board.problems.map(wordDiagnostic).join(' ') }} The board shows what it showed before.
+      {{ sayProblems(board.problems) }}
     </p>
     <div class="work">
       <section ref="area" class="area" aria-label="Board">

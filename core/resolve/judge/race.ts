@@ -54,7 +54,12 @@ export function expectedGain(outcome: Outcome, carry: Carry): Gain {
   let found: Gain = { gains: FARTHEST, metBy: NOBODY };
   for (const d of freeMen(outcome)) {
     const gains = raceTo(scene, d, carry, found.gains);
-    if (gains !== null && gains < found.gains) found = { gains, metBy: d };
+    if (gains === null) continue;
+    // Of two who meet it at one place the one who is there sooner.
+    const isSooner =
+      gains < found.gains ||
+      (found.metBy !== NOBODY && arrivalAt(scene, d, carry, gains) < arrivalAt(scene, found.metBy, carry, gains));
+    if (isSooner) found = { gains, metBy: d };
   }
   return found;
 }
