@@ -93,10 +93,9 @@ describe('one more than we have', () => {
   });
 
   it('is not held when he stands in the hole', () => {
-    const over = 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right';
-    const hole = ask('inside-zone-z1', 'LT LG C RG RT; B', `${over}; X (2, 1)`);
-    expect(hole!.who).toBe('X');
-    expect(hole!.answers.map((a) => a.says)).not.toContain(`leave ${hole!.who}, and hold him`);
+    const hole = ask('iso', 'LT LG C RG RT; B', 'LE 5 left; N 1 left; T 3 right; RE 5 right; X (2, 1); Q (6, 1)');
+    expect(hole!.who).toBe('Q');
+    expect(hole!.answers.map((a) => a.says)).not.toContain('leave Q, and hold him');
   });
 
   it('has answers in the order of what they cost, and what is changed really has him', () => {
