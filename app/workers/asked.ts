@@ -21,6 +21,16 @@ export function useAsked<Job, Part>(make: () => WorkerLike) {
     running.value = false;
   }
 
+  /** What was found is about something else now: nothing of it is shown any more. */
+  function forget(): void {
+    latest++;
+    found.value = [];
+    whole.value = [];
+    done.value = 0;
+    problem.value = '';
+    running.value = false;
+  }
+
   function hear(answer: Answer<Part>): void {
     if (answer.id !== latest) return;
     if (answer.kind === 'part') {
@@ -55,5 +65,5 @@ export function useAsked<Job, Part>(make: () => WorkerLike) {
   }
 
   if (getCurrentScope()) onScopeDispose(stop);
-  return { found, whole, done, running, problem, ask, stop };
+  return { found, whole, done, running, problem, ask, forget, stop };
 }

@@ -1,23 +1,9 @@
-import { proveAll, type Proved, type ProtectJob } from '#core/calls/protect-job';
+import { proveAll, type ProtectJob, type Proved } from '#core/calls/protect-job';
+import { serveJobs, type Port } from './serve';
 
-export type ProtectAnswer = { kind: 'proved'; done: number; found: readonly Proved[] } | { kind: 'end' };
-const say = (answer: ProtectAnswer): void => postMessage(answer);
-/** Proofs sent at a time. */
-const BATCH = 8;
+/** What cannot be read is left out. */
+function* proved(job: ProtectJob): Generator<Proved> {
+  for (const answer of proveAll(job)) if (answer.ok) yield answer.value;
+}
 
-/** Transport only: works a job out proof by proof and sends what it has. It is ended from outside. */
-addEventListener('message', (event: MessageEvent<ProtectJob>) => {
-  let found: Proved[] = [];
-  let done = 0;
-  const send = (): void => {
-    say({ kind: 'proved', done, found });
-    found = [];
-  };
-  for (const answer of proveAll(event.data)) {
-    done++;
-    if (answer.ok) found.push(answer.value);
-    if (found.length >= BATCH) send();
-  }
-  send();
-  say({ kind: 'end' });
-});
+serveJobs(self as unknown as Port, proved, 8);

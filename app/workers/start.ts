@@ -1,5 +1,6 @@
 import type { Advice, AdviceJob } from '#core/calls/advice-job';
 import type { AnswersJob, FrontAnswer } from '#core/calls/answers-job';
+import type { ProtectJob, Proved } from '#core/calls/protect-job';
 import { useAsked } from './asked';
 
 /** Plays against fronts, worked out beside the screen. */
@@ -11,3 +12,7 @@ export const useAnswers = () =>
 /** What else there is to say about a call, worked out beside the screen. */
 export const useAdvice = () =>
   useAsked<AdviceJob, Advice>(() => new Worker(new URL('./advice.worker.ts', import.meta.url), { type: 'module' }));
+
+/** Protections against every pressure of a front, worked out beside the screen. */
+export const useProofs = () =>
+  useAsked<ProtectJob, Proved>(() => new Worker(new URL('./protect.worker.ts', import.meta.url), { type: 'module' }));

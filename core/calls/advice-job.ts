@@ -1,4 +1,5 @@
 import { whatMends, type Mending } from '../compare/mend';
+import { pocketCard, type PocketCard } from '../compare/pocket-card';
 import { tooFew, type TooFew } from '../compare/too-few';
 import { readMoves } from '../language/lineups/read-moves';
 import type { Front } from '../model/front';
@@ -28,6 +29,8 @@ export interface AdviceJob {
   readonly moves: readonly string[];
   /** What is asked about the call, in the order in which it is worked out. */
   readonly about: readonly AdviceKind[];
+  /** Whose pocket card is asked for. */
+  readonly man?: string;
 }
 
 /** What can be asked about a call. */
@@ -36,6 +39,7 @@ export interface AdviceValues {
   readonly pressures: PressureProof['ways'];
   readonly 'too few': TooFew | null;
   readonly mendings: readonly Mending[];
+  readonly card: PocketCard | null;
   readonly 'protection mends': readonly ProtectionMend[];
 }
 export type AdviceKind = keyof AdviceValues;
@@ -72,6 +76,10 @@ export function* adviseOn(job: AdviceJob): Generator<Advice> {
     pressures: () => ({ kind: 'pressures', value: passes ? provePressures(prepared, job.front).ways : [] }),
     'too few': () => ({ kind: 'too few', value: tooFew(occasion) }),
     mendings: () => ({ kind: 'mendings', value: whatMends({ ...occasion, schools: book.schools(job.scheme) }) }),
+    card: () => ({
+      kind: 'card',
+      value: job.man === undefined ? null : pocketCard({ ...occasion, formation: formation.value }, job.man),
+    }),
     'protection mends': () => ({
       kind: 'protection mends',
       value: mendProtection(prepared, job.front, provePressures(prepared, job.front)),

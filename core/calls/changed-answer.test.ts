@@ -1,22 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import type { Call } from '../model/snap';
+import { A_CALL } from '../testing/a-call';
 import { need } from '../testing/need';
 import { libraryText } from '../library/library';
 import { changedAnswer } from './changed-answer';
 import { Playbook } from './playbook';
 import { resolveCall } from './resolve-call';
 
-const CALL: Call = {
-  scheme: 'power',
-  side: 'right',
-  tags: [],
-  formation: 'LT LG C RG RT H right',
-  formationName: 'H right',
-  front: 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right',
-  frontName: 'Over',
-  overrides: {},
-};
-const kept = { call: CALL, resolution: need(resolveCall(CALL)) };
+const kept = { call: A_CALL, resolution: need(resolveCall(A_CALL)) };
 const power = libraryText('schemes', 'power')!;
 const withPower = (text: string) => ({ playbook: new Playbook([{ shelf: 'schemes', id: 'power', text }]) });
 
@@ -51,14 +41,14 @@ describe('an answer kept with a snap', () => {
   it('names a man who has come or gone', () => {
     const { H: _gone, ...rest } = Object.fromEntries(kept.resolution.assignments.map((a) => [a.blocker, a]));
     expect(
-      changedAnswer({ call: CALL, resolution: { ...kept.resolution, assignments: Object.values(rest) } })!.men,
+      changedAnswer({ call: A_CALL, resolution: { ...kept.resolution, assignments: Object.values(rest) } })!.men,
     ).toEqual(['H']);
   });
 
   it('says why when it cannot be worked out any more', () => {
-    const lost = { ...kept, call: { ...CALL, formation: 'LT LG C RG' } };
+    const lost = { ...kept, call: { ...A_CALL, formation: 'LT LG C RG' } };
     expect(changedAnswer(lost)).toEqual({ men: [], why: expect.stringContaining('RT is missing') });
-    const retired = { ...kept, call: { ...CALL, scheme: 'gone' } };
+    const retired = { ...kept, call: { ...A_CALL, scheme: 'gone' } };
     expect(changedAnswer(retired)).toEqual({ men: [], why: expect.stringContaining('gone') });
   });
 });

@@ -4,7 +4,17 @@ import { readFront } from '../language/lineups/read-front';
 import { shippedScheme } from '../calls/resolve-call';
 import { need } from '../testing/need';
 import { prepareCall } from '../resolve/prepare/prepare-call';
-import { bestRusher, matchupsOf, NO_RATINGS, RatingsSchema, twoOn, type ProvedCall, type Ratings } from './matchups';
+import {
+  bestRusher,
+  matchupsOf,
+  NO_RATINGS,
+  RatingsSchema,
+  sayMatch,
+  sayTwoOn,
+  twoOn,
+  type ProvedCall,
+  type Ratings,
+} from './matchups';
 import { provePressures } from './prove';
 
 const men = need(readFormation('LT LG C RG RT B; QB pistol'));
@@ -64,5 +74,25 @@ describe('two on one rusher', () => {
     expect(proved.filter((p) => p.proof.doubles.some((d) => d.on === 'N')).length).toBe(found.length);
   });
 
-  it('is nothing where nobody can', () => expect(twoOn('nobody', proved)).toEqual([]));
+  it('is nothing where nobody can', () => {
+    expect(twoOn('nobody', proved)).toEqual([]);
+    expect(sayTwoOn([])).toBe('no protection in the book puts two men on him.');
+  });
+
+  it('is said with what it costs, three at most', () => {
+    const one = { name: 'Half slide, right', by: ['C', 'RG'], short: 2, all: 9, alone: ['LT on LE'] };
+    expect(sayTwoOn([one, { ...one, alone: [] }])).toBe(
+      'Half slide, right (C and RG; short 2 of 9; alone: LT on LE) · Half slide, right (C and RG; short 2 of 9; alone: nobody).',
+    );
+    expect(sayTwoOn([one, one, one, one]).split(' · ')).toHaveLength(3);
+  });
+
+  it.each([
+    [null, ''],
+    [-3, 'ours'],
+    [0, 'even'],
+    [1, 'behind'],
+    [2, 'needs help'],
+    [4, 'needs help'],
+  ] as const)('a man behind by %s looks so: %s', (behind, says) => expect(sayMatch(behind)).toBe(says));
 });

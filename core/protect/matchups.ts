@@ -66,3 +66,21 @@ export function twoOn(rusher: string, proved: readonly ProvedCall[]): TwoOnHim[]
   });
   return found.sort((a, b) => a.short / a.all - b.short / b.all || (a.name < b.name ? -1 : 1));
 }
+
+/** The best three of those calls in words. */
+export function sayTwoOn(found: readonly TwoOnHim[]): string {
+  if (found.length === 0) return 'no protection in the book puts two men on him.';
+  const say = ({ name, by, short, all, alone }: TwoOnHim): string =>
+    `${name} (${by.join(' and ')}; short ${short} of ${all}; alone: ${alone.join(', ') || 'nobody'})`;
+  return `${found.slice(0, 3).map(say).join(' · ')}.`;
+}
+
+/** How a match looks in a word; nothing while one of the two is not rated. */
+export function sayMatch(behind: number | null): string {
+  if (behind === null) return '';
+  if (behind >= NEEDS_HELP) return 'needs help';
+  return behind === 1 ? 'behind' : behind === 0 ? 'even' : 'ours';
+}
+
+/** So much better than ours he needs two. */
+export const NEEDS_HELP = 2;

@@ -7,6 +7,9 @@ export interface TechniqueLine {
   readonly says: string;
 }
 
+/** What the program’s schools say. */
+const OURS = 'Our way';
+
 /** A man’s stance in words: "Three-point, right hand, right foot back heel to instep". */
 export function sayStance({ technique }: Pick<Assignment, 'technique'>): string {
   if (!technique) return '';
@@ -35,6 +38,13 @@ export function techniqueLines(assignment: Assignment): TechniqueLine[] {
     ...(head === 'none' ? [] : [{ name: 'Head', says: head }]),
     ...(hand === 'none' ? [] : [{ name: 'Pressure', says: hand === 'both' ? 'both hands' : `${hand} hand` }]),
     { name: 'Pads', says: pad },
-    ...schools.map((says) => ({ name: 'Ours', says })),
+    ...schools.map((says) => ({ name: OURS, says })),
   ];
+}
+
+/** The same in one sentence, as it stands beside a mark; empty where it was not worked out. */
+export function sayTechnique(assignment: Assignment): string {
+  const lines = techniqueLines(assignment).map((l) => (l.name === OURS ? l.says : `${l.name.toLowerCase()} ${l.says}`));
+  const said = lines.join('; ');
+  return said === '' ? '' : `${said[0]!.toUpperCase()}${said.slice(1)}.`;
 }

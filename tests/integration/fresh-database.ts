@@ -4,7 +4,7 @@ import { closeDatabase, openDatabase } from '../../server/db/database';
 import { GameRow, MembershipRow, PlayerRow, ProgramRow, SeasonRow, SnapRow, UserRow } from '../../server/db/models';
 import { workOut } from '../../server/usecases/work-out';
 import type { Member, Role } from '../../server/session/member';
-import type { Call } from '#core/model/snap';
+import { A_CALL } from '#core/testing/a-call';
 
 const server = process.env.TEST_DATABASE_URL;
 let count = 0;
@@ -28,16 +28,8 @@ export async function freshDatabase(): Promise<{ url: string; sequelize: Sequeli
   };
 }
 
-export const CALL: Call = {
-  scheme: 'power',
-  side: 'right',
-  tags: [],
-  formation: 'LT LG C RG RT H right',
-  formationName: 'H right',
-  front: 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right',
-  frontName: 'Over',
-  overrides: {},
-};
+/** What every snap of a program for tests was called as. */
+export const CALL = A_CALL;
 export const SITUATION = { quarter: 1, down: 1, distance: 10, hash: 'left', gain: 4 } as const;
 
 /** A small program: one game with two snaps, one user of each role, a player for every lineman. */

@@ -38,19 +38,27 @@ const NEAR = 20;
 const TOP = 28;
 const BOTTOM = 22;
 
+/** What a board has to show beside the men near the ball; feet. */
+export interface BoardView {
+  readonly front?: Front | null;
+  /** How far behind the line and how far beyond it. */
+  readonly shallow?: number;
+  readonly far?: number;
+  /** At least so far to either side. */
+  readonly wide?: number;
+}
+
 /** Fits the men and the defence near the ball into a width; feet beyond the sides are clipped by the caller. */
 export function boardScale(
   formation: Formation,
   width: number,
   height: number,
-  front?: Front | null,
-  shallow = -6,
-  far = 18,
+  { front = null, shallow = -6, far = 18, wide = 8 }: BoardView = {},
 ): BoardScale {
   const near = formation.men.filter((m) => Math.abs(m.x) < NEAR).map((m) => m.x);
   const theirs = (front?.defenders ?? []).filter((d) => Math.abs(d.x) < NEAR).map((d) => d.x);
-  const lo = Math.min(Math.min(-8, ...near) - SIDE_ROOM, ...theirs.map((x) => x - BODY_ROOM));
-  const hi = Math.max(Math.max(8, ...near) + SIDE_ROOM, ...theirs.map((x) => x + BODY_ROOM));
+  const lo = Math.min(Math.min(-wide, ...near) - SIDE_ROOM, ...theirs.map((x) => x - BODY_ROOM));
+  const hi = Math.max(Math.max(wide, ...near) + SIDE_ROOM, ...theirs.map((x) => x + BODY_ROOM));
   const across = Math.min(MAX_ACROSS, (width - LABEL_WIDTH) / (hi - lo));
   const middle = LABEL_WIDTH + (width - LABEL_WIDTH) / 2 - ((lo + hi) / 2) * across;
   const deep = (height - TOP - BOTTOM) / (far - shallow);

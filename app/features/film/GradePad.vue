@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue';
 import { standardOf } from '#core/grade/standards';
-import { techniqueLines } from '#core/reports/technique-lines';
+import { sayTechnique } from '#core/reports/technique-lines';
 import { FAULTS, FAULT_IDS, type FaultId } from '#core/model/faults';
 import ManColumns from '~/features/board/ManColumns.vue';
 import { blockName, upperFirst } from '~/features/board/words';
@@ -24,12 +24,7 @@ const asked = computed(() => new Map(film.snap?.resolution.assignments.map((a) =
 const current = computed(() => (film.selected ? (asked.value.get(film.selected) ?? null) : null));
 const standard = computed(() => (current.value ? standardOf(current.value.block) : null));
 /** What he was asked to do with feet, eyes, hat and hands, as it was when the snap was logged. */
-const told = computed(() => {
-  const lines = current.value ? techniqueLines(current.value) : [];
-  return lines.length === 0
-    ? ''
-    : `${lines.map((l) => (l.name === 'Ours' ? l.says : `${l.name}: ${l.says}`)).join('; ')}.`;
-});
+const told = computed(() => (current.value ? sayTechnique(current.value) : ''));
 const left = computed(() => film.men.filter((m) => !film.marks[m]).length);
 
 const field = ref<HTMLTextAreaElement | null>(null);

@@ -4,7 +4,6 @@ import { computed, onMounted, ref } from 'vue';
 import { hasErrors } from '#core/diagnostics/diagnostic';
 import { wordDiagnostic } from '#core/diagnostics/wording';
 import { describePlaces } from '#core/reports/formation-places';
-import type { Front } from '#core/model/front';
 import { identify } from '#core/identify/identify';
 import LineBoard from '~/features/board/LineBoard.vue';
 import { useBoardHeight } from '~/features/board/room';
@@ -22,19 +21,11 @@ const session = useSession();
 const area = ref<HTMLElement | null>(null);
 const { width } = useElementSize(area);
 const height = useBoardHeight(360, 460);
-/** Deep enough for a back behind the quarterback, feet. */
-const BACKFIELD = -22;
-const ACROSS_THE_BALL = 4;
+/** Deep enough for a back behind the quarterback, wide enough to tell receivers apart; feet. */
+const VIEW = { shallow: -22, far: 4, wide: 15 };
 const NOBODY = { id: 'nobody', name: 'nobody', defenders: [], movements: [] };
-/** Room for whoever stands outside: two places that are not drawn. */
-const WIDE: Front = {
-  ...NOBODY,
-  defenders: [-18, 18].map((x) => ({ id: 'D', x, y: 0, stance: 'up', position: 'lb', mark: null })),
-};
 const scale = computed(() =>
-  f.formation
-    ? boardScale(f.formation, Math.max(560, width.value), height.value, WIDE, BACKFIELD, ACROSS_THE_BALL)
-    : null,
+  f.formation ? boardScale(f.formation, Math.max(560, width.value), height.value, VIEW) : null,
 );
 const identification = computed(() => (f.formation ? identify(f.formation, NOBODY) : null));
 const places = computed(() => (f.formation ? describePlaces(f.formation) : []));

@@ -23,7 +23,9 @@ const area = ref<HTMLElement | null>(null);
 const { width } = useElementSize(area);
 const height = useBoardHeight(400, 420);
 const scale = computed(() =>
-  fronts.formation ? boardScale(fronts.formation, Math.max(560, width.value), height.value, fronts.front) : null,
+  fronts.formation
+    ? boardScale(fronts.formation, Math.max(560, width.value), height.value, { front: fronts.front })
+    : null,
 );
 const wrong = computed(() => hasErrors(fronts.diagnostics));
 const opponents = computed(() => [

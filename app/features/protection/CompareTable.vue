@@ -1,17 +1,17 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import type { Proved } from '#core/calls/protect-job';
-import { bestRusher, twoOn } from '#core/protect/matchups';
+import type { ProtectJob, Proved } from '#core/calls/protect-job';
+import { bestRusher, sayTwoOn, twoOn } from '#core/protect/matchups';
 import { useSession } from '~/features/session/store';
 import { useRatings } from './ratings';
 import { upperFirst } from '~/features/board/words';
 import { usePlaybook } from '~/features/playbook/store';
+import { useProofs } from '~/workers/start';
 import { useProtection } from './store';
-import { useSurvey } from './survey';
 
 const p = useProtection();
 const playbook = usePlaybook();
-const survey = useSurvey();
+const survey = useProofs();
 const by = ref<'protections' | 'fronts'>('protections');
 /** Their best rusher, whom a coach wants two men on. */
 const best = ref('');
@@ -41,17 +41,14 @@ const calls = computed(() =>
         })),
       ),
 );
-watch(
-  [calls, () => p.call.front, () => playbook.book],
-  () =>
-    survey.ask({
-      own: playbook.ownTexts,
-      settings: playbook.settings,
-      calls: calls.value.map((c) => ({ ...c })),
-      fronts: by.value === 'fronts' ? playbook.fronts.map((f) => f.id) : [p.call.front],
-    }),
-  { immediate: true },
-);
+const job = computed<ProtectJob>(() => ({
+  own: playbook.ownTexts,
+  settings: playbook.settings,
+  calls: calls.value.map((c) => ({ ...c })),
+  fronts: by.value === 'fronts' ? playbook.fronts.map((f) => f.id) : [p.call.front],
+}));
+const total = computed(() => job.value.calls.length * job.value.fronts.length);
+watch(job, () => survey.ask(job.value), { immediate: true });
 
 const NUMBERS = [4, 5, 6, 7];
 const rows = computed(() =>
@@ -125,22 +122,13 @@ const open = ({ call, front }: Pick<Proved, 'front'> & { call: (typeof calls.val
         </select>
       </label>
       <span v-if="survey.running.value" class="soft" role="status"
-        >{{ survey.done.value }} of {{ survey.total.value }}
+        >{{ survey.done.value }} of {{ total }}
         <button class="plain link" type="button" @click="survey.stop">stop</button></span
       >
     </header>
     <p v-if="survey.problem.value" class="problem" role="alert">{{ survey.problem.value }}</p>
     <p v-if="best && by === 'protections'" class="two">
-      <b>Two on {{ best }}:</b>
-      {{
-        two
-          .slice(0, 3)
-          .map(
-            (t) =>
-              `${t.name} (${t.by.join(' and ')}; short ${t.short} of ${t.all}; alone: ${t.alone.join(', ') || 'nobody'})`,
-          )
-          .join(' · ') || 'no protection in the book puts two men on him.'
-      }}
+      <b>Two on {{ best }}:</b> {{ sayTwoOn(two) }}
     </p>
     <table>
       <thead>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { matchupsOf, RATINGS, type Rating, type Ratings } from '#core/protect/matchups';
+import { matchupsOf, NEEDS_HELP, RATINGS, sayMatch, type Rating, type Ratings } from '#core/protect/matchups';
 import type { PressureProof } from '#core/model/pressure';
 import { useSession } from '~/features/session/store';
 import { useRatings } from './ratings';
@@ -11,11 +11,6 @@ const { ratings, rate } = useRatings(session.member?.programId ?? 0);
 const shown = computed(() => matchupsOf(props.proof, ratings()));
 const set = (team: keyof Ratings, id: string, value: string): void =>
   rate(team, id, value === '' ? null : (Number(value) as Rating));
-/** How the match looks, in words. */
-const says = (behind: number | null): string => {
-  if (behind === null) return '';
-  return behind >= 2 ? 'needs help' : behind === 1 ? 'behind' : behind === 0 ? 'even' : 'ours';
-};
 </script>
 
 <template>
@@ -55,7 +50,7 @@ const says = (behind: number | null): string => {
             </select></label
           >
         </td>
-        <td :class="{ bad: (m.behind ?? 0) >= 2 }">{{ says(m.behind) }}</td>
+        <td :class="{ bad: (m.behind ?? 0) >= NEEDS_HELP }">{{ sayMatch(m.behind) }}</td>
       </tr>
     </tbody>
   </table>

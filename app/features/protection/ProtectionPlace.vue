@@ -27,7 +27,9 @@ const area = ref<HTMLElement | null>(null);
 const { width } = useElementSize(area);
 const height = useBoardHeight(360, 560);
 const scale = computed(() =>
-  p.formation ? boardScale(p.formation, Math.max(600, width.value), height.value, p.front, PASS_DEPTH) : null,
+  p.formation
+    ? boardScale(p.formation, Math.max(600, width.value), height.value, { front: p.front, shallow: PASS_DEPTH })
+    : null,
 );
 const assigned = computed(() => new Map(p.resolution?.assignments.map((a) => [a.blocker, a]) ?? []));
 const columns = computed(() =>

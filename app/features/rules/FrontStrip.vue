@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue';
 import type { Look } from './store';
 
-const props = defineProps<{ looks: readonly Look[]; address: Record<string, string> }>();
+const props = defineProps<{ looks: readonly Look[]; address: Record<string, string>; working: boolean }>();
 const changed = computed(() => props.looks.filter((l) => l.before !== null && l.before !== l.verdict));
 const sound = computed(() => props.looks.filter((l) => l.verdict === 'sound').length);
 const pointed = ref<Look | null>(null);
@@ -14,9 +14,9 @@ const effect = (l: Look): string =>
 <template>
   <section aria-label="What it does to every front">
     <h2>
-      {{ sound }} of {{ looks.length }} fronts sound<span v-if="changed.length" class="changed"
-        >, {{ changed.length }} changed by this edit</span
-      >
+      <template v-if="working && !looks.length">Every front is being asked …</template>
+      <template v-else>{{ sound }} of {{ looks.length }} fronts sound</template
+      ><span v-if="changed.length" class="changed">, {{ changed.length }} changed by this edit</span>
     </h2>
     <ul>
       <li v-for="l in looks" :key="l.id" :class="{ moved: effect(l) }">

@@ -167,7 +167,8 @@ onKeyStroke('s', (event) => {
           from {{ playbook.book.name('formations', rules.formationId) }}</label
         >
         <TagToggles v-if="rules.tags.length" :tags="rules.tags" @toggle="rules.switchTag($event)" />
-        <FrontStrip :looks="rules.looks" :address="rules.address" />
+        <p v-if="rules.stripProblem" class="problem" role="alert">{{ rules.stripProblem }}</p>
+        <FrontStrip :working="rules.working" :looks="rules.looks" :address="rules.address" />
         <p v-for="c in cautions" :key="c.id" class="care">
           <b>Care: {{ c.who.join(', ') }}.</b> {{ c.says }}
         </p>

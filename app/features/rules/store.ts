@@ -108,6 +108,7 @@ export const useRules = defineStore('rules', () => {
   function open(next: string): void {
     const own = playbook.own('schemes', next);
     const found = own?.draft?.text ?? own?.text ?? playbook.book.text('schemes', next);
+    if (id.value !== next) strip.forget();
     id.value = next;
     tagChoice.value = { tags: [], without: [] };
     text.value = found ?? '';
@@ -189,6 +190,8 @@ export const useRules = defineStore('rules', () => {
     compiled,
     formationId,
     looks,
+    working: strip.running,
+    stripProblem: strip.problem,
     open,
     save,
     copy,

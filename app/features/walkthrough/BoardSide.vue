@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { refDebounced } from '@vueuse/core';
 import { computed } from 'vue';
 import type { Resolution } from '#core/model/resolution';
 import { cautionsFor } from '#core/reports/cautions';
@@ -14,6 +15,7 @@ import TooFewList from './TooFewList.vue';
 import WhyPanel from './WhyPanel.vue';
 import { useWalkthrough } from './store';
 
+const SLOW_MS = 500;
 const props = defineProps<{ resolution: Resolution; selected: string | null }>();
 
 const board = useWalkthrough();
@@ -56,6 +58,11 @@ const shown = computed(() => [
   { name: 'Numbers', value: i.value.numbers.because, why: i.value.numbers.because },
 ]);
 const cautions = computed(() => cautionsFor(props.resolution, playbook.settings.levelOfPlay));
+/** Said only when it takes a while. */
+const isSlow = refDebounced(
+  computed(() => board.advising),
+  SLOW_MS,
+);
 const assignment = computed(() => props.resolution.assignments.find((a) => a.blocker === props.selected) ?? null);
 const defender = computed(() => props.resolution.defenders.find((d) => d.id === props.selected) ?? null);
 const technique = computed(() => i.value.techniques.find((t) => t.id === props.selected) ?? null);
@@ -70,6 +77,8 @@ const technique = computed(() => i.value.techniques.find((t) => t.id === props.s
         <li v-for="note in resolution.notes" :key="note" class="soft">{{ note }}</li>
       </ul>
     </section>
+    <p v-if="board.adviceProblem" class="problem" role="alert">{{ board.adviceProblem }}</p>
+    <p v-else-if="isSlow" class="soft" role="status">Working out what it does when they move, and what mends it …</p>
     <TooFewList v-if="board.oneTooMany" :few="board.oneTooMany" @make="board.make" />
     <MendList v-if="board.mendings.length" :mendings="board.mendings" @make="board.make" />
     <WhyPanel v-if="assignment" :assignment="assignment">
@@ -220,6 +229,10 @@ summary::-webkit-details-marker {
 .care p {
   border-left: 3px solid var(--risk);
   padding-left: 8px;
+}
+.problem {
+  color: var(--broken);
+  font-weight: 600;
 }
 .problems {
   display: grid;

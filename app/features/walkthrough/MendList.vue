@@ -21,17 +21,8 @@ const SHOWN = 6;
   </section>
 </template>
 
+<style scoped src="./side-list.css"></style>
 <style scoped>
-section {
-  display: grid;
-  gap: 5px;
-  border-top: 1px solid var(--rule);
-  padding-top: 11px;
-}
-ul {
-  display: grid;
-  gap: 4px;
-}
 .then {
   margin-left: 7px;
 }

@@ -48,19 +48,13 @@ const choose = (said: string): void => board.setMoves(board.call.moves.join() ==
   </section>
 </template>
 
+<style scoped src="./side-list.css"></style>
 <style scoped>
-section {
-  display: grid;
-  gap: 5px;
-  border-top: 1px solid var(--rule);
-  padding-top: 11px;
-}
 h3 {
   font-size: 12px;
   font-weight: 400;
 }
 ul {
-  display: grid;
   gap: 2px;
 }
 li {

@@ -22,17 +22,8 @@ defineEmits<{ make: [change: Change] }>();
   </section>
 </template>
 
+<style scoped src="./side-list.css"></style>
 <style scoped>
-section {
-  display: grid;
-  gap: 5px;
-  border-top: 1px solid var(--rule);
-  padding-top: 11px;
-}
-ul {
-  display: grid;
-  gap: 4px;
-}
 .says {
   font-weight: 600;
 }

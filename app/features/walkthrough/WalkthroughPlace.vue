@@ -28,13 +28,10 @@ const { width } = useElementSize(area);
 const height = useBoardHeight(372, 470);
 const scale = computed(() =>
   board.formation
-    ? boardScale(
-        board.formation,
-        Math.max(600, width.value),
-        height.value,
-        board.front,
-        board.resolution?.passing ? PASS_DEPTH : undefined,
-      )
+    ? boardScale(board.formation, Math.max(600, width.value), height.value, {
+        front: board.front,
+        ...(board.resolution?.passing ? { shallow: PASS_DEPTH } : {}),
+      })
     : null,
 );
 const assigned = computed(() => new Map(board.resolution?.assignments.map((a) => [a.blocker, a]) ?? []));

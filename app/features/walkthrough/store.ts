@@ -6,7 +6,6 @@ import { afterMotion, answerFrom, canMotion } from '#core/compare/lineups';
 import { compareResolutions } from '#core/compare/compare';
 import { adviceOf, type AdviceJob, type AdviceKind } from '#core/calls/advice-job';
 import type { Change } from '#core/compare/mend';
-import { pocketCard, type PocketCard } from '#core/compare/pocket-card';
 import { applyStep, invertStep, moveStep, type FrontStep } from '#core/model/front-steps';
 import type { Formation } from '#core/model/formation';
 import type { Front } from '#core/model/front';
@@ -128,10 +127,9 @@ export const useWalkthrough = defineStore('walkthrough', () => {
 
   /** What else there is to say about the call: movements, pressures, answers and mendings, worked out beside the screen. */
   const advice = useAdvice();
-  const about = computed<AdviceJob | null>(() => {
+  const asked = computed<Omit<AdviceJob, 'about'> | null>(() => {
     if (!front.value || !formation.value || !resolution.value) return null;
     const { side, tags, without, settings, overrides: set } = callOf();
-    const bad = resolution.value.verdict !== 'sound';
     return {
       own: playbook.ownTexts,
       settings,
@@ -143,11 +141,33 @@ export const useWalkthrough = defineStore('walkthrough', () => {
       formation: call.value.formation,
       front: front.value,
       moves: [...call.value.moves],
-      about: ['movements', 'pressures', ...(bad ? (['too few', 'mendings'] as const) : [])],
     };
   });
-  watch(about, () => about.value && advice.ask(about.value), { flush: 'post' });
-  const advised = <K extends AdviceKind>(kind: K) => adviceOf(advice.found.value, kind);
+  const isSound = computed(() => resolution.value?.verdict === 'sound');
+  watch(
+    [asked, isSound],
+    () => {
+      const more = isSound.value ? [] : (['too few', 'mendings'] as const);
+      if (asked.value) advice.ask({ ...asked.value, about: ['movements', 'pressures', ...more] });
+    },
+    { flush: 'post' },
+  );
+  /** What the selected man carries in his pocket. */
+  const cards = useAdvice();
+  watch(
+    [asked, selected],
+    () => {
+      if (asked.value && selected.value !== null) cards.ask({ ...asked.value, about: ['card'], man: selected.value });
+    },
+    { flush: 'post' },
+  );
+  const card = computed(() => {
+    const found = adviceOf(cards.found.value, 'card');
+    return found?.man === selected.value ? found : null;
+  });
+  /** What was said of the call before stands until the new answer comes, so that the page does not jump. */
+  const advised = <K extends AdviceKind>(kind: K) =>
+    adviceOf(advice.found.value, kind) ?? (advice.running.value ? adviceOf(advice.whole.value, kind) : null);
   /** The call against every movement this front can make, and whether something goes wrong that is right as they stand. */
   const underMovement = computed(() => advised('movements'));
   /** Which pressures beat a protection, with the plainest of each way; nothing for a run. */
@@ -212,16 +232,6 @@ export const useWalkthrough = defineStore('walkthrough', () => {
     const scheme = playbook.book.scheme(call.value.scheme);
     if (scheme.ok) call.value = { ...call.value, ...toggleTag(scheme.value, call.value, name) };
   }
-
-  /** What the selected man carries in his pocket. */
-  const card = computed<PocketCard | null>(() => {
-    const scheme = playbook.book.scheme(call.value.scheme);
-    if (!scheme.ok || !formation.value || !moving.value || selected.value === null) return null;
-    return pocketCard(
-      { scheme: scheme.value, formation: formation.value, front: moving.value, call: callOf() },
-      selected.value,
-    );
-  });
 
   /** The same call by another school of its family, man by man. */
   const otherSchool = ref<string | null>(null);
@@ -300,6 +310,7 @@ export const useWalkthrough = defineStore('walkthrough', () => {
     mendings,
     oneTooMany,
     advising: advice.running,
+    adviceProblem: advice.problem,
     card,
     otherSchool,
     comparison,

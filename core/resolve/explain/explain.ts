@@ -11,7 +11,7 @@ import type { ManOutcome, Outcome } from '../allot/outcome';
 import { footOf, pathOf } from './paths';
 import { whyRather } from './rather';
 import { stanceOf } from './stance';
-import { sheetOf, techniqueParts, type TechniqueCall } from './technique';
+import { techniqueOf, type TechniqueCall } from './technique';
 import type { CompiledSentence } from '../prepare/sentence';
 import { sceneWith } from '../settle/set-scene';
 import type { Settled } from '../settle/settled';
@@ -28,7 +28,7 @@ export function explainAssignments(outcome: Outcome, side: Side, words: CallWord
   const ids = (who: readonly number[]): string[] => who.map((m) => scene.men[m]!.id);
   const foe = (d: number): string | null => (d === NOBODY ? null : scene.defenders[d]!.id);
   return outcome.men.map((plan) => {
-    const parts = techniqueParts(outcome, plan, how);
+    const { parts, sheet } = techniqueOf(outcome, plan, how);
     const foot = footOf(scene, plan, parts.foot, side);
     const stance = stanceOf(scene, plan, settings, aim.pocket !== null);
     const call = callOf(scene, plan);
@@ -45,7 +45,7 @@ export function explainAssignments(outcome: Outcome, side: Side, words: CallWord
       aim: parts.aim,
       eyes: parts.eyes,
       technique: {
-        ...sheetOf(outcome, plan, parts, how),
+        ...sheet,
         stance,
         stepsWith: stance.back === null ? 'either foot' : stance.back === foot ? 'back foot' : 'front foot',
       },

@@ -8,7 +8,7 @@ import { TechniqueSheetSchema, type Assignment } from '../../model/resolution';
 import { SettingsSchema } from '../../model/settings';
 import { schoolsOf, TECHNIQUE_SCHOOLS, type TechniqueSchool } from '../../model/technique-schools';
 import { otherSide, SIDES, type Side } from '../../model/side';
-import { sayStance, techniqueLines } from '../../reports/technique-lines';
+import { sayStance, sayTechnique, techniqueLines } from '../../reports/technique-lines';
 import { aFront, mirrorFormation, mirrorFront, mirrorSeat } from '../../testing/fronts';
 import { need } from '../../testing/need';
 import { resolveStill } from '../resolve';
@@ -188,10 +188,14 @@ describe('technique in lines', () => {
       'Head',
       'Pressure',
       'Pads',
-      'Ours',
-      'Ours',
+      'Our way',
+      'Our way',
     ]);
     expect(techniqueLines(tackle)[1]!.says).toBe('short lead step, left foot, the back one');
+    expect(sayTechnique(tackle)).toMatch(
+      /^Stance three-point, left hand down, .*; head inside; pressure inside hand; .*\.$/,
+    );
+    expect(sayTechnique({ ...tackle, technique: null })).toBe('');
     expect(techniqueLines({ ...tackle, technique: null })).toEqual([]);
     expect(sayStance({ technique: null })).toBe('');
   });

@@ -21,17 +21,30 @@ export interface TechniqueCall {
 /** Blocks that go straight at somebody: a scheme’s own first step holds for them. */
 const STRAIGHT = new Set(['straight', 'flat-then-up', 'climb']);
 
-/** The parts of a block as this man does it here. */
-export function techniqueParts({ settled: { scene } }: Outcome, plan: ManOutcome, call: TechniqueCall): TechniqueParts {
-  const block = BLOCKS[plan.block];
+/** How a man does his block here: its parts, and the sheet he gets of them. */
+export function techniqueOf(
+  { settled: { scene } }: Outcome,
+  plan: ManOutcome,
+  call: TechniqueCall,
+): { parts: TechniqueParts; sheet: Omit<TechniqueSheet, 'stance' | 'stepsWith'> } {
   const place = placeOf(scene, plan, call);
+  const parts = partsOf(scene, plan, place, call);
+  return { parts, sheet: sheetOf(scene, plan, parts, place, call.settings) };
+}
+
+function partsOf(
+  { lineCount }: Scene,
+  plan: ManOutcome,
+  place: Place,
+  { head: { step } }: TechniqueCall,
+): TechniqueParts {
+  const block = BLOCKS[plan.block];
   const { byPlace = [], ...base }: BlockTechnique = block.technique;
   const parts = byPlace.reduce<TechniqueParts>(
     (now, { when, then }) => (fits(when, place) ? { ...now, ...then } : now),
     base,
   );
-  const { step } = call.head;
-  const isOnLine = plan.man < scene.lineCount && !plan.pull && STRAIGHT.has(block.course);
+  const isOnLine = plan.man < lineCount && !plan.pull && STRAIGHT.has(block.course);
   return step && isOnLine && parts.step !== 'in place' ? { ...parts, step } : parts;
 }
 
@@ -39,7 +52,7 @@ const fits = (when: Partial<Place>, place: Place): boolean =>
   (Object.keys(when) as (keyof Place)[]).every((key) => when[key] === place[key]);
 
 /** Where and as what a man does his block. */
-export function placeOf(scene: Scene, plan: ManOutcome, { head, aim: { attack } }: TechniqueCall): Place {
+function placeOf(scene: Scene, plan: ManOutcome, { head, aim: { attack } }: TechniqueCall): Place {
   const { man, target } = plan;
   const self = scene.men[man]!;
   const away = target === NOBODY ? 0 : (scene.defenders[target]!.x - self.x) * outward(scene, man);
@@ -67,24 +80,23 @@ function roleOf({ men }: Scene, { man, partners }: ManOutcome): Place['role'] {
 type Pointed = TechniqueSheet['hand'] & TechniqueSheet['head'];
 
 /** The sheet of a man beside the step, the aim and the eyes: said as inside and outside. */
-export function sheetOf(
-  { settled: { scene } }: Outcome,
+function sheetOf(
+  scene: Scene,
   plan: ManOutcome,
   parts: TechniqueParts,
-  call: TechniqueCall,
+  { role, shade }: Place,
+  settings: Settings,
 ): Omit<TechniqueSheet, 'stance' | 'stepsWith'> {
   const point = pointer(scene, plan);
   const { head, hand, length, landmark, pad } = parts;
-  const { shade, role } = placeOf(scene, plan, call);
   return {
     role,
     length,
     landmark,
-    head:
-      head === 'by school' ? hatOf(call.settings, shade) : head === 'across' || head === 'square' ? head : point(head),
+    head: head === 'by school' ? hatOf(settings, shade) : head === 'across' || head === 'square' ? head : point(head),
     hand: hand === 'both' || hand === 'none' ? hand : point(hand),
     pad,
-    schools: schoolsFor(plan, parts, call.settings),
+    schools: schoolsFor(plan, parts, settings),
   };
 }
 
