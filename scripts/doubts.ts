@@ -13,7 +13,7 @@ console.log(`${fronts} random fronts a scheme, seed ${SEED}; every other one mov
 for (const id of libraryIds('schemes')) {
   if (wanted && id !== wanted) continue;
   const [shipped, random] = [surveyShipped(id), surveyRandom(id, fronts, SEED)];
-  const figures = `${share(random.doubtful, random.fronts)} doubtful, ${share(random.sound, random.fronts)} called sound`;
+  const figures = `${share(random.doubtful, random.fronts)} doubtful, ${random.sound} of them called sound`;
   console.log(`${id.padEnd(18)} ${figures}; shipped ${shipped.doubtful} of ${shipped.fronts}  ${kindsOf(random)}`);
   if (wanted) for (const [kind, text] of [...shipped.examples, ...random.examples]) console.log(`  ${kind}: ${text}`);
 }

@@ -56,7 +56,9 @@ export const INTENTS: readonly Intent[] = [
     reason: 'He slides to his gap and does not turn back: who comes behind him is told as hot or free.',
     holds: (answer, who) =>
       who.some((w) => jobOf(answer, w)?.block === 'slide') &&
-      answer.resolution.problems.some((p) => p.code === 'hot-rusher' || p.code === 'free-rusher'),
+      answer.resolution.problems.some(
+        (p) => (p.code === 'hot-rusher' || p.code === 'free-rusher') && who.some((w) => p.who.includes(w)),
+      ),
   },
   {
     kind: 'off a head-up man',

@@ -50,3 +50,24 @@ test('a run is no protection, and a front nobody can read leaves the board as it
   await expect(page.getByRole('alert')).toContainText('needs a side');
   await expect(columns(page)).toBeVisible();
 });
+
+test('ratings typed by hand order the matchups and mark their best rusher', async ({ page }) => {
+  await enter(page, 'coach', '/protection?play=pro-five-back&front=over');
+  const matchups = page.getByRole('table', { name: 'Matchups' });
+  await matchups.getByRole('combobox', { name: 'How good RE is' }).selectOption('5');
+  await matchups.getByRole('combobox', { name: 'How good RT is' }).selectOption('2');
+  await expect(matchups.getByRole('row').nth(1)).toContainText('needs help');
+  await expect(page.getByRole('combobox', { name: 'their best rusher' })).toHaveValue('RE');
+  await expect(page.getByText('Two on RE:')).toBeVisible();
+  await page.reload();
+  await expect(matchups.getByRole('row').nth(1)).toContainText('needs help');
+});
+
+test('the count goes onto an edge rusher by hand, and two men share two at the edge', async ({ page }) => {
+  await enter(page, 'coach', '/protection?play=pro-full-slide&front=over-walked');
+  await expect(page.getByText(/^RG and RT have RE and S between them: /)).toBeVisible();
+  await page.goto('/protection?play=pro-five-back&front=over-walked');
+  await page.getByRole('combobox', { name: 'Declared Mike' }).click();
+  await page.getByRole('listbox').getByRole('option', { name: 'RE', exact: true }).click();
+  await expect(page).toHaveURL(/mike=RE/);
+});

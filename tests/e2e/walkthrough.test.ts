@@ -50,3 +50,22 @@ test('an address nobody can line up says what is wrong and keeps a board', async
   await page.goto('/walkthrough?play=flea-flicker&side=up');
   await expect(page.getByRole('alert')).toContainText('"flea-flicker"');
 });
+
+test('one man too many has answers with their costs, and one of them is done', async ({ page }) => {
+  await enter(page, 'coach', '/walkthrough?play=duo&formation=five-man&front=odd-fours');
+  await expect(page.getByRole('heading', { name: /is one more than you have$/ })).toBeVisible();
+  await expect(page.getByText(/has to hold him for \d\.\d s/)).toBeVisible();
+  await page.getByRole('button', { name: /^Bring a tight end/ }).click();
+  await expect(page.getByRole('table', { name: 'Assignments' })).toContainText('Y');
+});
+
+test('the man in hand has his technique and his pocket card beside the board', async ({ page }) => {
+  await enter(page, 'coach', '/walkthrough?play=power&formation=h-back&front=over');
+  await expect(page.getByRole('table', { name: 'Assignments' })).toContainText('Kick');
+  await page.keyboard.press('4');
+  await expect(page.getByText('near armpit, from under', { exact: true })).toBeVisible();
+  await expect(page.getByText('Pocket card of RG')).toBeVisible();
+  await page.keyboard.press('5');
+  await expect(page.getByText('Pocket card of RT')).toBeVisible();
+  await expect(page.getByRole('row', { name: /^T slants in/ })).toBeVisible();
+});
