@@ -104,7 +104,11 @@ export function choiceDrawn(radix: readonly number[], seed: number, sample: numb
 }
 
 /** How far a choice is from the first of everything: fewer men and plainer places first. */
-export const weightOf = (choice: Choice, men: number): number => choice.reduce((sum, c) => sum + c, 0) + men * 100;
+export function weightOf(choice: Choice, men: number): number {
+  let weight = men * 100;
+  for (const c of choice) weight += c;
+  return weight;
+}
 
 /**
  * The fronts around one front: every man on the line half a foot to either side, every linebacker two feet; standing still, and then with

@@ -1,5 +1,4 @@
 import type { Problem, ProblemCode } from '../model/resolution';
-import type { Front } from '../model/front';
 import { explainFault, faultKey, isBreaking } from '../resolve/judge/judge';
 import type { Fault } from '../resolve/judge/judge-case';
 import { workPlay } from '../movement/play';
@@ -88,7 +87,8 @@ export function stress(prepared: Prepared, space: OpenSpace, plan: StressPlan): 
     if (worked.judgement.faults.length === 0) continue;
     const holes = holesOf(worked);
     if (holes.length) count.holes++;
-    for (const fault of worked.judgement.faults) note(causes, worked, fault, holes.includes(fault), choice, front);
+    const weight = weightOf(choice, front.defenders.length);
+    for (const fault of worked.judgement.faults) note(causes, worked, fault, holes.includes(fault), choice, weight);
   }
   return { ...count, causes: ranked([...causes.values()]) };
 }
@@ -99,11 +99,10 @@ function note(
   fault: Fault,
   hole: boolean,
   choice: Choice,
-  front: Front,
+  weight: number,
 ): void {
   const key = faultKey(worked.outcome, fault);
   const known = causes.get(key);
-  const weight = weightOf(choice, front.defenders.length);
   if (known && !isPlainer({ weight, choice }, known.smallest)) {
     known.count++;
     if (hole) known.holes++;

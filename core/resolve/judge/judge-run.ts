@@ -124,9 +124,9 @@ function farClimb(judged: Case, m: ManOutcome): void {
   const { man, target } = m;
   if (target === NOBODY || runsToHim(m, scene) || scene.defenders[target]!.level === 1) return;
   const away = (d: number): number => Math.abs(scene.defenders[d]!.x - scene.men[man]!.x);
-  const far = `${judged.man(man)} has ${feet(away(target))} to the side to ${judged.foe(target)}`;
+  const far = (): string => `${judged.man(man)} has ${feet(away(target))} to the side to ${judged.foe(target)}`;
   if (!lessThan(away(target), CLIMB_REACH)) {
-    judged.find('climb-too-far', [man], [target], () => `${far}: too far for a climb.`);
+    judged.find('climb-too-far', [man], [target], () => `${far()}: too far for a climb.`);
     return;
   }
   if (!moreThan(away(target), LONG_CLIMB)) return;
@@ -137,7 +137,7 @@ function farClimb(judged: Case, m: ManOutcome): void {
     'climb-too-far',
     [man],
     [target, spare!],
-    () => `${far}, past ${judged.foe(spare!)}, who is nearer and free.`,
+    () => `${far()}, past ${judged.foe(spare!)}, who is nearer and free.`,
   );
 }
 

@@ -24,10 +24,16 @@ export function settleFirstLevel(call: SeatedCall, scene: OpenScene, bound: Boun
   const { scheme, sheets, order } = call;
   const done = call.nobodyDone.slice();
   const refusals = call.noRefusals.slice();
+  const asking: Asking = { changes: 0, asked: call.noNext.slice() };
   let cycle: readonly number[] = NO_DEFENDERS;
   for (let round = 0; round < MAX_ROUNDS; round++) {
-    cycle = untilStill(scene, call, refusals, done, bound);
-    if (!refusePartners(scene, order, refusals, done)) break;
+    cycle = untilStill(scene, call, refusals, done, asking, bound);
+    const refused = refusePartners(scene, order, refusals);
+    if (refused.length === 0) break;
+    for (const man of refused) {
+      done[man] = false;
+      asking.asked[man] = NEVER;
+    }
   }
   const chosen = choicesOf(scene);
   let fallbacks = NO_DEFENDERS;
@@ -52,12 +58,21 @@ export function settleFirstLevel(call: SeatedCall, scene: OpenScene, bound: Boun
   return settled;
 }
 
+const NEVER = -1;
+
+/** How often anybody has changed his mind, and how often when each man was last asked: with nothing new he would say the same again. */
+interface Asking {
+  changes: number;
+  readonly asked: number[];
+}
+
 /** Repeats proposals until a whole round changes nothing; returns the men of a cycle, if there is one. Men who are `done` are not asked again. */
 function untilStill(
   scene: OpenScene,
   call: SeatedCall,
   refusals: readonly ReadonlyMap<number, number>[],
   done: boolean[],
+  asking: Asking,
   bound: Bound | null,
 ): readonly number[] {
   const { order, steady } = call;
@@ -66,11 +81,13 @@ function untilStill(
     let changed = false;
     const before = round > PATIENCE ? [...scene.proposals] : null;
     for (const man of order) {
-      if (done[man]) continue;
+      if (done[man] || asking.asked[man] === asking.changes) continue;
+      asking.asked[man] = asking.changes;
       const runs = bound ? bound.running(man) : null;
       const proposal = bound?.fixed[man] ?? runs ?? propose(scene, man, call, refusals[man]!, bound);
       if (!sameProposal(proposal, scene.proposals[man]!)) {
         changed = true;
+        asking.changes++;
         scene.propose(man, proposal);
       }
       done[man] = !runs && (proposal.sentence < 0 ? call.sheets[man]!.length : proposal.sentence) < steady[man]!;
@@ -170,30 +187,18 @@ function isTooFar({ men, defenders }: Scene, man: number, mate: number, defender
   return moreThan(away, HAND_HELP) && away >= Math.abs(men[mate]!.x - x);
 }
 
-/** Pairs whose partner is not on the same man are refused; true when any was. */
-function refusePartners(
-  scene: Scene,
-  order: readonly number[],
-  refusals: ReadonlyMap<number, number>[],
-  done: boolean[],
-): boolean {
-  let lost: [man: number, sentence: number, partner: number][] | null = null;
+/** Pairs whose partner is not on the same man are refused; returns the men who asked for them. */
+function refusePartners(scene: Scene, order: readonly number[], refusals: ReadonlyMap<number, number>[]): number[] {
+  const refused: number[] = [];
   for (const man of order) {
-    const p = scene.proposals[man]!;
-    if (!p.pairs) continue;
-    const missing = isElsewhere(scene, p.partner, p.target)
-      ? p.partner
-      : isElsewhere(scene, p.other, p.target)
-        ? p.other
-        : NOBODY;
-    if (missing !== NOBODY) (lost ??= []).push([man, p.sentence, missing]);
+    const { pairs, sentence, partner, other, target } = scene.proposals[man]!;
+    if (!pairs) continue;
+    const missing = isElsewhere(scene, partner, target) ? partner : isElsewhere(scene, other, target) ? other : NOBODY;
+    if (missing === NOBODY) continue;
+    refusals[man] = new Map([...refusals[man]!, [sentence, missing]]);
+    refused.push(man);
   }
-  if (!lost) return false;
-  for (const [man, sentence, partner] of lost) {
-    refusals[man] = new Map([...refusals[man]!, [sentence, partner]]);
-    done[man] = false;
-  }
-  return true;
+  return refused;
 }
 
 const isElsewhere = ({ proposals }: Scene, mate: number, defender: number): boolean =>
