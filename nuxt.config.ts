@@ -1,5 +1,6 @@
 import { fileURLToPath } from 'node:url';
 import { chalkPreset } from './app/theme/preset';
+import { SESSION_SECONDS } from './server/session/duration';
 
 const core = fileURLToPath(new URL('./core', import.meta.url));
 
@@ -34,7 +35,7 @@ export default defineNuxtConfig({
     databaseUrl: '',
     filmDir: '',
     demo: false,
-    session: { maxAge: 60 * 60 * 24 * 14, password: '' },
+    session: { name: 'violet-chalk', maxAge: SESSION_SECONDS, password: '', sessionHeader: false as const },
   },
   security: {
     rateLimiter: false,

@@ -31,6 +31,15 @@ export class MembershipRow extends Model<InferAttributes<MembershipRow>, InferCr
   declare playerId: number | null;
 }
 
+/** One log-in on one machine; its id is what the cookie holds. */
+export class SessionRow extends Model<InferAttributes<SessionRow>, InferCreationAttributes<SessionRow>> {
+  declare id: string;
+  declare userId: number;
+  declare programId: number;
+  declare createdAt: CreationOptional<Date>;
+  declare endedAt: CreationOptional<Date | null>;
+}
+
 export class SeasonRow extends Model<InferAttributes<SeasonRow>, InferCreationAttributes<SeasonRow>> {
   declare id: CreationOptional<number>;
   declare programId: number;
@@ -139,6 +148,13 @@ export function defineModels(sequelize: Sequelize): void {
     role: text,
     playerId: int,
   } as ModelAttributes<MembershipRow>);
+  define(SessionRow, 'sessions', {
+    id: { type: DataTypes.UUID, primaryKey: true },
+    userId: int,
+    programId: int,
+    createdAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
+    endedAt: DataTypes.DATE,
+  } as ModelAttributes<SessionRow>);
   define(SeasonRow, 'seasons', { ...owned, name: text } as ModelAttributes<SeasonRow>);
   define(GameRow, 'games', {
     ...owned,

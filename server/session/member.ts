@@ -1,6 +1,7 @@
 import type { H3Event } from 'h3';
-import { MembershipRow, ProgramRow, UserRow } from '../db/models';
+import { MembershipRow, ProgramRow, UserRow, type SessionRow } from '../db/models';
 import { database } from '../db/database';
+import { findSession } from './sessions';
 
 export const ROLES = ['coach', 'assistant', 'player'] as const;
 export type Role = (typeof ROLES)[number];
@@ -31,10 +32,19 @@ export async function findMember(userId: number, programId: number): Promise<Mem
   };
 }
 
+/** The member behind a request; `null` when nobody is logged in there. */
+export async function memberBehind(event: H3Event): Promise<Member | null> {
+  const session = await sessionBehind(event);
+  return session && findMember(session.userId, session.programId);
+}
+
+/** The log-in behind a request's cookie, as long as it lasts. */
+export const sessionBehind = async (event: H3Event): Promise<SessionRow | null> =>
+  findSession((await getUserSession(event)).secure?.session);
+
 /** The member behind a request, or 401; 403 when his role is not among those allowed. */
 export async function requireMember(event: H3Event, roles: readonly Role[] = ROLES): Promise<Member> {
-  const session = await getUserSession(event);
-  const member = session.user ? await findMember(session.user.id, session.user.programId) : null;
+  const member = await memberBehind(event);
   if (!member) throw createError({ statusCode: 401, message: 'Log in first.' });
   if (!roles.includes(member.role))
     throw createError({ statusCode: 403, message: 'Your role in this program does not include this.' });

@@ -1,22 +1,28 @@
 import type { H3Event } from 'h3';
-import { RateLimiterMemory, type RateLimiterRes } from 'rate-limiter-flexible';
+import { RateLimiterMemory } from 'rate-limiter-flexible';
 
+/** Tries a minute for one address from one machine, and for all addresses from that machine; whoever is over waits a minute. */
 const TRIES = 10;
-const limiter = new RateLimiterMemory({ points: TRIES, duration: 60, blockDuration: 60 });
+const TRIES_FROM_ONE_MACHINE = 60;
+const one = new RateLimiterMemory({ points: TRIES, duration: 60, blockDuration: 60 });
+const all = new RateLimiterMemory({ points: TRIES_FROM_ONE_MACHINE, duration: 60, blockDuration: 60 });
 
-const keyOf = (event: H3Event, email: string): string => `${getRequestIP(event) ?? 'unknown'} ${email.toLowerCase()}`;
+const machine = (event: H3Event): string => getRequestIP(event) ?? 'unknown';
+const keyOf = (event: H3Event, email: string): string => `${machine(event)} ${email.trim().toLowerCase()}`;
 
-/** Counts a wrong password; the eleventh within a minute waits a minute. */
-export async function countFailure(event: H3Event, email: string): Promise<void> {
-  await limiter.consume(keyOf(event, email)).catch(() => undefined);
+/** Counts a try before its password is looked at, so that many at once are counted too; 429 with the seconds to wait. */
+export async function takeTry(event: H3Event, email: string): Promise<void> {
+  try {
+    await all.consume(machine(event));
+    await one.consume(keyOf(event, email));
+  } catch (refused) {
+    const wait = Math.ceil((refused as { msBeforeNext: number }).msBeforeNext / 1000);
+    throw createError({ statusCode: 429, message: `Too many wrong passwords. Try again in ${wait} seconds.` });
+  }
 }
 
-export async function refuseIfBlocked(event: H3Event, email: string): Promise<void> {
-  const state: RateLimiterRes | null = await limiter.get(keyOf(event, email));
-  if (state && state.consumedPoints > TRIES) {
-    throw createError({
-      statusCode: 429,
-      message: `Too many wrong passwords. Try again in ${Math.ceil(state.msBeforeNext / 1000)} seconds.`,
-    });
-  }
+/** Whoever got in has not been guessing. */
+export async function forgetTries(event: H3Event, email: string): Promise<void> {
+  await one.delete(keyOf(event, email));
+  await all.reward(machine(event));
 }

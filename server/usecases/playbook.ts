@@ -197,8 +197,9 @@ export async function shelveDocument(
   id: number,
   change: { retired?: boolean; opponent?: string | null; players?: boolean },
 ): Promise<void> {
-  const [count] = await DocumentRow.update(change, { where: { id, programId: member.programId } });
-  if (count === 0) throw none();
+  const row = await DocumentRow.findOne({ where: { id, programId: member.programId } });
+  if (!row) throw none();
+  await row.update(change);
 }
 
 export interface VersionView {

@@ -1,7 +1,8 @@
 declare module '#auth-utils' {
-  interface User {
-    id: number;
-    programId: number;
+  /** Kept in the sealed cookie and never sent to the page. */
+  interface SecureSessionData {
+    /** Which row of the sessions this is. */
+    session: string;
   }
 }
 

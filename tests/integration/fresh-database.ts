@@ -9,13 +9,24 @@ import { A_CALL } from '#core/testing/a-call';
 const server = process.env.TEST_DATABASE_URL;
 let count = 0;
 
-/** A database of its own for one test file; `TEST_DATABASE_URL` names a server whose tests may make databases. */
-export async function freshDatabase(): Promise<{ url: string; sequelize: Sequelize; drop: () => Promise<void> }> {
+/**
+ * A database of its own for one test file, `filled` with what a dump says before it is opened; `TEST_DATABASE_URL` names a server whose
+ * tests may make databases.
+ */
+export async function freshDatabase(
+  filled = '',
+): Promise<{ url: string; sequelize: Sequelize; drop: () => Promise<void> }> {
   if (!server) throw new Error('TEST_DATABASE_URL is not set: run ./test, or start a PostgreSQL and set it');
   const admin = new Sequelize(server, { dialect: 'postgres', dialectModule: pg, logging: false });
   const name = `test_${process.pid}_${count++}`;
   await admin.query(`create database ${name}`);
   const url = server.replace(/\/[^/]*$/, `/${name}`);
+  if (filled) {
+    const client = new pg.Client(url);
+    await client.connect();
+    await client.query(filled);
+    await client.end();
+  }
   const sequelize = await openDatabase(url);
   return {
     url,

@@ -32,6 +32,7 @@ describe('migrations', () => {
       'players',
       'programs',
       'seasons',
+      'sessions',
       'snaps',
       'users',
     ]);

@@ -1,0 +1,68 @@
+import { readdirSync } from 'node:fs';
+
+/** Who asks: nobody who is logged in, or a member of the demo program in a role. */
+export const ASKERS = ['stranger', 'coach', 'assistant', 'player'] as const;
+export type Asker = (typeof ASKERS)[number];
+
+/** Ids to fill into addresses: of the asker's own program, or of another one. */
+export interface Ids {
+  readonly program: number;
+  readonly game: number;
+  readonly snap: number;
+  readonly clip: number;
+  readonly document: number;
+}
+
+export interface Route {
+  readonly who: readonly Asker[];
+  /** Which id stands in its address. */
+  readonly id?: keyof Ids;
+  /** What is sent along; changes nothing that other tests look at. */
+  readonly body?: (ids: Ids) => unknown;
+}
+
+const ANYBODY = ASKERS;
+const MEMBERS = ['coach', 'assistant', 'player'] as const;
+const STAFF = ['coach', 'assistant'] as const;
+const COACH = ['coach'] as const;
+
+/** Every route of the application, by method and address, with who may. A route without a line here fails the tests. */
+export const ROUTES: Readonly<Record<string, Route>> = {
+  'GET /api/health': { who: ANYBODY },
+  'GET /api/session': { who: ANYBODY },
+  'POST /api/session': { who: ANYBODY, body: () => ({ email: 'coach@lanterns.example', password: 'lantern-coach' }) },
+  'DELETE /api/session': { who: ANYBODY },
+  'PUT /api/session/program': { who: MEMBERS, body: ({ program }) => ({ id: program }) },
+  'GET /api/program': { who: MEMBERS },
+  'PUT /api/program': { who: COACH, body: () => ({}) },
+  'GET /api/roster': { who: MEMBERS },
+  'GET /api/marks': { who: MEMBERS },
+  'GET /api/games': { who: MEMBERS },
+  'GET /api/games/[id]/snaps': { who: STAFF, id: 'game' },
+  'GET /api/games/[id]/changed': { who: STAFF, id: 'game' },
+  'PUT /api/games/[id]/published': { who: COACH, id: 'game', body: () => ({ published: true }) },
+  'GET /api/snaps/[id]': { who: MEMBERS, id: 'snap' },
+  'GET /api/snaps/[id]/history': { who: STAFF, id: 'snap' },
+  'PUT /api/snaps/[id]/grades': { who: STAFF, id: 'snap', body: () => ({ entries: [] }) },
+  'PUT /api/snaps/[id]/call': { who: STAFF, id: 'snap', body: () => ({ confirmed: false }) },
+  'GET /api/clips/[id]': { who: MEMBERS, id: 'clip' },
+  'GET /api/playbook': { who: MEMBERS },
+  'POST /api/playbook': { who: COACH, body: () => ({ texts: [] }) },
+  'PUT /api/playbook/[id]': { who: STAFF, id: 'document', body: () => ({}) },
+  'PUT /api/playbook/[id]/shelf': { who: COACH, id: 'document', body: () => ({}) },
+  'GET /api/playbook/[id]/versions': { who: STAFF, id: 'document' },
+};
+
+const API = new URL('../../server/api/', import.meta.url);
+
+/** The routes there really are, read off the file names. */
+export function routesOfFiles(): string[] {
+  return readdirSync(API, { recursive: true, encoding: 'utf8' })
+    .filter((f) => f.endsWith('.ts') && !f.includes('[...'))
+    .map((f) => {
+      const [, place, method] = /^(.*)\.(get|put|post|patch|delete)\.ts$/.exec(f) ?? [];
+      if (place === undefined || method === undefined) throw new Error(`server/api/${f} does not say its method`);
+      return `${method.toUpperCase()} /api/${place.replace(/\/?index$/, '')}`;
+    })
+    .sort();
+}
