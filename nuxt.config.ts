@@ -60,6 +60,8 @@ export default defineNuxtConfig({
       permissionsPolicy: { fullscreen: ['self'], camera: [], microphone: [], geolocation: [] },
     },
   },
+  // Uploads have limits of their own, which count what comes.
+  routeRules: { '/api/upload/**': { security: { requestSizeLimiter: false } } },
   nitro: { esbuild: { options: { target: 'node20' } } },
   typescript: { strict: true },
   vite: { optimizeDeps: { include: ['zod', 'fastest-levenshtein'] } },

@@ -66,6 +66,12 @@ need_postgres() {
   find_postgres || fail "PostgreSQL was installed, but its programs are not under /usr/lib/postgresql."
 }
 
+# need_film_tools: what looks into film and writes it anew, with the program that limits them.
+need_film_tools() {
+  command -v ffmpeg >/dev/null && command -v ffprobe >/dev/null || need_packages ffmpeg ffmpeg
+  command -v prlimit >/dev/null || need_packages prlimit util-linux
+}
+
 # The server refuses root: as root everything is done by the user postgres.
 pg_as() { if is_root; then (cd / && runuser -u postgres -- "$@"); else "$@"; fi; }
 

@@ -1,10 +1,12 @@
 import { ClipBodySchema, SnapBodySchema, type ClipBody, type SnapBody } from '#core/model/snap';
 import { GradeSchema, type Grade } from '#core/model/grade';
 import { ProgramBodySchema, type ProgramBody } from '#core/model/program';
-import type { ClipRow, GradeRow, ProgramRow, SnapRow } from './models';
+import { FilmBodySchema, type FilmBody } from '#core/model/film';
+import type { ClipRow, FilmRow, GradeRow, ProgramRow, SnapRow } from './models';
 
 /** Bodies are read by the core's schemas, so that a row nobody can read is found here and not on a screen. */
 export const snapBody = (row: SnapRow): SnapBody => SnapBodySchema.parse(row.body);
 export const clipBody = (row: ClipRow): ClipBody => ClipBodySchema.parse(row.body);
 export const gradeBody = (row: GradeRow): Grade => GradeSchema.parse(row.body);
 export const programBody = (row: ProgramRow): ProgramBody => ProgramBodySchema.parse(row.body ?? {});
+export const filmBody = (row: FilmRow): FilmBody => FilmBodySchema.parse(row.body ?? {});

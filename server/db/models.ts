@@ -76,8 +76,27 @@ export class ClipRow extends Model<InferAttributes<ClipRow>, InferCreationAttrib
   declare programId: number;
   declare snapId: number;
   declare angle: string;
+  /** Where it is in the storage; empty when its film was deleted. */
   declare file: string;
+  declare filmId: CreationOptional<number | null>;
   declare body: unknown;
+}
+
+/** A film that came in. `bytes` is a text, as the driver gives numbers that may be too large. */
+export class FilmRow extends Model<InferAttributes<FilmRow>, InferCreationAttributes<FilmRow>> {
+  declare id: CreationOptional<number>;
+  declare programId: number;
+  /** Name of the upload it came by; the same upload never makes two. */
+  declare upload: string;
+  declare name: string;
+  declare kind: string;
+  declare state: string;
+  declare bytes: string;
+  declare checksum: CreationOptional<string | null>;
+  declare gameId: number | null;
+  declare userId: number;
+  declare body: unknown;
+  declare createdAt: CreationOptional<Date>;
 }
 
 export class GradeRow extends Model<InferAttributes<GradeRow>, InferCreationAttributes<GradeRow>> {
@@ -165,7 +184,27 @@ export function defineModels(sequelize: Sequelize): void {
   } as ModelAttributes<GameRow>);
   define(PlayerRow, 'players', { ...owned, name: text, number: int, seat: text } as ModelAttributes<PlayerRow>);
   define(SnapRow, 'snaps', { ...owned, gameId: int, number: int, body } as ModelAttributes<SnapRow>);
-  define(ClipRow, 'clips', { ...owned, snapId: int, angle: text, file: text, body } as ModelAttributes<ClipRow>);
+  define(ClipRow, 'clips', {
+    ...owned,
+    snapId: int,
+    angle: text,
+    file: text,
+    filmId: int,
+    body,
+  } as ModelAttributes<ClipRow>);
+  define(FilmRow, 'films', {
+    ...owned,
+    upload: text,
+    name: text,
+    kind: text,
+    state: text,
+    bytes: DataTypes.BIGINT,
+    checksum: text,
+    gameId: int,
+    userId: int,
+    body,
+    createdAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
+  } as ModelAttributes<FilmRow>);
   define(GradeRow, 'grades', {
     ...owned,
     snapId: int,

@@ -1,14 +1,24 @@
 import { closeDatabase, openDatabase } from '../db/database';
+import { filmPlaces } from '../film/places';
+import { noteLeftOver } from '../film/uploads';
+import { startQueue, stopQueue } from '../jobs/queue';
 import { loadDemo } from '../usecases/load-demo';
 
+/** Opens what requests stand on, in its order: the database, the demo program, uploads that became whole unnoticed, the job queue. */
 export default defineNitroPlugin((nitro) => {
   const { databaseUrl, demo } = useRuntimeConfig();
   const opening = openDatabase(databaseUrl).then(async () => {
     if (demo) await loadDemo();
+    const places = filmPlaces();
+    await noteLeftOver(places);
+    await startQueue(databaseUrl, places);
   });
   opening.catch((problem: Error) => {
-    console.error(`The database cannot be opened: ${problem.message}`);
+    console.error(`The application cannot be opened: ${problem.message}`);
     process.exit(1);
   });
-  nitro.hooks.hook('close', closeDatabase);
+  nitro.hooks.hook('close', async () => {
+    await stopQueue();
+    await closeDatabase();
+  });
 });

@@ -1,5 +1,5 @@
 import { createError } from 'h3';
-import { ClipRow, GameRow, GradeRow, SnapRow } from '../db/models';
+import { ClipRow, GameRow, GradeRow, SeasonRow, SnapRow } from '../db/models';
 import { clipBody, gradeBody, snapBody } from '../db/mappers';
 import type { Member } from '../session/member';
 import type { Grade } from '#core/model/grade';
@@ -110,7 +110,41 @@ async function requirePublished(member: Member, gameId: number): Promise<void> {
     throw none('snap');
 }
 
-/** File name of a clip in the film folder. */
+/** Says which frames are the snap, the first contact and the whistle; those not given stay. Frames that are not in the clip, or in another order, are refused. */
+export async function markFrames(
+  member: Member,
+  clipId: number,
+  change: Partial<Pick<ClipBody, 'snapFrame' | 'contactFrame' | 'whistleFrame'>>,
+): Promise<ClipBody> {
+  const clip = await ClipRow.findOne({ where: { id: clipId, programId: member.programId } });
+  if (!clip) throw none('clip');
+  const body = { ...clipBody(clip), ...change };
+  // Whoever marks the snap later than a contact nobody has marked moves that along.
+  body.contactFrame = Math.max(body.contactFrame, change.contactFrame === undefined ? body.snapFrame : 0);
+  const { snapFrame, contactFrame, whistleFrame, frames } = body;
+  if (whistleFrame >= frames || snapFrame > contactFrame || contactFrame > whistleFrame)
+    throw createError({
+      statusCode: 400,
+      message: `Snap, contact and whistle follow each other within frames 0 to ${frames - 1}; these are ${snapFrame}, ${contactFrame} and ${whistleFrame}. Nothing was changed.`,
+    });
+  await clip.update({ body });
+  return body;
+}
+
+/** Adds a game to the newest season. */
+export async function addGame(
+  member: Member,
+  { opponent, week }: { opponent: string; week: number },
+): Promise<GameView> {
+  const { programId } = member;
+  const season =
+    (await SeasonRow.findOne({ where: { programId }, order: [['id', 'DESC']] })) ??
+    (await SeasonRow.create({ programId, name: 'Season' }));
+  const row = await GameRow.create({ programId, seasonId: season.id, opponent, week, published: false });
+  return { id: row.id, opponent, week, published: false, snaps: 0 };
+}
+
+/** Where a clip is in the storage; empty when its film was deleted. */
 export async function clipFile(member: Member, clipId: number): Promise<string> {
   const clip = await ClipRow.findOne({ where: { id: clipId, programId: member.programId } });
   if (!clip) throw none('clip');

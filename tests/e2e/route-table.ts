@@ -11,6 +11,7 @@ export interface Ids {
   readonly snap: number;
   readonly clip: number;
   readonly document: number;
+  readonly film: number;
 }
 
 export interface Route {
@@ -38,6 +39,8 @@ export const ROUTES: Readonly<Record<string, Route>> = {
   'GET /api/roster': { who: MEMBERS },
   'GET /api/marks': { who: MEMBERS },
   'GET /api/games': { who: MEMBERS },
+  'POST /api/games': { who: STAFF, body: () => ({ opponent: '', week: 1 }) },
+  'POST /api/games/[id]/snaps': { who: STAFF, id: 'game', body: () => ({ numbers: [] }) },
   'GET /api/games/[id]/snaps': { who: STAFF, id: 'game' },
   'GET /api/games/[id]/changed': { who: STAFF, id: 'game' },
   'PUT /api/games/[id]/published': { who: COACH, id: 'game', body: () => ({ published: true }) },
@@ -46,6 +49,12 @@ export const ROUTES: Readonly<Record<string, Route>> = {
   'PUT /api/snaps/[id]/grades': { who: STAFF, id: 'snap', body: () => ({ entries: [] }) },
   'PUT /api/snaps/[id]/call': { who: STAFF, id: 'snap', body: () => ({ confirmed: false }) },
   'GET /api/clips/[id]': { who: MEMBERS, id: 'clip' },
+  'PUT /api/clips/[id]': { who: STAFF, id: 'clip', body: () => ({}) },
+  'GET /api/films': { who: STAFF },
+  'PUT /api/films/[id]': { who: STAFF, id: 'film', body: () => ({}) },
+  'PUT /api/films/[id]/work': { who: STAFF, id: 'film', body: () => ({}) },
+  'DELETE /api/films/[id]': { who: STAFF, id: 'film' },
+  'GET /api/films/[id]/still': { who: STAFF, id: 'film' },
   'GET /api/playbook': { who: MEMBERS },
   'POST /api/playbook': { who: COACH, body: () => ({ texts: [] }) },
   'PUT /api/playbook/[id]': { who: STAFF, id: 'document', body: () => ({}) },

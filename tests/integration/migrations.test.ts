@@ -25,6 +25,7 @@ describe('migrations', () => {
       'clips',
       'document_versions',
       'documents',
+      'films',
       'games',
       'grade_changes',
       'grades',

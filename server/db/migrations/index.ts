@@ -2,6 +2,7 @@ import * as firstTables from './0001-first-tables';
 import * as playbook from './0002-playbook';
 import * as spaces from './0003-spaces';
 import * as sessions from './0004-sessions';
+import * as films from './0005-films';
 
 /** In the order they run. Append only: a migration that has been on main is never changed. */
-export const MIGRATIONS = [firstTables, playbook, spaces, sessions] as const;
+export const MIGRATIONS = [firstTables, playbook, spaces, sessions, films] as const;

@@ -1,0 +1,59 @@
+import * as z from 'zod';
+
+/** What a film is of. Neither line of an opponent's film is graded; teaching reps are model marks. */
+export const FILM_KINDS = ['own game', 'opponent', 'practice', 'teaching'] as const;
+export const FilmKindSchema = z.enum(FILM_KINDS);
+export type FilmKind = z.infer<typeof FilmKindSchema>;
+
+/** How far a film has come. `refused` carries why; `cancelled` and `refused` ones can be tried again. */
+export const FILM_STATES = ['waiting', 'working', 'ready', 'refused', 'cancelled'] as const;
+export const FilmStateSchema = z.enum(FILM_STATES);
+export type FilmState = z.infer<typeof FilmStateSchema>;
+
+/** What is in a film file. Width and height in pixels as shown, times in seconds; `rate` is frames a second, `even` whether all of them last alike. */
+export const FilmFactsSchema = z.object({
+  container: z.string(),
+  codec: z.string(),
+  width: z.int().positive(),
+  height: z.int().positive(),
+  rate: z.number().positive(),
+  even: z.boolean(),
+  frames: z.int().positive(),
+  duration: z.number().positive(),
+  pixels: z.string(),
+  /** Most frames between two that can be shown without the others. */
+  keyEvery: z.int().positive(),
+  sound: z.boolean(),
+});
+export type FilmFacts = z.infer<typeof FilmFactsSchema>;
+
+export const FilmBodySchema = z.object({
+  /** Share of the work that is done, 0 to 1. */
+  progress: z.number().min(0).max(1).default(0),
+  problem: z.string().default(''),
+  facts: FilmFactsSchema.nullable().default(null),
+  /** Why it was written anew; empty when it plays as it came. */
+  rewritten: z.array(z.string()).default([]),
+  /** Places in the storage: as it came, as it is played, a still. */
+  original: z.string().nullable().default(null),
+  playable: z.string().nullable().default(null),
+  still: z.string().nullable().default(null),
+  keepSound: z.boolean().default(false),
+});
+export type FilmBody = z.infer<typeof FilmBodySchema>;
+
+/** A film as a list of what came in shows it. */
+export interface FilmView {
+  readonly id: number;
+  readonly name: string;
+  readonly kind: FilmKind;
+  readonly state: FilmState;
+  readonly bytes: number;
+  readonly gameId: number | null;
+  readonly progress: number;
+  readonly problem: string;
+  readonly facts: FilmFacts | null;
+  readonly rewritten: readonly string[];
+  /** The snap it shows, and from where. */
+  readonly snap: { readonly id: number; readonly number: number; readonly angle: string } | null;
+}

@@ -1,0 +1,1 @@
+export { uploadRoute as default } from '../../film/upload-route';

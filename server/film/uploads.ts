@@ -1,0 +1,122 @@
+import { mkdir, readdir } from 'node:fs/promises';
+import { FileStore } from '@tus/file-store';
+import { MemoryLocker, Server, type Upload } from '@tus/server';
+import * as z from 'zod';
+import { findUnkeepable } from '#core/model/keepable';
+import { FilmKindSchema } from '#core/model/film';
+import { GameRow } from '../db/models';
+import type { Member } from '../session/member';
+import { noteArrival, type Arrival } from '../usecases/films';
+import type { FilmPlaces } from './places';
+
+export const UPLOAD_PATH = '/api/upload';
+/** Largest film, bytes: a whole game from one camera. */
+const LARGEST_FILM = 20_000_000_000;
+/** What has to stay free on the disk for the database and for writing films anew, bytes. */
+const KEPT_FREE = 500_000_000;
+
+/** What the page says of a file before it sends it. */
+const SaidSchema = z.object({
+  name: z.string().trim().min(1, 'a film needs a name').max(200, 'the name is longer than 200 characters'),
+  kind: FilmKindSchema,
+  game: z
+    .string()
+    .regex(/^\d{0,9}$/)
+    .default(''),
+  sound: z.enum(['keep', 'drop']).default('drop'),
+});
+/** What is kept with an upload. */
+const KeptSchema = SaidSchema.extend({ program: z.string().regex(/^\d+$/), user: z.string().regex(/^\d+$/) });
+
+const refuse = (status_code: number, message: string) => ({ status_code, body: JSON.stringify({ message }) });
+
+/** What nobody goes on with for so long is given up: milliseconds. */
+const GIVEN_UP_AFTER = 14 * 24 * 3600 * 1000;
+
+const storeOf = ({ arriving }: FilmPlaces): FileStore =>
+  new FileStore({ directory: arriving, expirationPeriodInMilliseconds: GIVEN_UP_AFTER });
+
+/** One process sees to one upload at a time. */
+const locker = new MemoryLocker();
+
+/** Who may send the rest of an upload: members of the program its name begins with. */
+const belongsTo = ({ programId }: Member, upload: string): boolean => upload.startsWith(`p${programId}-`);
+
+/** Takes uploads of one member by the resumable protocol; `arrived` is told of every film that is whole. */
+export function uploadServer(member: Member, places: FilmPlaces, arrived: (film: number) => Promise<void>): Server {
+  return new Server({
+    path: UPLOAD_PATH,
+    relativeLocation: true,
+    datastore: storeOf(places),
+    locker,
+    maxSize: LARGEST_FILM,
+    allowedOrigins: [],
+    disableTerminationForFinishedUploads: true,
+    namingFunction: () => `p${member.programId}-${crypto.randomUUID()}`,
+    getFileIdFromRequest: (_request, last) => (last && /^p\d+-[0-9a-f-]{36}$/.test(last) ? last : undefined),
+    onIncomingRequest: async (_request, upload) => {
+      if (upload && !belongsTo(member, upload)) throw refuse(404, 'There is no such upload in your program.');
+    },
+    onUploadCreate: async (_request, upload) => ({ metadata: await checkSaid(member, upload, places) }),
+    onUploadFinish: async (_request, upload) => {
+      await arrived(await noteArrival(arrivalOf(upload)));
+      return {};
+    },
+    onResponseError: (_request, problem) =>
+      (problem as { code?: string }).code === 'ENOSPC'
+        ? refuse(507, 'The disk is full. What has come so far is kept; make room and go on.')
+        : undefined,
+  });
+}
+
+async function checkSaid(member: Member, upload: Upload, { storage }: FilmPlaces): Promise<Record<string, string>> {
+  const said = SaidSchema.safeParse(upload.metadata ?? {});
+  if (!said.success)
+    throw refuse(
+      400,
+      `${said.error.issues.map((i) => `${i.path.join('.')}: ${i.message}`).join('; ')}. Nothing was sent.`,
+    );
+  const unkeepable = findUnkeepable(said.data);
+  if (unkeepable) throw refuse(400, `${unkeepable.path.join('.')}: ${unkeepable.what}. Nothing was sent.`);
+  if (!upload.size) throw refuse(400, `“${said.data.name}” is empty, or its size is not known. Nothing was sent.`);
+  const free = (await storage.free()) - KEPT_FREE;
+  if (upload.size > free)
+    throw refuse(
+      507,
+      `“${said.data.name}” needs ${sayMegabytes(upload.size)}, and ${sayMegabytes(Math.max(0, free))} are free. Nothing was sent.`,
+    );
+  const { game } = said.data;
+  if (game && !(await GameRow.findOne({ where: { id: Number(game), programId: member.programId } })))
+    throw refuse(404, 'There is no such game in your program. Nothing was sent.');
+  return { ...said.data, program: String(member.programId), user: String(member.userId) };
+}
+
+const sayMegabytes = (bytes: number): string => `${Math.ceil(bytes / 1e6).toLocaleString('en')} MB`;
+
+function arrivalOf(upload: Upload): Arrival {
+  const { name, kind, game, sound, program, user } = KeptSchema.parse(upload.metadata);
+  return {
+    upload: upload.id,
+    name,
+    kind,
+    gameId: game ? Number(game) : null,
+    bytes: upload.size!,
+    keepSound: sound === 'keep',
+    programId: Number(program),
+    userId: Number(user),
+  };
+}
+
+/** Gives up what was left unfinished long ago, and notes what became whole just before the process was stopped: its last part was written, and nobody was told. */
+export async function noteLeftOver(places: FilmPlaces): Promise<number[]> {
+  await mkdir(places.arriving, { recursive: true });
+  const store = storeOf(places);
+  await store.deleteExpired();
+  const found: number[] = [];
+  for (const file of await readdir(places.arriving)) {
+    if (file.endsWith('.json')) continue;
+    const upload = await store.getUpload(file).catch(() => null);
+    if (upload?.size && upload.offset === upload.size) found.push(await noteArrival(arrivalOf(upload)));
+  }
+  return found;
+}

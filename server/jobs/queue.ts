@@ -1,0 +1,34 @@
+import PgBoss from 'pg-boss';
+import { FilmRow } from '../db/models';
+import { prepareFilm } from '../film/prepare';
+import type { FilmPlaces } from '../film/places';
+
+/** The queue owns its schema in the database; several processes share it. */
+const SCHEMA = 'jobs';
+const PREPARE = 'prepare-film';
+
+let queue: PgBoss | null = null;
+
+/** Starts taking jobs, after putting in again whatever a stopped process has left half done. */
+export async function startQueue(databaseUrl: string, places: FilmPlaces): Promise<void> {
+  const boss = new PgBoss({ connectionString: databaseUrl, schema: SCHEMA, max: 3 });
+  boss.on('error', (problem) => console.error('job queue:', problem.message));
+  await boss.start();
+  await boss.createQueue(PREPARE, { name: PREPARE, policy: 'short', retryLimit: 2, expireInSeconds: 4 * 3600 });
+  queue = boss;
+  await boss.work<{ film: number }>(PREPARE, { pollingIntervalSeconds: 0.5 }, async (jobs) => {
+    for (const job of jobs) await prepareFilm(job.data.film, places);
+  });
+  const left = await FilmRow.findAll({ where: { state: ['waiting', 'working'] }, attributes: ['id'] });
+  for (const { id } of left) await askFor(id);
+}
+
+/** Puts a film into the queue; once more while it is there changes nothing. */
+export async function askFor(film: number): Promise<void> {
+  await queue?.send(PREPARE, { film }, { singletonKey: String(film) });
+}
+
+export async function stopQueue(): Promise<void> {
+  await queue?.stop({ graceful: false, wait: true });
+  queue = null;
+}

@@ -1,0 +1,167 @@
+import { createError } from 'h3';
+import { readClipName } from '#core/film/incoming/name';
+import type { FilmBody, FilmKind, FilmState, FilmView } from '#core/model/film';
+import type { Angle, ClipBody } from '#core/model/snap';
+import { database } from '../db/database';
+import { filmBody } from '../db/mappers';
+import { ClipRow, FilmRow, GradeRow, SnapRow } from '../db/models';
+import type { FilmPlaces } from '../film/places';
+import type { Member } from '../session/member';
+import { ownSnap } from './film';
+
+/** An upload as it arrived. */
+export interface Arrival {
+  readonly upload: string;
+  readonly name: string;
+  readonly kind: FilmKind;
+  readonly gameId: number | null;
+  readonly bytes: number;
+  readonly keepSound: boolean;
+  readonly programId: number;
+  readonly userId: number;
+}
+
+/** Notes an upload that is whole; the same one noted twice is one film. */
+export async function noteArrival({ upload, bytes, keepSound, ...arrival }: Arrival): Promise<number> {
+  await database();
+  const [row] = await FilmRow.findOrCreate({
+    where: { upload },
+    defaults: { ...arrival, upload, bytes: String(bytes), state: 'waiting', body: { keepSound } },
+  });
+  return row.id;
+}
+
+/** Everything that came in, newest first. */
+export async function listFilms(member: Member): Promise<FilmView[]> {
+  await database();
+  const scope = { programId: member.programId };
+  const rows = await FilmRow.findAll({ where: scope, order: [['id', 'DESC']] });
+  const clips = await ClipRow.findAll({ where: { ...scope, filmId: rows.map((r) => r.id) } });
+  const snaps = await SnapRow.findAll({
+    where: { ...scope, id: clips.map((c) => c.snapId) },
+    attributes: ['id', 'number'],
+  });
+  return rows.map((row) => {
+    const clip = clips.find((c) => c.filmId === row.id);
+    const snap = snaps.find((s) => s.id === clip?.snapId);
+    const { progress, problem, facts, rewritten } = filmBody(row);
+    return {
+      id: row.id,
+      name: row.name,
+      kind: row.kind as FilmKind,
+      state: row.state as FilmState,
+      bytes: Number(row.bytes),
+      gameId: row.gameId,
+      progress,
+      problem,
+      facts,
+      rewritten,
+      snap: clip && snap ? { id: snap.id, number: snap.number, angle: clip.angle } : null,
+    };
+  });
+}
+
+/** A film's row, if it belongs to the member's program. */
+export async function ownFilm(member: Member, id: number): Promise<FilmRow> {
+  await database();
+  const row = await FilmRow.findOne({ where: { id, programId: member.programId } });
+  if (!row) throw createError({ statusCode: 404, message: 'There is no such film in your program.' });
+  return row;
+}
+
+const conflict = (message: string) => createError({ statusCode: 409, message: `${message} Nothing was changed.` });
+
+/** Stops the work on a film, or begins it again; what is in neither state for it is refused. Says whether there is work to do. */
+export async function steerFilm(member: Member, id: number, what: 'cancel' | 'retry'): Promise<boolean> {
+  const row = await ownFilm(member, id);
+  const [from, to]: [FilmState[], FilmState] =
+    what === 'cancel' ? [['waiting', 'working'], 'cancelled'] : [['refused', 'cancelled'], 'waiting'];
+  const body: FilmBody = { ...filmBody(row), problem: '', progress: 0 };
+  const [count] = await FilmRow.update(
+    { state: to, body },
+    { where: { id, programId: member.programId, state: from } },
+  );
+  if (count === 0)
+    throw conflict(
+      what === 'cancel'
+        ? 'There is nothing to stop: this film is ready or has been stopped.'
+        : 'This film is on its way or ready already.',
+    );
+  return what === 'retry';
+}
+
+/** What a snap's clip begins with: its frames, and marks nobody has set yet. */
+function newClip({ facts }: FilmBody): ClipBody {
+  if (!facts) throw conflict('This film is not ready yet.');
+  const last = facts.frames - 1;
+  return { framesPerSecond: facts.rate, frames: facts.frames, snapFrame: 0, contactFrame: 0, whistleFrame: last };
+}
+
+/** Shows a snap that has no film from that angle yet what its film's name says; nothing when it does not say, or the place is taken. */
+export async function showSnap(filmId: number): Promise<void> {
+  const row = await FilmRow.findByPk(filmId);
+  if (!row?.gameId || row.state !== 'ready') return;
+  const { snap, angle } = readClipName(row.name);
+  if (snap === null || angle === null) return;
+  const { programId, gameId } = row;
+  const found = await SnapRow.findOne({ where: { programId, gameId, number: snap } });
+  if (!found) return;
+  const taken = await ClipRow.findOne({ where: { programId, snapId: found.id, angle } });
+  const body = filmBody(row);
+  if (!taken)
+    await ClipRow.create({ programId, snapId: found.id, angle, file: body.playable!, filmId, body: newClip(body) });
+}
+
+/**
+ * Says which snap a film shows, and from where. A film that is there already is replaced only when `confirmed`: its frame marks stay when
+ * both have as many frames, and the answer says what hangs on it.
+ */
+export async function placeFilm(
+  member: Member,
+  id: number,
+  { snapId, angle, confirmed }: { snapId: number; angle: Angle; confirmed: boolean },
+): Promise<{ placed: boolean; marks: number; keepsFrames: boolean }> {
+  const row = await ownFilm(member, id);
+  const { programId } = member;
+  await ownSnap(member, snapId);
+  const film = filmBody(row);
+  const body = newClip(film);
+  const sequelize = await database();
+  return sequelize.transaction(async (transaction) => {
+    await SnapRow.findOne({ where: { id: snapId, programId }, lock: transaction.LOCK.UPDATE, transaction });
+    const there = await ClipRow.findOne({ where: { programId, snapId, angle }, transaction });
+    const marks = await GradeRow.count({ where: { programId, snapId }, transaction });
+    const keepsFrames = (there?.body as ClipBody | undefined)?.frames === body.frames;
+    if (there?.file && there.filmId !== id && !confirmed) return { placed: false, marks, keepsFrames };
+    await ClipRow.destroy({ where: { programId, filmId: id }, transaction });
+    const clip = { file: film.playable!, filmId: id, body: keepsFrames ? there!.body : body };
+    if (there && there.filmId !== id) await there.update(clip, { transaction });
+    else await ClipRow.create({ programId, snapId, angle, ...clip }, { transaction });
+    return { placed: true, marks, keepsFrames };
+  });
+}
+
+/**
+ * Deletes a film for good: its files, and what a snap shows of it. The snap, its marks and the numbers of its frames stay; how many marks
+ * hang on it is said first, unless `confirmed`.
+ */
+export async function deleteFilm(
+  member: Member,
+  id: number,
+  confirmed: boolean,
+  { storage }: FilmPlaces,
+): Promise<{ deleted: boolean; marks: number }> {
+  const row = await ownFilm(member, id);
+  const { programId } = member;
+  const clip = await ClipRow.findOne({ where: { programId, filmId: id } });
+  const marks = clip ? await GradeRow.count({ where: { programId, snapId: clip.snapId } }) : 0;
+  if (marks > 0 && !confirmed) return { deleted: false, marks };
+  const { original, playable, still } = filmBody(row);
+  const sequelize = await database();
+  await sequelize.transaction(async (transaction) => {
+    await ClipRow.update({ file: '' }, { where: { programId, filmId: id }, transaction });
+    await row.destroy({ transaction });
+  });
+  for (const key of new Set([original, playable, still])) if (key) await storage.remove(key);
+  return { deleted: true, marks };
+}
