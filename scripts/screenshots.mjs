@@ -18,6 +18,20 @@ const SHOTS = [
       await page.keyboard.press('4');
     },
   ],
+  [
+    'film-in-paper',
+    '/film/in',
+    'paper',
+    async (page) => {
+      const clip = (snap, angle) => fileURLToPath(new URL(`../demo/film/snap-${snap}-${angle}.webm`, import.meta.url));
+      const files = ['01', '02', '03'].flatMap((snap) => [clip(snap, 'end-zone'), clip(snap, 'sideline')]);
+      await page.getByRole('button', { name: 'Choose clips' }).isEnabled();
+      await page.waitForTimeout(500);
+      await page.getByLabel('Films to bring in').setInputFiles(files);
+      await page.getByText('6 films').waitFor();
+      await page.waitForFunction(() => document.querySelectorAll('img').length >= 6, null, { timeout: 60_000 });
+    },
+  ],
   ['book-paper', '/book', 'paper', async (page) => page.getByRole('button', { name: /LG 64 .*Technique/ }).click()],
   ['rules-paper', '/rules', 'paper'],
   [

@@ -17,6 +17,10 @@ const places = [
   { to: '/team', name: 'Team', staff: true },
 ];
 
+const route = useRoute();
+/** A place and everything under its address. */
+const isHere = (to: string): boolean => route.path === to || route.path.startsWith(`${to}/`);
+
 /** Another program has other texts, people and film: everything is loaded anew. */
 async function changeTo(id: number): Promise<void> {
   await session.changeProgram(id);
@@ -33,10 +37,10 @@ async function leave(): Promise<void> {
   <div class="bench">
     <a class="visually-hidden" href="#place">To the work</a>
     <nav class="no-print" aria-label="Places">
-      <p class="brand">Violet<br />Chalk</p>
+      <p class="brand">Violet{{ ' ' }}<br />Chalk</p>
       <ul>
         <li v-for="place in places.filter((p) => session.staff || !p.staff)" :key="place.to">
-          <NuxtLink :to="place.to">{{ place.name }}</NuxtLink>
+          <NuxtLink :to="place.to" :class="{ here: isHere(place.to) }">{{ place.name }}</NuxtLink>
         </li>
       </ul>
       <div class="foot">
@@ -91,7 +95,7 @@ nav a {
 nav a:hover {
   color: var(--ink);
 }
-nav a.router-link-active {
+nav a.here {
   color: var(--ink);
   font-weight: 650;
   border-left-color: var(--violet);
@@ -117,7 +121,7 @@ main {
 }
 @media (max-width: 640px) {
   .bench {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
     grid-template-rows: auto 1fr;
   }
   nav {
@@ -131,6 +135,9 @@ main {
   }
   nav ul {
     display: flex;
+    overflow-x: auto;
+    order: 1;
+    flex-basis: 100%;
   }
   nav a {
     padding: 6px 8px;

@@ -8,3 +8,26 @@ export const frameAt = (seconds: number, framesPerSecond: number): number =>
 /** Seconds from the snap to a frame; negative before it. */
 export const sinceSnap = (frame: number, snapFrame: number, framesPerSecond: number): number =>
   (frame - snapFrame) / framesPerSecond;
+
+/** What is needed of a clip to find one moment in it. */
+interface Timed {
+  readonly framesPerSecond: number;
+  readonly frames: number;
+  readonly snapFrame: number;
+}
+
+/** The frame of another clip that shows the same moment, counted from the snap of both; its first or last where it has none. */
+export function sameMoment(frame: number, from: Timed, to: Timed): number {
+  const after = sinceSnap(frame, from.snapFrame, from.framesPerSecond);
+  const there = Math.round(to.snapFrame + after * to.framesPerSecond);
+  return Math.max(0, Math.min(to.frames - 1, there));
+}
+
+/** The moments of a clip that are marked, by name. */
+export const MOMENTS = ['snap', 'contact', 'whistle'] as const;
+export type Moment = (typeof MOMENTS)[number];
+export const FRAME_OF = {
+  snap: 'snapFrame',
+  contact: 'contactFrame',
+  whistle: 'whistleFrame',
+} as const satisfies Record<Moment, string>;

@@ -5,11 +5,11 @@ import { extname, join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { Op } from 'sequelize';
 import { planFilm } from '#core/film/incoming/plan';
-import type { FilmBody, FilmFacts, FilmState } from '#core/model/film';
+import type { FilmBody, FilmFacts } from '#core/model/film';
 import { database } from '../db/database';
 import { filmBody } from '../db/mappers';
 import { FilmRow } from '../db/models';
-import { showSnap } from '../usecases/films';
+import { filmIsReady } from '../usecases/films';
 import type { FilmPlaces } from './places';
 import { Cancelled, probeFilm, takeStill, writeFilm } from './tools';
 
@@ -87,7 +87,6 @@ async function work(row: FilmRow, places: FilmPlaces, abort: AbortController): P
   const still = `${folderOf(row)}/${row.id}.jpg`;
   await takeStill(places.storage.localFile(playable), facts.duration / 2, join(own, 'still.jpg'), abort.signal);
   await places.storage.adopt(join(own, 'still.jpg'), still);
-  const state: FilmState = 'ready';
   const body: FilmBody = {
     ...filmBody(row),
     progress: 1,
@@ -98,8 +97,7 @@ async function work(row: FilmRow, places: FilmPlaces, abort: AbortController): P
     playable,
     still,
   };
-  const [count] = await FilmRow.update({ state, checksum, body }, { where: { id: row.id, state: 'working' } });
-  if (count > 0) await showSnap(row.id);
+  await filmIsReady(row, checksum, body);
 }
 
 const folderOf = (row: FilmRow): string => `p${row.programId}`;

@@ -19,10 +19,12 @@ const KEPT_FREE = 500_000_000;
 const SaidSchema = z.object({
   name: z.string().trim().min(1, 'a film needs a name').max(200, 'the name is longer than 200 characters'),
   kind: FilmKindSchema,
+  /** Empty, or nothing at all, is no game: the protocol makes no difference. */
   game: z
     .string()
     .regex(/^\d{0,9}$/)
-    .default(''),
+    .nullish()
+    .transform((id) => id ?? ''),
   sound: z.enum(['keep', 'drop']).default('drop'),
 });
 /** What is kept with an upload. */

@@ -1,4 +1,4 @@
-import { GradeRow } from '../db/models';
+import { GradeRow, SnapRow } from '../db/models';
 import { database } from '../db/database';
 import { snapBody } from '../db/mappers';
 import type { Member } from '../session/member';
@@ -17,15 +17,17 @@ export async function changeCall(
   call: Call,
   confirmed: boolean,
 ): Promise<{ affected: string[]; changed: boolean }> {
+  const { programId } = await ownSnap(member, snapId);
   const resolution = workOut(call, await waysOf(member));
   const sequelize = await database();
   return sequelize.transaction(async (transaction) => {
-    const row = await ownSnap(member, snapId);
-    const before = snapBody(row);
-    const graded = await GradeRow.findAll({ where: { programId: member.programId, snapId }, transaction });
+    // Nobody grades it or corrects its situation in between.
+    const row = await SnapRow.findOne({ where: { id: snapId, programId }, lock: transaction.LOCK.UPDATE, transaction });
+    const before = snapBody(row!);
+    const graded = await GradeRow.findAll({ where: { programId, snapId }, transaction });
     const affected = graded.map((g) => g.blocker).filter((blocker) => differs(before.resolution, resolution, blocker));
     if (affected.length > 0 && !confirmed) return { affected, changed: false };
-    await row.update({ body: { ...before, call, resolution } }, { transaction });
+    await row!.update({ body: { ...before, call, resolution } }, { transaction });
     return { affected, changed: true };
   });
 }

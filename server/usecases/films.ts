@@ -1,10 +1,11 @@
 import { createError } from 'h3';
+import type { Transaction } from 'sequelize';
 import { readClipName } from '#core/film/incoming/name';
 import type { FilmBody, FilmKind, FilmState, FilmView } from '#core/model/film';
 import type { Angle, ClipBody } from '#core/model/snap';
 import { database } from '../db/database';
 import { filmBody } from '../db/mappers';
-import { ClipRow, FilmRow, GradeRow, SnapRow } from '../db/models';
+import { ClipRow, FilmRow, GameRow, GradeRow, SnapRow } from '../db/models';
 import type { FilmPlaces } from '../film/places';
 import type { Member } from '../session/member';
 import { ownSnap } from './film';
@@ -69,6 +70,13 @@ export async function ownFilm(member: Member, id: number): Promise<FilmRow> {
   return row;
 }
 
+/** Where a film's still is in the storage. */
+export async function stillOf(member: Member, id: number): Promise<string> {
+  const { still } = filmBody(await ownFilm(member, id));
+  if (!still) throw createError({ statusCode: 404, message: 'There is no still of this film yet.' });
+  return still;
+}
+
 const conflict = (message: string) => createError({ statusCode: 409, message: `${message} Nothing was changed.` });
 
 /** Stops the work on a film, or begins it again; what is in neither state for it is refused. Says whether there is work to do. */
@@ -97,19 +105,36 @@ function newClip({ facts }: FilmBody): ClipBody {
   return { framesPerSecond: facts.rate, frames: facts.frames, snapFrame: 0, contactFrame: 0, whistleFrame: last };
 }
 
-/** Shows a snap that has no film from that angle yet what its film's name says; nothing when it does not say, or the place is taken. */
-export async function showSnap(filmId: number): Promise<void> {
-  const row = await FilmRow.findByPk(filmId);
+/** Films and snaps of a game find each other one at a time, so that neither misses the other. */
+export const lockGame = (gameId: number, transaction: Transaction): Promise<GameRow | null> =>
+  GameRow.findByPk(gameId, { lock: transaction.LOCK.UPDATE, transaction });
+
+/** A film is ready: it can be watched from now on, and is with its snap from the same moment. Nothing when it was cancelled meanwhile. */
+export async function filmIsReady(row: FilmRow, checksum: string, body: FilmBody): Promise<void> {
+  const sequelize = await database();
+  const ready: FilmState = 'ready';
+  await sequelize.transaction(async (transaction) => {
+    if (row.gameId) await lockGame(row.gameId, transaction);
+    const where = { id: row.id, state: 'working' };
+    const [count] = await FilmRow.update({ state: ready, checksum, body }, { where, transaction });
+    if (count > 0) await showSnap(row.id, transaction);
+  });
+}
+
+/** Shows a snap that has no film from that angle yet what its film's name says; nothing when it does not say, or the place is taken. The game is locked. */
+export async function showSnap(filmId: number, transaction: Transaction): Promise<void> {
+  const row = await FilmRow.findByPk(filmId, { transaction });
   if (!row?.gameId || row.state !== 'ready') return;
   const { snap, angle } = readClipName(row.name);
   if (snap === null || angle === null) return;
   const { programId, gameId } = row;
-  const found = await SnapRow.findOne({ where: { programId, gameId, number: snap } });
+  const found = await SnapRow.findOne({ where: { programId, gameId, number: snap }, transaction });
   if (!found) return;
-  const taken = await ClipRow.findOne({ where: { programId, snapId: found.id, angle } });
-  const body = filmBody(row);
-  if (!taken)
-    await ClipRow.create({ programId, snapId: found.id, angle, file: body.playable!, filmId, body: newClip(body) });
+  const taken = await ClipRow.findOne({ where: { programId, snapId: found.id, angle }, transaction });
+  if (taken) return;
+  const film = filmBody(row);
+  const clip = { file: film.playable!, filmId, body: newClip(film) };
+  await ClipRow.create({ programId, snapId: found.id, angle, ...clip }, { transaction });
 }
 
 /**

@@ -7,6 +7,7 @@ for (const theme of ['paper', 'board'] as const) {
     '/login',
     '/walkthrough',
     '/film',
+    '/film/in',
     '/book',
     '/rules',
     '/rules/power',

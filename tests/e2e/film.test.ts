@@ -77,7 +77,7 @@ test('another call under graded men is asked about, never slipped in', async ({ 
   await enter(page, 'coach', '/film');
   await page.goto(`/film/${(await snapsOf(page))[0]!.id}`);
   await page.getByRole('combobox', { name: 'Side' }).click();
-  await page.getByRole('option', { name: 'left' }).click();
+  await page.getByRole('option', { name: 'left', exact: true }).click();
   await expect(page.getByRole('alertdialog')).toContainText('graded against another assignment');
   await page.getByRole('button', { name: 'Leave it' }).click();
   await expect(page.getByRole('combobox', { name: 'Side' })).toContainText('right');

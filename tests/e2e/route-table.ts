@@ -18,6 +18,8 @@ export interface Route {
   readonly who: readonly Asker[];
   /** Which id stands in its address. */
   readonly id?: keyof Ids;
+  /** What it asks for may not be there any more, when an asker before has had it. */
+  readonly gone?: true;
   /** What is sent along; changes nothing that other tests look at. */
   readonly body?: (ids: Ids) => unknown;
 }
@@ -48,13 +50,14 @@ export const ROUTES: Readonly<Record<string, Route>> = {
   'GET /api/snaps/[id]/history': { who: STAFF, id: 'snap' },
   'PUT /api/snaps/[id]/grades': { who: STAFF, id: 'snap', body: () => ({ entries: [] }) },
   'PUT /api/snaps/[id]/call': { who: STAFF, id: 'snap', body: () => ({ confirmed: false }) },
+  'PUT /api/snaps/[id]/situation': { who: STAFF, id: 'snap', body: () => ({}) },
   'GET /api/clips/[id]': { who: MEMBERS, id: 'clip' },
   'PUT /api/clips/[id]': { who: STAFF, id: 'clip', body: () => ({}) },
   'GET /api/films': { who: STAFF },
   'PUT /api/films/[id]': { who: STAFF, id: 'film', body: () => ({}) },
   'PUT /api/films/[id]/work': { who: STAFF, id: 'film', body: () => ({}) },
-  'DELETE /api/films/[id]': { who: STAFF, id: 'film' },
-  'GET /api/films/[id]/still': { who: STAFF, id: 'film' },
+  'GET /api/films/[id]/still': { who: STAFF, id: 'film', gone: true },
+  'DELETE /api/films/[id]': { who: STAFF, id: 'film', gone: true },
   'GET /api/playbook': { who: MEMBERS },
   'POST /api/playbook': { who: COACH, body: () => ({ texts: [] }) },
   'PUT /api/playbook/[id]': { who: STAFF, id: 'document', body: () => ({}) },
@@ -62,12 +65,15 @@ export const ROUTES: Readonly<Record<string, Route>> = {
   'GET /api/playbook/[id]/versions': { who: STAFF, id: 'document' },
 };
 
+/** What answers to any method, and is tested by itself: every other address, and the protocol of uploads. */
+const OWN_TESTS = ['[...].ts', 'upload/index.ts', 'upload/[...].ts'];
+
 const API = new URL('../../server/api/', import.meta.url);
 
 /** The routes there really are, read off the file names. */
 export function routesOfFiles(): string[] {
   return readdirSync(API, { recursive: true, encoding: 'utf8' })
-    .filter((f) => f.endsWith('.ts') && !f.includes('[...'))
+    .filter((f) => f.endsWith('.ts') && !OWN_TESTS.includes(f))
     .map((f) => {
       const [, place, method] = /^(.*)\.(get|put|post|patch|delete)\.ts$/.exec(f) ?? [];
       if (place === undefined || method === undefined) throw new Error(`server/api/${f} does not say its method`);

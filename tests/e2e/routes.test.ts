@@ -18,6 +18,9 @@ async function logIn(role: string): Promise<string> {
   return answer.headers.get('set-cookie')!.split(';')[0]!;
 }
 
+/** What a film is that nobody can watch. */
+const FILM = { name: 'otter.mp4', kind: 'opponent', state: 'refused', bytes: 1, body: {} };
+
 /** Another program with one of everything, straight into the database; what of it is there already stays. */
 async function makeForeign(client: pg.Client): Promise<Ids> {
   const one = async (table: string, values: Record<string, unknown>): Promise<number> => {
@@ -34,7 +37,8 @@ async function makeForeign(client: pg.Client): Promise<Ids> {
   const snap = await one('snaps', { program_id: program, game_id: game, number: 1, body: {} });
   const clip = await one('clips', { program_id: program, snap_id: snap, angle: 'end zone', file: 'x.webm', body: {} });
   const document = await one('documents', { program_id: program, shelf: 'fronts', slug: 'otter-odd' });
-  return { program, game, snap, clip, document };
+  const film = await one('films', { ...FILM, program_id: program, upload: `otter-${program}`, user_id: 1 });
+  return { program, game, snap, clip, document, film };
 }
 
 test.beforeAll(async () => {
@@ -49,7 +53,14 @@ test.beforeAll(async () => {
     snap: await first('select id from snaps order by id limit 1'),
     clip: await first('select id from clips order by id limit 1'),
     document: await first('select id from documents order by id limit 1'),
+    film: 0,
   };
+  const { rows } = await client.query<{ id: number }>(
+    `insert into films (program_id, upload, name, kind, state, bytes, user_id) values ($1, 'route-table', 'gone.mp4', 'practice', 'refused', 1, 1)
+      on conflict (upload) do update set state = 'refused' returning id`,
+    [own.program],
+  );
+  own = { ...own, film: rows[0]!.id };
   foreign = await makeForeign(client);
   await client.end();
   for (const role of ASKERS) if (role !== 'stranger') cookies.set(role, await logIn(role));
@@ -79,14 +90,15 @@ test('every route has its line, and every line its route', () => {
 });
 
 for (const name of Object.keys(ROUTES)) {
-  const { who, id } = ROUTES[name]!;
+  const { who, id, gone } = ROUTES[name]!;
   test(`${name} is for ${who.join(', ')}`, async () => {
     for (const asker of ASKERS) {
       // Whoever logs out in this test does so with a log-in of its own.
       const ends = name === 'DELETE /api/session' && asker !== 'stranger';
       const answer = await ask(name, ends ? await logIn(asker) : cookies.get(asker), own);
       await answer.arrayBuffer();
-      if (who.includes(asker)) expect([200, 400], `${asker}: ${answer.status}`).toContain(answer.status);
+      if (who.includes(asker))
+        expect(gone ? [200, 404] : [200, 400], `${asker}: ${answer.status}`).toContain(answer.status);
       else expect(answer.status, asker).toBe(asker === 'stranger' ? 401 : 403);
     }
   });

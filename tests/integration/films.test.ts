@@ -8,8 +8,10 @@ import { placesIn } from '../../server/film/places';
 import { prepareFilm } from '../../server/film/prepare';
 import { probeFilm } from '../../server/film/tools';
 import { addSnaps } from '../../server/usecases/add-snaps';
+import { changeCall } from '../../server/usecases/change-call';
 import { markFrames } from '../../server/usecases/film';
 import { deleteFilm, listFilms, noteArrival, placeFilm, steerFilm } from '../../server/usecases/films';
+import { changeSituation } from '../../server/usecases/situations';
 import { writeGrades } from '../../server/usecases/grades';
 import { cutOff, film, folder, H264, textFile } from './film-files';
 import { CALL, freshDatabase, makeProgram } from './fresh-database';
@@ -215,6 +217,19 @@ describe('film and snaps', () => {
     expect((await listFilms(members.assistant)).map((f) => f.snap?.number)).toEqual([7, 7]);
   });
 
+  it('find each other when both come at once, every time', async () => {
+    const { gameId, members } = lanterns;
+    for (let number = 101; number <= 110; number++) {
+      const side = film(`${number}.mp4`, ...H264, '-t', '0.5', '-vf', `hue=h=${number * 3}`);
+      const id = await arrive(side, `snap ${number} sideline.mp4`, { gameId });
+      const shown = prepareFilm(id, places);
+      await expect.poll(async () => (await rowOf(id)).state, { interval: 1 }).not.toBe('waiting');
+      await new Promise((later) => setTimeout(later, (number - 101) * 25));
+      await Promise.all([shown, addSnaps(members.coach, gameId, [number], CALL)]);
+      expect(await ClipRow.count({ where: { filmId: id } })).toBe(1);
+    }
+  });
+
   it('a new snap is in the situation that follows', async () => {
     const { gameId, members } = await makeProgram('Otters');
     const { first } = await addSnaps(members.assistant, gameId, [3, 4, 5, 6], CALL);
@@ -227,6 +242,47 @@ describe('film and snaps', () => {
       [1, 10],
     ]);
     expect(rows[2]!.id).toBe(first);
+  });
+
+  it('what a snap gained moves those after it that nobody has set, and no grade', async () => {
+    const { gameId, members, snaps } = await makeProgram('Millers');
+    await addSnaps(members.coach, gameId, [3, 4, 5], CALL);
+    const rows = await SnapRow.findAll({ where: { gameId }, order: [['number', 'ASC']] });
+    const downs = async () =>
+      (await SnapRow.findAll({ where: { gameId }, order: [['number', 'ASC']] })).map((r) => {
+        const { down, distance } = snapBody(r).situation;
+        return `${down} and ${distance}`;
+      });
+    await writeGrades(members.coach, snaps[0]!, [{ blocker: 'C', grade: ALL_PLUS }]);
+    // Both of the program's own are a first and ten, so the second was set by somebody.
+    expect(await downs()).toEqual(['1 and 10', '1 and 10', '2 and 6', '3 and 6', '4 and 6']);
+    const [, second, third] = rows;
+    expect(await changeSituation(members.assistant, second!.id, { gain: -2 })).toMatchObject({ changed: [2, 3, 4, 5] });
+    expect(await downs()).toEqual(['1 and 10', '1 and 10', '2 and 12', '3 and 12', '4 and 12']);
+    await Promise.all([
+      changeSituation(members.coach, third!.id, { gain: 15 }),
+      changeSituation(members.assistant, rows[3]!.id, { hash: 'left' }),
+    ]);
+    expect((await downs()).slice(0, 4)).toEqual(['1 and 10', '1 and 10', '2 and 12', expect.any(String)]);
+    expect(snapBody((await SnapRow.findByPk(rows[3]!.id))!).situation.hash).toBe('left');
+    await expect(changeSituation(terns.members.coach, third!.id, { gain: 1 })).rejects.toMatchObject({
+      statusCode: 404,
+    });
+  });
+
+  it('a call and a situation changed at once are both kept, every time', async () => {
+    const { members, snaps } = await makeProgram('Union');
+    const [id] = snaps as [number];
+    for (let gain = 1; gain <= 15; gain++) {
+      const call = { ...CALL, frontName: `front ${gain}` };
+      await Promise.all([
+        changeCall(members.coach, id, call, true),
+        changeSituation(members.assistant, id, { gain }),
+        writeGrades(members.assistant, id, [{ blocker: 'C', grade: { ...ALL_PLUS, note: `note ${gain}` } }]),
+      ]);
+      const body = snapBody((await SnapRow.findByPk(id))!);
+      expect([body.call.frontName, body.situation.gain]).toEqual([`front ${gain}`, gain]);
+    }
   });
 
   it('a film in another’s place is asked about first, and frame marks stay when both count alike', async () => {

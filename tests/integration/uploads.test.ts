@@ -96,6 +96,12 @@ describe('an upload', () => {
     expect(readFileSync(join(places.arriving, row!.upload))).toEqual(bytes);
   });
 
+  it('may be of no game', async () => {
+    const place = await begin({ game: '' });
+    await part(place, 0, bytes.length);
+    expect((await FilmRow.findAll())[0]).toMatchObject({ gameId: null, kind: 'own game' });
+  });
+
   it('goes on where it was broken off, by the network or by the server', async () => {
     const place = await begin();
     await part(place, 0, 120_000);

@@ -1,67 +1,93 @@
 <script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { sinceSnap } from '#core/film/frames';
+import { FRAME_OF, MOMENTS, sinceSnap, type Moment } from '#core/film/frames';
 import type { ClipBody } from '#core/model/snap';
-import { useTransport } from './transport';
+import FilmPicture from './FilmPicture.vue';
+import { useTransport, type Shown } from './transport';
 
-const props = defineProps<{ clips: readonly (ClipBody & { id: number; angle: string })[] }>();
+type Clip = ClipBody & { id: number; angle: string };
+const props = defineProps<{ clips: readonly Clip[]; readOnly: boolean }>();
+const emit = defineEmits<{ mark: [clip: number, moment: Moment, frame: number] }>();
 
-const elements = shallowRef<(HTMLVideoElement | null)[]>([]);
-const videos = computed(() => elements.value.filter((v): v is HTMLVideoElement => v !== null));
-const clip = computed(() => props.clips[0] ?? null);
+const videos = shallowRef<ReadonlyMap<number, HTMLVideoElement>>(new Map());
+/** Which angle is large and leads; the first one of a snap that has no such angle. */
+const first = useLocalStorage('violet-chalk-film-angle', 'end zone');
+const layout = useLocalStorage<'large' | 'alike'>('violet-chalk-film-layout', 'large');
+const ordered = computed(() =>
+  [...props.clips].sort((a, b) => Number(b.angle === first.value) - Number(a.angle === first.value)),
+);
+const lead = computed(() => ordered.value[0] ?? null);
+const shown = computed<Shown[]>(() =>
+  ordered.value.flatMap((clip) => {
+    const video = videos.value.get(clip.id);
+    return video ? [{ clip, video }] : [];
+  }),
+);
+const transport = useTransport(shown);
 const missing = ref<string[]>([]);
-const transport = useTransport(videos, clip);
-defineExpose({ transport });
-
 watch(
-  () => props.clips,
-  () => {
-    missing.value = [];
-  },
+  () => props.clips.map((c) => c.id).join(),
+  () => (missing.value = []),
 );
-const hold = (i: number, el: unknown): void => {
-  const next = [...elements.value];
-  next[i] = el as HTMLVideoElement | null;
-  if (next[i] !== elements.value[i]) elements.value = next;
-};
+
+function hold(id: number, video: HTMLVideoElement | null): void {
+  const next = new Map(videos.value);
+  if (video) next.set(id, video);
+  else next.delete(id);
+  videos.value = next;
+}
+
+/** The other angle leads from now on. */
+function swap(): void {
+  const [now, other] = ordered.value;
+  if (!now || !other) return;
+  transport.change(now, other);
+  first.value = other.angle;
+}
+const arrange = (): void => void (layout.value = layout.value === 'large' ? 'alike' : 'large');
+function markHere(moment: Moment): void {
+  if (lead.value && !props.readOnly) emit('mark', lead.value.id, moment, transport.frame.value);
+}
+const zoomed = ref(1);
+const zoom = (): void => void (zoomed.value = zoomed.value === 4 ? 1 : zoomed.value * 2);
+defineExpose({ transport, swap, arrange, markHere, zoom });
+
+const { frame, playing, looping, speed, last } = transport;
 const clock = computed(() => {
-  if (!clip.value) return '';
-  const t = sinceSnap(transport.frame.value, clip.value.snapFrame, clip.value.framesPerSecond);
-  return `frame ${transport.frame.value}, ${Math.abs(t).toFixed(2)} s ${t < 0 ? 'before' : 'after'} the snap`;
+  if (!lead.value) return '';
+  const t = sinceSnap(frame.value, lead.value.snapFrame, lead.value.framesPerSecond);
+  return `frame ${frame.value}, ${Math.abs(t).toFixed(2)} s ${t < 0 ? 'before' : 'after'} the snap`;
 });
-const marks = computed(() =>
-  clip.value
-    ? [
-        { name: 'snap', frame: clip.value.snapFrame },
-        { name: 'contact', frame: clip.value.contactFrame },
-        { name: 'whistle', frame: clip.value.whistleFrame },
-      ]
-    : [],
-);
-const { frame, playing, speed, last } = transport;
+/** Moments on the track; a contact nobody has marked stands on the snap and is not shown twice. */
+const marks = computed(() => {
+  const clip = lead.value;
+  if (!clip) return [];
+  return MOMENTS.map((name) => ({ name, frame: clip[FRAME_OF[name]] })).filter(
+    (m, i, all) => !all.slice(0, i).some((other) => other.frame === m.frame),
+  );
+});
+const SPEED_WORDS = { 1: 'full', 0.5: 'half', 0.25: 'quarter' } as const;
+const ZOOM_WORDS: Readonly<Record<number, string>> = { 1: 'nearer', 2: 'twice as near', 4: 'four times as near' };
+const MOMENT_KEYS = { snap: 'J', contact: 'K', whistle: 'L' } as const;
 </script>
 
 <template>
   <div class="pair">
     <p v-if="!clips.length" class="none">This snap has no film. It can still be graded from what was asked.</p>
-    <div class="pictures">
-      <figure v-for="(c, i) in clips" :key="c.angle">
-        <figcaption>{{ c.angle }}</figcaption>
-        <video
-          :ref="(el) => hold(i, el)"
-          :key="c.id"
-          :src="`/api/clips/${c.id}`"
-          muted
-          playsinline
-          preload="auto"
-          :aria-label="`Film from the ${c.angle}`"
-          @loadeddata="transport.seek(transport.frame.value)"
-          @error="missing = [...missing, c.angle]"
-        />
-        <p v-if="missing.includes(c.angle)" class="lost" role="alert">
-          The {{ c.angle }} film cannot be read on this machine. Grading goes on without it.
-        </p>
-      </figure>
+    <div v-else class="pictures" :class="[layout, { single: clips.length === 1 }]">
+      <FilmPicture
+        v-for="(c, i) in ordered"
+        :key="c.id"
+        :clip="c"
+        :leads="i === 0"
+        :zoomed="i === 0 ? zoomed : 1"
+        :missing="missing.includes(c.angle)"
+        @hold="hold(c.id, $event)"
+        @loaded="transport.show(frame)"
+        @lost="missing = [...missing, c.angle]"
+        @take="i > 0 && swap()"
+      />
     </div>
     <div v-if="clips.length" class="transport">
       <button class="plain" type="button" :aria-pressed="playing" @click="transport.toggle">
@@ -71,8 +97,9 @@ const { frame, playing, speed, last } = transport;
         <kbd>←</kbd><span class="visually-hidden">one frame back</span>
       </button>
       <button class="plain" type="button" @click="transport.seek(frame + 1)"><kbd>→</kbd> frame</button>
-      <button class="plain" type="button" @click="transport.slower">
-        <kbd>v</kbd> {{ speed === 1 ? 'full' : speed === 0.5 ? 'half' : 'quarter' }} speed
+      <button class="plain" type="button" @click="transport.slower"><kbd>v</kbd> {{ SPEED_WORDS[speed] }} speed</button>
+      <button class="plain" type="button" :aria-pressed="looping" @click="looping = !looping">
+        <kbd>o</kbd> over and over
       </button>
       <div class="track">
         <input
@@ -89,7 +116,7 @@ const { frame, playing, speed, last } = transport;
           :key="m.name"
           type="button"
           class="plain tick"
-          :style="{ left: `${(m.frame / last) * 100}%` }"
+          :style="{ left: `${(m.frame / Math.max(1, last)) * 100}%` }"
           @click="transport.seek(m.frame)"
         >
           {{ m.name }}
@@ -97,42 +124,44 @@ const { frame, playing, speed, last } = transport;
       </div>
       <span class="soft clock">{{ clock }}</span>
     </div>
+    <div v-if="clips.length" class="transport second">
+      <span v-if="!readOnly" class="here"
+        >here is the
+        <button v-for="m in MOMENTS" :key="m" class="plain" type="button" @click="markHere(m)">
+          <kbd>{{ MOMENT_KEYS[m] }}</kbd> {{ m }}
+        </button>
+      </span>
+      <button v-if="clips.length > 1" class="plain" type="button" @click="swap">
+        <kbd>t</kbd> the other angle leads
+      </button>
+      <button v-if="clips.length > 1" class="plain" type="button" @click="arrange">
+        <kbd>y</kbd> {{ layout === 'large' ? 'both alike' : 'one large' }}
+      </button>
+      <button class="plain" type="button" @click="zoom"><kbd>z</kbd> {{ ZOOM_WORDS[zoomed] }}</button>
+      <span class="soft"><kbd>?</kbd> all keys</span>
+    </div>
   </div>
 </template>
 
 <style scoped>
+.pair {
+  display: flex;
+  flex-direction: column;
+  flex: 1;
+  min-height: 250px;
+}
 .pictures {
+  flex: 1;
+  min-height: 0;
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
   gap: 8px;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
 }
-figure {
-  margin: 0;
-  position: relative;
-  background: #0d130e;
-  aspect-ratio: 16 / 9;
+.pictures.large {
+  grid-template-columns: minmax(0, 1fr) clamp(180px, 27%, 460px);
 }
-figcaption {
-  position: absolute;
-  z-index: 1;
-  top: 0;
-  left: 0;
-  padding: 1px 8px;
-  font-size: 12px;
-  background: rgb(13 19 14 / 75%);
-  color: #eef2ee;
-}
-video {
-  width: 100%;
-  height: 100%;
-  display: block;
-}
-.lost {
-  position: absolute;
-  inset: auto 0 0;
-  padding: 8px;
-  background: rgb(13 19 14 / 85%);
-  color: #ffd9d3;
+.pictures.single {
+  grid-template-columns: minmax(0, 1fr);
 }
 .none {
   padding: 18px 0;
@@ -144,6 +173,19 @@ video {
   gap: 14px;
   padding: 6px 0 16px;
   font-size: 12.5px;
+}
+.transport.second {
+  flex-wrap: wrap;
+  gap: 4px 18px;
+  padding: 0 0 8px;
+}
+.here {
+  display: flex;
+  gap: 8px;
+}
+.transport [aria-pressed='true'] {
+  color: var(--violet);
+  font-weight: 650;
 }
 .track {
   position: relative;
@@ -175,6 +217,10 @@ video {
 @media (max-width: 640px) {
   .transport {
     flex-wrap: wrap;
+  }
+  .pictures,
+  .pictures.large {
+    grid-template-columns: 1fr;
   }
 }
 </style>

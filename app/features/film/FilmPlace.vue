@@ -6,6 +6,7 @@ import { boardScale, columnsUnder, type Column } from '~/features/board/scale';
 import { releaseFocus } from '~/features/hands/in-field';
 import { useRoster } from '~/features/roster/store';
 import FilmPair from './FilmPair.vue';
+import KeyList from './KeyList.vue';
 import GradePad from './GradePad.vue';
 import SnapList from './SnapList.vue';
 import SnapSentence from './SnapSentence.vue';
@@ -16,6 +17,7 @@ const film = useFilm();
 const roster = useRoster();
 const route = useRoute();
 const pair = ref<InstanceType<typeof FilmPair> | null>(null);
+const keys = ref<InstanceType<typeof KeyList> | null>(null);
 const pad = ref<InstanceType<typeof GradePad> | null>(null);
 
 const idOf = (param: unknown): number | null => (/^\d+$/.test(String(param ?? '')) ? Number(param) : null);
@@ -61,6 +63,13 @@ useFilmKeys({
   toggle: () => pair.value?.transport.toggle(),
   step: (frames) => pair.value && pair.value.transport.seek(pair.value.transport.frame.value + frames),
   slower: () => pair.value?.transport.slower(),
+  loop: () => pair.value && (pair.value.transport.looping.value = !pair.value.transport.looping.value),
+  jump: (to) => pair.value?.transport.jump(to),
+  markHere: (moment) => pair.value?.markHere(moment),
+  swap: () => pair.value?.swap(),
+  arrange: () => pair.value?.arrange(),
+  zoom: () => pair.value?.zoom(),
+  help: () => void keys.value?.open(),
   go,
   note: () => pad.value?.writeNote(),
 });
@@ -75,16 +84,20 @@ useFilmKeys({
     <div class="work" :class="{ alone: film.readOnly }">
       <section ref="area" class="area" aria-label="Film and grades">
         <template v-if="film.snap">
-          <FilmPair ref="pair" :clips="film.snap.clips" />
+          <FilmPair ref="pair" :clips="film.snap.clips" :read-only="film.readOnly" @mark="film.markFrame" />
           <GradePad ref="pad" :columns="columns" :numbers="roster.numbers" @next="go(1)" />
         </template>
         <p v-else-if="!film.loadProblem" class="empty">
           No snap is open.
-          {{ film.readOnly ? 'Open one of yours from the Book.' : 'A game appears here once it is logged.' }}
+          <template v-if="film.readOnly">Open one of yours from the Book.</template>
+          <template v-else
+            >A game appears here once it is logged: <NuxtLink to="/film/in">bring film in</NuxtLink>.</template
+          >
         </p>
       </section>
       <SnapList v-if="!film.readOnly" />
     </div>
+    <KeyList ref="keys" :read-only="film.readOnly" />
   </div>
 </template>
 
@@ -92,7 +105,7 @@ useFilmKeys({
 .place {
   display: flex;
   flex-direction: column;
-  min-height: 100%;
+  height: 100%;
 }
 .refused {
   padding: 7px 20px;
@@ -115,12 +128,19 @@ useFilmKeys({
 .area {
   padding: 10px 16px 12px 20px;
   min-width: 0;
+  min-height: 0;
+  overflow: auto;
+  display: flex;
+  flex-direction: column;
 }
 .empty {
   padding: 60px 0;
   max-width: 420px;
 }
 @media (max-width: 800px) {
+  .place {
+    height: auto;
+  }
   .work {
     grid-template-columns: 1fr;
   }

@@ -6,7 +6,7 @@ import { FAULTS, FAULT_IDS, type FaultId } from '#core/model/faults';
 import ManColumns from '~/features/board/ManColumns.vue';
 import { blockName, upperFirst } from '~/features/board/words';
 import type { Column } from '~/features/board/scale';
-import { FAULT_KEYS } from './keys';
+import { FAULT_KEYS, MARK_KEYS, markBy } from './keys';
 import { useFilm } from './store';
 
 defineProps<{ columns: readonly Column[]; numbers: Readonly<Record<string, number>> }>();
@@ -45,14 +45,6 @@ function allPlus(): void {
   film.restPlus();
   emit('next');
 }
-
-const MARK_KEYS = [
-  { key: 'p', name: 'did his job', part: { assignment: 'right', technique: 'plus', fault: null } },
-  { key: 'x', name: 'technique minus', part: { technique: 'minus' } },
-  { key: 'w', name: 'wrong man', part: { assignment: 'wrong' } },
-  { key: 'e', name: 'not his fault', part: { assignment: 'not his fault' } },
-  { key: 'q', name: 'cannot tell, ask', part: { assignment: 'cannot tell' } },
-] as const;
 </script>
 
 <template>
@@ -93,9 +85,9 @@ const MARK_KEYS = [
           :key="m.key"
           class="plain"
           type="button"
-          @click="film.change(film.selected!, m.part)"
+          @click="markBy(film, film.selected!, m)"
         >
-          <kbd>{{ m.key }}</kbd> {{ m.name }}
+          <kbd>{{ m.key }}</kbd> {{ m.says }}
         </button>
         <button class="plain" type="button" @click="film.mark(film.selected!, null)"><kbd>⌫</kbd> no mark</button>
       </div>

@@ -41,6 +41,7 @@ watch(
   <aside aria-label="Snaps">
     <h2>{{ game ? `Week ${game.week}, ${game.opponent}` : 'Snaps' }}</h2>
     <p class="soft">{{ film.snaps.length }} snaps, {{ done }} graded</p>
+    <p><NuxtLink class="in" to="/film/in">Bring film in</NuxtLink></p>
     <p v-if="film.changedProblem" class="soft">
       What would be worked out otherwise today is not known: {{ film.changedProblem }}
     </p>
@@ -74,6 +75,7 @@ aside {
   padding: 12px 0 0;
   font-size: 13px;
   min-height: 0;
+  overflow: auto;
 }
 h2,
 p {
@@ -82,7 +84,7 @@ p {
 ol {
   padding: 8px 0;
 }
-a {
+a:not(.in) {
   display: grid;
   grid-template-columns: 20px minmax(0, 1fr) 22px;
   gap: 6px;
@@ -92,7 +94,7 @@ a {
   line-height: 1.25;
   font-variation-settings: var(--narrow);
 }
-a:hover {
+a:not(.in):hover {
   background: var(--wash);
 }
 [aria-current] {

@@ -5,6 +5,7 @@ import type { Side } from '#core/model/side';
 import type { Call } from '#core/model/snap';
 import { schemeName } from '~/features/board/scheme-names';
 import { usePlaybook } from '~/features/playbook/store';
+import SituationWords from './SituationWords.vue';
 import { useFilm } from './store';
 
 const film = useFilm();
@@ -18,20 +19,17 @@ const sides = [
   { id: 'left', name: 'left' },
   { id: 'right', name: 'right' },
 ];
-const shipped = computed(() =>
-  playbook.fronts.map(({ id, name }) => ({ name, text: playbook.book.clauses('fronts', id) })),
-);
-const fronts = computed(() =>
-  shipped.value.some((f) => f.text === call.value.front)
-    ? shipped.value
-    : [
-        { name: call.value.frontName, text: call.value.front },
-        ...shipped.value.filter((f) => f.name !== call.value.frontName),
-      ],
-);
+const fronts = computed(() => withOwn('fronts', call.value.front, call.value.frontName));
+const formations = computed(() => withOwn('formations', call.value.formation, call.value.formationName));
 
-const ORDINAL = ['', '1st', '2nd', '3rd', '4th'];
-const signed = (n: number): string => (n > 0 ? `+${n}` : n < 0 ? `−${-n}` : '0');
+/** What a shelf offers, by text; what was called first, when it is none of those. */
+function withOwn(shelf: 'fronts' | 'formations', text: string, name: string): { name: string; text: string }[] {
+  const offered = playbook[shelf].map((e) => ({ name: e.name, text: playbook.book.clauses(shelf, e.id) }));
+  return offered.some((o) => o.text === text) ? offered : [{ name, text }, ...offered.filter((o) => o.name !== name)];
+}
+
+/** The tags that were called, as they are written in the play. */
+const called = computed(() => (call.value.tags.length ? `with ${call.value.tags.join(' and ')}` : ''));
 
 async function set(change: Partial<Call>): Promise<void> {
   const next = { ...film.snap!.call, ...change };
@@ -91,15 +89,26 @@ async function confirm(): Promise<void> {
           @update:model-value="set({ front: $event as string, frontName: fronts.find((f) => f.text === $event)!.name })"
         />
       </template>
-      <span class="soft"
-        >{{ ORDINAL[situation.down] }} and {{ situation.distance }},
-        {{ situation.hash === 'middle' ? 'middle' : `${situation.hash} hash` }}, gained
-        {{ signed(situation.gain) }}</span
-      >
+      <template v-if="!film.readOnly">
+        <span>from</span>
+        <Select
+          class="word"
+          :model-value="call.formation"
+          :options="formations"
+          option-label="name"
+          option-value="text"
+          aria-label="Formation"
+          filter
+          @hide="releaseFocus"
+          @update:model-value="
+            set({ formation: $event as string, formationName: formations.find((f) => f.text === $event)!.name })
+          "
+        />
+      </template>
+      <span v-if="called" class="soft">{{ called }}</span>
     </div>
-    <span class="soft from narrow"
-      >from {{ call.formationName }}{{ call.tags.length ? `, ${call.tags.join(', ')}` : '' }}</span
-    >
+    <SituationWords :situation="situation" :read-only="film.readOnly" @change="film.changeSituation" />
+
     <p v-if="pending" class="ask" role="alertdialog" aria-label="Grades were given against another call">
       {{ pending.affected.join(', ') }} {{ pending.affected.length === 1 ? 'was' : 'were' }} graded against another
       assignment. The marks stay as they are; look at them again.
@@ -126,9 +135,6 @@ header {
   gap: 4px 7px;
   align-items: center;
   font-size: 16px;
-}
-.from {
-  font-size: 13px;
 }
 .ask {
   flex-basis: 100%;

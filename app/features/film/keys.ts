@@ -1,6 +1,8 @@
 import { useEventListener } from '@vueuse/core';
 import type { Ref } from 'vue';
 import { standardOf } from '#core/grade/standards';
+import type { Moment } from '#core/film/frames';
+import type { Grade } from '#core/model/grade';
 import { inField } from '~/features/hands/in-field';
 import type { Column } from '~/features/board/scale';
 import { useFilm } from './store';
@@ -8,82 +10,182 @@ import { useFilm } from './store';
 /** Keys of the likeliest faults of the selected man's block, in the order shown. */
 export const FAULT_KEYS = ['a', 's', 'd', 'f', 'g', 'h'] as const;
 
-interface Hands {
+/** What a key can reach besides the store. */
+export interface Hands {
   columns: Ref<Column[]>;
   toggle: () => void;
   step: (frames: number) => void;
   slower: () => void;
+  loop: () => void;
+  jump: (to: Moment) => void;
+  markHere: (moment: Moment) => void;
+  swap: () => void;
+  arrange: () => void;
+  zoom: () => void;
   go: (step: number) => void;
   note: () => void;
+  help: () => void;
 }
+type Film = ReturnType<typeof useFilm>;
+
+/** One key of the film place: what it is called on the keyboard, what it does in words, and whether only those who grade have it. */
+export interface Hand {
+  /** As the event names it; capitals with shift. */
+  readonly key: string;
+  /** As it is printed. */
+  readonly cap: string;
+  readonly says: string;
+  readonly group: 'Film' | 'Snaps' | 'The man in hand';
+  readonly staff?: true;
+  /** `false` when it has nothing to do now. */
+  readonly does: (hands: Hands, film: Film) => unknown;
+}
+
+/** A mark by one key. `again`: what the same key means for a man who has that mark already. */
+export interface MarkKey {
+  readonly key: string;
+  readonly says: string;
+  readonly part: Partial<Grade>;
+  readonly again?: Partial<Grade>;
+}
+export const MARK_KEYS: readonly MarkKey[] = [
+  { key: 'p', says: 'did his job', part: { assignment: 'right', technique: 'plus', fault: null } },
+  { key: 'x', says: 'technique minus', part: { technique: 'minus' } },
+  { key: 'w', says: 'wrong man', part: { assignment: 'wrong' } },
+  { key: 'e', says: 'not his fault', part: { assignment: 'not his fault' } },
+  {
+    key: 'q',
+    says: 'cannot tell, ask',
+    part: { assignment: 'cannot tell' },
+    again: { technique: 'cannot tell' },
+  },
+];
+
+/** Gives a man the mark of a key. */
+export function markBy(film: Film, man: string, { part, again }: MarkKey): void {
+  film.change(man, again && film.marks[man]?.assignment === part.assignment ? again : part);
+}
+
+/** Does something to the man that is selected; without one there is nothing to do. */
+const onMan =
+  (does: (film: Film, man: string, hands: Hands) => void): Hand['does'] =>
+  (hands, film) =>
+    film.selected ? does(film, film.selected, hands) : false;
+
+/** Every key of the film place, once: what is pressed, what is shown with `?`, and what is done. */
+export const FILM_HANDS: readonly Hand[] = [
+  { key: ' ', cap: 'space', says: 'play or stop', group: 'Film', does: (h) => h.toggle() },
+  { key: 'ArrowLeft', cap: '←', says: 'one frame back, ten with shift', group: 'Film', does: (h) => h.step(-1) },
+  { key: 'ArrowRight', cap: '→', says: 'one frame on, ten with shift', group: 'Film', does: (h) => h.step(1) },
+  { key: 'v', cap: 'v', says: 'full, half, quarter speed', group: 'Film', does: (h) => h.slower() },
+  { key: 'o', cap: 'o', says: 'over and over, from the snap to the whistle', group: 'Film', does: (h) => h.loop() },
+  { key: 'j', cap: 'j', says: 'to the snap', group: 'Film', does: (h) => h.jump('snap') },
+  { key: 'k', cap: 'k', says: 'to the first contact', group: 'Film', does: (h) => h.jump('contact') },
+  { key: 'l', cap: 'l', says: 'to the whistle', group: 'Film', does: (h) => h.jump('whistle') },
+  { key: 'J', cap: 'shift j', says: 'here is the snap', group: 'Film', staff: true, does: (h) => h.markHere('snap') },
+  {
+    key: 'K',
+    cap: 'shift k',
+    says: 'here is the contact',
+    group: 'Film',
+    staff: true,
+    does: (h) => h.markHere('contact'),
+  },
+  {
+    key: 'L',
+    cap: 'shift l',
+    says: 'here is the whistle',
+    group: 'Film',
+    staff: true,
+    does: (h) => h.markHere('whistle'),
+  },
+  { key: 't', cap: 't', says: 'the other angle leads', group: 'Film', does: (h) => h.swap() },
+  { key: 'y', cap: 'y', says: 'one picture large, or both alike', group: 'Film', does: (h) => h.arrange() },
+  { key: 'z', cap: 'z', says: 'nearer; then drag, or alt and arrows', group: 'Film', does: (h) => h.zoom() },
+  { key: '?', cap: '?', says: 'this list', group: 'Film', does: (h) => h.help() },
+  { key: 'ArrowUp', cap: '↑', says: 'the snap before', group: 'Snaps', does: (h) => h.go(-1) },
+  { key: 'ArrowDown', cap: '↓', says: 'the snap after', group: 'Snaps', does: (h) => h.go(1) },
+  {
+    key: 'Enter',
+    cap: 'Enter',
+    says: 'everybody else did his job, next snap',
+    group: 'Snaps',
+    staff: true,
+    does: (h, film) => {
+      film.restPlus();
+      film.selected = null;
+      h.go(1);
+    },
+  },
+  {
+    key: 'Escape',
+    cap: 'Esc',
+    says: 'nobody in hand',
+    group: 'The man in hand',
+    does: (_h, film) => void (film.selected = null),
+  },
+  ...MARK_KEYS.map((mark): Hand => ({
+    key: mark.key,
+    cap: mark.key,
+    says: mark.says,
+    group: 'The man in hand',
+    staff: true,
+    does: onMan((film, man) => markBy(film, man, mark)),
+  })),
+  {
+    key: 'n',
+    cap: 'n',
+    says: 'a note',
+    group: 'The man in hand',
+    staff: true,
+    does: onMan((_film, _man, h) => h.note()),
+  },
+  {
+    key: 'Backspace',
+    cap: '⌫',
+    says: 'no mark',
+    group: 'The man in hand',
+    staff: true,
+    does: onMan((film, man) => film.mark(man, null)),
+  },
+  ...FAULT_KEYS.map((key, i): Hand => ({
+    key,
+    cap: key,
+    says: `fault ${i + 1} of his block`,
+    group: 'The man in hand',
+    staff: true,
+    does: (_hands, film) => {
+      const block = film.snap?.resolution.assignments.find((a) => a.blocker === film.selected)?.block ?? '';
+      const fault = standardOf(block)?.faults[i];
+      if (!film.selected || !fault) return false;
+      film.change(film.selected, { technique: 'minus', fault });
+    },
+  })),
+];
+
+/** Arrows with shift go ten frames. */
+const FAR = 10;
 
 /** The grader's hands: film on space and arrows, men on digits, marks on letters, the whole snap on Enter. */
 export function useFilmKeys(hands: Hands): void {
   const film = useFilm();
 
-  function markKey(key: string): boolean {
-    const man = film.selected;
-    if (!man || film.readOnly) return false;
-    const block = film.snap?.resolution.assignments.find((a) => a.blocker === man)?.block ?? '';
-    const fault = standardOf(block)?.faults[FAULT_KEYS.indexOf(key as (typeof FAULT_KEYS)[number])];
-    if (fault) film.change(man, { technique: 'minus', fault });
-    else if (key === 'p')
-      film.mark(man, { assignment: 'right', technique: 'plus', fault: null, note: film.marks[man]?.note ?? '' });
-    else if (key === 'x') film.change(man, { technique: 'minus' });
-    else if (key === 'w') film.change(man, { assignment: 'wrong' });
-    else if (key === 'e') film.change(man, { assignment: 'not his fault' });
-    else if (key === 'q')
-      film.change(
-        man,
-        film.marks[man]?.assignment === 'cannot tell' ? { technique: 'cannot tell' } : { assignment: 'cannot tell' },
-      );
-    else if (key === 'Backspace') film.mark(man, null);
-    else if (key === 'n') hands.note();
-    else return false;
-    return true;
-  }
-
-  function filmKey(event: KeyboardEvent): boolean {
-    switch (event.key) {
-      case ' ':
-        hands.toggle();
-        return true;
-      case 'ArrowLeft':
-        hands.step(event.shiftKey ? -10 : -1);
-        return true;
-      case 'ArrowRight':
-        hands.step(event.shiftKey ? 10 : 1);
-        return true;
-      case 'ArrowUp':
-        hands.go(-1);
-        return true;
-      case 'ArrowDown':
-        hands.go(1);
-        return true;
-      case 'v':
-        hands.slower();
-        return true;
-      case 'Escape':
-        film.selected = null;
-        return true;
-      case 'Enter':
-        if (film.readOnly) return false;
-        film.restPlus();
-        film.selected = null;
-        hands.go(1);
-        return true;
-      default:
-        return false;
-    }
+  function press(event: KeyboardEvent): unknown {
+    const column = /^[1-9]$/.test(event.key) ? hands.columns.value[Number(event.key) - 1] : undefined;
+    if (column) return (film.selected = column.id);
+    const hand = FILM_HANDS.find((h) => h.key === event.key);
+    if (!hand || (hand.staff && film.readOnly)) return false;
+    if (event.shiftKey && event.key === 'ArrowLeft') return hands.step(-FAR);
+    if (event.shiftKey && event.key === 'ArrowRight') return hands.step(FAR);
+    return hand.does(hands, film);
   }
 
   useEventListener('keydown', (event: KeyboardEvent) => {
     if (event.ctrlKey || event.metaKey || event.altKey || inField(event.target)) return;
+    // An open list of keys has the keyboard to itself.
+    if (event.target instanceof HTMLElement && event.target.closest('dialog')) return;
     const onButton = event.target instanceof HTMLElement && ['BUTTON', 'A', 'SUMMARY'].includes(event.target.tagName);
     if (onButton && (event.key === 'Enter' || event.key === ' ')) return;
-    const column = /^[1-9]$/.test(event.key) ? hands.columns.value[Number(event.key) - 1] : undefined;
-    if (column) film.selected = column.id;
-    else if (!filmKey(event) && !markKey(event.key)) return;
-    event.preventDefault();
+    if (press(event) !== false) event.preventDefault();
   });
 }

@@ -1,7 +1,8 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
+import { FRAME_OF, type Moment } from '#core/film/frames';
 import { ALL_PLUS, type Grade } from '#core/model/grade';
-import type { Call, ClipBody, SnapBody } from '#core/model/snap';
+import type { Call, ClipBody, Situation, SnapBody } from '#core/model/snap';
 import { request, RequestProblem } from '~/features/session/request';
 import { useSession } from '~/features/session/store';
 import { dequeue, enqueue, nextBatch, queueKey, readQueue, type Waiting } from './queue';
@@ -169,6 +170,29 @@ export const useFilm = defineStore('film', () => {
     }
   }
 
+  /** Corrects what the snap's situation was; snaps after it may follow. */
+  const changeSituation = (change: Partial<Situation>): Promise<boolean> =>
+    attempt(async () => {
+      const of = snap.value!.id;
+      const answer = await request<{ situation: Situation }>(`/api/snaps/${of}/situation`, {
+        method: 'PUT',
+        body: change,
+      });
+      if (snap.value?.id === of) snap.value = { ...snap.value, situation: answer.situation };
+    });
+
+  /** Says at which frame of a clip the ball is snapped, first contact is made or it is whistled. */
+  const markFrame = (clip: number, moment: Moment, frame: number): Promise<boolean> =>
+    attempt(async () => {
+      const body = await request<ClipBody>(`/api/clips/${clip}`, {
+        method: 'PUT',
+        body: { [FRAME_OF[moment]]: frame },
+      });
+      if (!snap.value) return;
+      const clips = snap.value.clips.map((c) => (c.id === clip ? { ...c, ...body } : c));
+      snap.value = { ...snap.value, clips };
+    });
+
   /** Changes the call of this snap; returns the men whose grades were given against another assignment, if that needs a word. */
   async function changeCall(call: Call, confirmed: boolean): Promise<string[]> {
     let affected: string[] = [];
@@ -203,6 +227,8 @@ export const useFilm = defineStore('film', () => {
     restPlus,
     resume,
     send,
+    markFrame,
+    changeSituation,
     changeCall,
   };
 });

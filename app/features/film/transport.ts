@@ -1,65 +1,109 @@
 import { computed, ref, watch, type Ref } from 'vue';
-import { frameAt, seekTime } from '#core/film/frames';
+import { frameAt, FRAME_OF, sameMoment, seekTime, type Moment } from '#core/film/frames';
+import type { ClipBody } from '#core/model/snap';
 
 export const SPEEDS = [1, 0.5, 0.25] as const;
 
-/** Two synchronised pictures of one snap: play, speeds, single frames. The first picture leads, the others follow. */
-export function useTransport(
-  videos: Ref<HTMLVideoElement[]>,
-  clip: Ref<{ framesPerSecond: number; frames: number } | null>,
-) {
+/** How long before the snap a loop begins, seconds. */
+const BEFORE_SNAP = 0.6;
+
+/** A picture and what is known of its clip. */
+export interface Shown {
+  readonly clip: ClipBody;
+  readonly video: HTMLVideoElement;
+}
+
+/**
+ * Synchronised pictures of one snap: play, speeds, single frames, the moments that are marked, over and over. The first of `shown` leads and
+ * its frames are counted; the others show the same moment, counted from the snap of each.
+ */
+export function useTransport(shown: Ref<readonly Shown[]>) {
   const frame = ref(0);
   const playing = ref(false);
+  const looping = ref(false);
   const speed = ref<(typeof SPEEDS)[number]>(1);
-  const rate = computed(() => clip.value?.framesPerSecond ?? 30);
-  const last = computed(() => (clip.value?.frames ?? 1) - 1);
+  const lead = computed(() => shown.value[0] ?? null);
+  const last = computed(() => (lead.value?.clip.frames ?? 1) - 1);
+
+  const timeIn = ({ clip }: Shown, at: number): number =>
+    seekTime(sameMoment(at, lead.value!.clip, clip), clip.framesPerSecond);
 
   function seek(to: number): void {
     pause();
+    show(to);
+  }
+
+  function show(to: number): void {
     frame.value = Math.max(0, Math.min(last.value, to));
-    for (const video of videos.value) video.currentTime = seekTime(frame.value, rate.value);
+    for (const one of shown.value) one.video.currentTime = timeIn(one, frame.value);
   }
 
   function pause(): void {
     playing.value = false;
-    for (const video of videos.value) video.pause();
+    for (const { video } of shown.value) video.pause();
   }
 
   async function play(): Promise<void> {
-    if (frame.value >= last.value) seek(0);
-    for (const video of videos.value) {
-      video.playbackRate = speed.value;
-      video.currentTime = seekTime(frame.value, rate.value);
+    if (!lead.value) return;
+    if (frame.value >= endOfPlay()) show(startOfPlay());
+    for (const one of shown.value) {
+      one.video.playbackRate = speed.value;
+      one.video.currentTime = timeIn(one, frame.value);
     }
     playing.value = true;
-    await Promise.all(videos.value.map((v) => v.play().catch(() => pause())));
+    await Promise.all(shown.value.map(({ video }) => video.play().catch(() => pause())));
     follow();
   }
 
+  /** A loop runs from a moment before the snap to the whistle, everything else from end to end. */
+  const startOfPlay = (): number => {
+    const { snapFrame, framesPerSecond } = lead.value!.clip;
+    return looping.value ? Math.max(0, Math.round(snapFrame - BEFORE_SNAP * framesPerSecond)) : 0;
+  };
+  const endOfPlay = (): number => (looping.value ? lead.value!.clip.whistleFrame : last.value);
+
   /** Reads the frame on show, and pulls a follower back that has drifted by more than a frame. */
   function follow(): void {
-    const [lead, ...others] = videos.value;
-    if (!lead || !playing.value) return;
-    lead.requestVideoFrameCallback((_now, shown) => {
-      if (!playing.value) return;
-      frame.value = Math.min(last.value, frameAt(shown.mediaTime, rate.value));
-      for (const video of others)
-        if (Math.abs(video.currentTime - lead.currentTime) > 1.5 / rate.value) video.currentTime = lead.currentTime;
-      if (lead.ended || frame.value >= last.value) pause();
-      else follow();
+    const first = lead.value;
+    if (!first || !playing.value) return;
+    const { video, clip } = first;
+    video.requestVideoFrameCallback((_now, picture) => {
+      if (!playing.value || lead.value?.video !== video) return;
+      frame.value = Math.min(last.value, frameAt(picture.mediaTime, clip.framesPerSecond));
+      for (const one of shown.value.slice(1)) {
+        const there = timeIn(one, frame.value);
+        if (Math.abs(one.video.currentTime - there) > 2 / one.clip.framesPerSecond) one.video.currentTime = there;
+      }
+      if (!video.ended && frame.value < endOfPlay()) return follow();
+      if (!looping.value) return pause();
+      show(startOfPlay());
+      void play();
     });
   }
 
   const toggle = (): void => (playing.value ? pause() : void play());
   function slower(): void {
     speed.value = SPEEDS[(SPEEDS.indexOf(speed.value) + 1) % SPEEDS.length]!;
-    for (const video of videos.value) video.playbackRate = speed.value;
+    for (const { video } of shown.value) video.playbackRate = speed.value;
+  }
+  const jump = (to: Moment): void => {
+    if (lead.value) seek(lead.value.clip[FRAME_OF[to]]);
+  };
+
+  /** Counts in the frames of another clip from now on, at the same moment. */
+  function change(from: ClipBody, to: ClipBody): void {
+    pause();
+    frame.value = sameMoment(frame.value, from, to);
   }
 
-  watch(clip, () => {
-    pause();
-    frame.value = 0;
-  });
+  watch(
+    () => shown.value.map(({ video }) => video),
+    (now, before) => {
+      if (now.length === before.length && now.every((v) => before.includes(v))) return;
+      pause();
+      if (now.some((v) => !before.includes(v))) frame.value = 0;
+    },
+  );
 
-  return { frame, playing, speed, last, rate, seek, toggle, slower, pause };
+  return { frame, playing, looping, speed, last, seek, show, toggle, slower, jump, change, pause };
 }

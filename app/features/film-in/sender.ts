@@ -1,0 +1,74 @@
+import { Upload, type PreviousUpload } from 'tus-js-client';
+import type { FilmKind } from '#core/model/film';
+
+/** What is said of a file when it is sent. */
+export interface Said {
+  readonly name: string;
+  readonly kind: FilmKind;
+  readonly game: number | null;
+  readonly keepSound: boolean;
+}
+
+/** What whoever sends a file is told. */
+export interface Told {
+  sent(bytes: number): void;
+  done(): void;
+  failed(message: string): void;
+}
+
+/** A file on its way. */
+export interface Sending {
+  pause(): void;
+  goOn(): void;
+  /** Gives it up, with what came already. */
+  drop(): void;
+}
+
+const ENDPOINT = '/api/upload';
+/** Bytes of one part: lost at most when the connection breaks. */
+const PART = 8_000_000;
+/** How long is waited before trying again, milliseconds. */
+const AGAIN_AFTER = [500, 1000, 3000, 6000, 15_000, 30_000];
+
+/** The server's sentence out of an answer, or one of ours. */
+function wordsOf(problem: unknown): string {
+  const body = (problem as { originalResponse?: { getBody(): string } | null }).originalResponse?.getBody();
+  try {
+    const { message } = JSON.parse(body ?? '') as { message?: unknown };
+    if (typeof message === 'string') return message;
+  } catch {
+    // An answer that is no JSON says nothing to a coach.
+  }
+  return body === undefined
+    ? 'The server cannot be reached. What came so far is kept; go on when it is back.'
+    : 'The server could not take this.';
+}
+
+/** Sends a file, from where it was broken off when the same one was begun before. */
+export function startSending(file: File, { name, kind, game, keepSound }: Said, told: Told): Sending {
+  const upload = new Upload(file, {
+    endpoint: ENDPOINT,
+    chunkSize: PART,
+    retryDelays: AGAIN_AFTER,
+    removeFingerprintOnSuccess: true,
+    metadata: { name, kind, game: game === null ? '' : String(game), sound: keepSound ? 'keep' : 'drop' },
+    onProgress: (sent) => told.sent(sent),
+    onSuccess: () => told.done(),
+    onError: (problem) => told.failed(wordsOf(problem)),
+  });
+  const goOn = (): void => {
+    void upload.findPreviousUploads().then(([previous]) => {
+      if (previous && !upload.url) upload.resumeFromPreviousUpload(previous);
+      upload.start();
+    });
+  };
+  goOn();
+  return { pause: () => void upload.abort(), goOn, drop: () => void upload.abort(true) };
+}
+
+/** Names of files that were begun on this machine and are not whole. */
+export async function unfinishedNames(): Promise<string[]> {
+  const nothing = new Upload(new Blob(), { endpoint: ENDPOINT });
+  const kept: PreviousUpload[] = await nothing.options.urlStorage!.findAllUploads();
+  return kept.map((k) => k.metadata.name ?? 'a film');
+}

@@ -1,0 +1,194 @@
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+import { readClipName } from '#core/film/incoming/name';
+import type { FilmKind, FilmView } from '#core/model/film';
+import type { Angle, Call, SnapBody } from '#core/model/snap';
+import type { GameItem, SnapItem } from '~/features/film/store';
+import { usePlaybook } from '~/features/playbook/store';
+import { request, RequestProblem } from '~/features/session/request';
+
+/** How often the list is asked for again while something is being worked on, milliseconds. */
+const ASK_EVERY = 1500;
+
+/** A change that somebody has to say yes to first. */
+export interface Asked {
+  readonly film: number;
+  readonly says: string;
+  readonly yes: () => Promise<boolean>;
+}
+
+/** What came in for one game, and the snaps it shows. */
+export const useFilmIn = defineStore('film-in', () => {
+  const playbook = usePlaybook();
+  const games = shallowRef<GameItem[]>([]);
+  const game = ref<number | null>(null);
+  const kind = ref<FilmKind>('own game');
+  const snaps = shallowRef<SnapItem[]>([]);
+  const all = shallowRef<FilmView[]>([]);
+  const free = ref<number | null>(null);
+  const problem = ref('');
+  /** Which game film is of is known, so that some can be taken. */
+  const opened = ref(false);
+  const asked = shallowRef<Asked | null>(null);
+  let timer: ReturnType<typeof setTimeout> | null = null;
+
+  /** By the snap their names say, both angles together; what says none comes first, for somebody has to say it. */
+  const films = computed(() =>
+    all.value
+      .filter((f) => f.gameId === game.value)
+      .sort((a, b) => snapOf(a) - snapOf(b) || a.name.localeCompare(b.name, 'en')),
+  );
+  /** Numbers the films of this game name and nobody has logged. */
+  const unlogged = computed(() => {
+    const known = new Set(snaps.value.map((s) => s.number));
+    const named = films.value.flatMap((f) => (f.snap ? [] : (readClipName(f.name).snap ?? [])));
+    return [...new Set(named)].filter((n) => n > 0 && !known.has(n)).sort((a, b) => a - b);
+  });
+
+  async function attempt(what: () => Promise<void>): Promise<boolean> {
+    problem.value = '';
+    try {
+      await what();
+      return true;
+    } catch (trouble) {
+      if (!(trouble instanceof RequestProblem)) throw trouble;
+      problem.value = trouble.message;
+      return false;
+    }
+  }
+
+  const open = (): Promise<boolean> =>
+    attempt(async () => {
+      games.value = await request<GameItem[]>('/api/games');
+      game.value ??= games.value.at(-1)?.id ?? null;
+      await Promise.all([fetchFilms(), fetchSnaps()]);
+      opened.value = true;
+    });
+
+  const reload = (): Promise<boolean> => attempt(fetchFilms);
+
+  async function fetchFilms(): Promise<void> {
+    if (timer) clearTimeout(timer);
+    timer = null;
+    const answer = await request<{ films: FilmView[]; free: number }>('/api/films');
+    const wereReady = all.value.filter((f) => f.state === 'ready').length;
+    all.value = answer.films;
+    free.value = answer.free;
+    if (answer.films.filter((f) => f.state === 'ready').length !== wereReady) await fetchSnaps();
+    if (answer.films.some((f) => f.state === 'waiting' || f.state === 'working'))
+      timer = setTimeout(() => void reload(), ASK_EVERY);
+  }
+
+  async function fetchSnaps(): Promise<void> {
+    const of = game.value;
+    const found = of === null ? [] : await request<SnapItem[]>(`/api/games/${of}/snaps`);
+    if (game.value === of) snaps.value = found;
+  }
+
+  const choose = (id: number): Promise<boolean> =>
+    attempt(async () => {
+      game.value = id;
+      snaps.value = [];
+      await fetchSnaps();
+    });
+
+  const addGame = (opponent: string, week: number): Promise<boolean> =>
+    attempt(async () => {
+      const made = await request<GameItem>('/api/games', { method: 'POST', body: { opponent, week } });
+      games.value = [...games.value, made];
+      game.value = made.id;
+      snaps.value = [];
+    });
+
+  const steer = (id: number, what: 'cancel' | 'retry'): Promise<boolean> =>
+    attempt(async () => {
+      await request(`/api/films/${id}/work`, { method: 'PUT', body: { what } });
+      await fetchFilms();
+    });
+
+  /** Shows a film with a snap; another one in its place is asked about. */
+  const place = (id: number, snapId: number, angle: Angle, confirmed = false): Promise<boolean> =>
+    attempt(async () => {
+      asked.value = null;
+      const answer = await request<{ placed: boolean; marks: number; keepsFrames: boolean }>(`/api/films/${id}`, {
+        method: 'PUT',
+        body: { snapId, angle, confirmed },
+      });
+      if (answer.placed) return void (await Promise.all([fetchFilms(), fetchSnaps()]));
+      const frames = answer.keepsFrames
+        ? 'its frame marks stay'
+        : 'snap, contact and whistle have to be marked again, for it has another number of frames';
+      const says = `That snap has a film from there already, with ${sayMarks(answer.marks)}. The grades stay; ${frames}.`;
+      asked.value = { film: id, says, yes: () => place(id, snapId, angle, true) };
+    });
+
+  /** Deletes a film; one that marks hang on is asked about. */
+  const remove = (id: number, confirmed = false): Promise<boolean> =>
+    attempt(async () => {
+      asked.value = null;
+      const answer = await request<{ deleted: boolean; marks: number }>(`/api/films/${id}?confirmed=${confirmed}`, {
+        method: 'DELETE',
+      });
+      if (answer.deleted) return fetchFilms();
+      const says = `${sayMarks(answer.marks)} were given on this film. They and the numbers of its frames stay; the film is gone for good.`;
+      asked.value = { film: id, says, yes: () => remove(id, true) };
+    });
+
+  /** Logs the snaps the films name, called as the last one was. */
+  const logUnlogged = (): Promise<boolean> =>
+    attempt(async () => {
+      const last = snaps.value.at(-1);
+      const call = last ? (await request<SnapBody>(`/api/snaps/${last.id}`)).call : firstCall();
+      await request(`/api/games/${game.value}/snaps`, { method: 'POST', body: { numbers: unlogged.value, call } });
+      await Promise.all([fetchFilms(), fetchSnaps()]);
+    });
+
+  /** What a first snap is called as until somebody says otherwise: the first play and front of the book. */
+  function firstCall(): Call {
+    const { book } = playbook;
+    const scheme = book.list('schemes')[0]!;
+    const formation = scheme.from ?? 'five-man';
+    const front = book.list('fronts')[0]!;
+    return {
+      scheme: scheme.id,
+      side: 'right',
+      tags: [],
+      formation: book.clauses('formations', formation),
+      formationName: book.name('formations', formation),
+      front: book.clauses('fronts', front.id),
+      frontName: front.name,
+      overrides: {},
+    };
+  }
+
+  function stop(): void {
+    if (timer) clearTimeout(timer);
+    timer = null;
+  }
+
+  return {
+    games,
+    game,
+    kind,
+    snaps,
+    films,
+    unlogged,
+    free,
+    problem,
+    opened,
+    asked,
+    open,
+    reload,
+    choose,
+    addGame,
+    steer,
+    place,
+    remove,
+    logUnlogged,
+    stop,
+  };
+});
+
+const snapOf = (film: FilmView): number => film.snap?.number ?? readClipName(film.name).snap ?? 0;
+
+const sayMarks = (count: number): string => `${count} ${count === 1 ? 'grade' : 'grades'}`;

@@ -1,0 +1,16 @@
+import { describe, expect, it } from 'vitest';
+import { FILM_HANDS } from './keys';
+
+describe('the keys of the film place', () => {
+  it('are each one key and say what they do', () => {
+    expect(new Set(FILM_HANDS.map((h) => h.key)).size).toBe(FILM_HANDS.length);
+    expect(FILM_HANDS.every((h) => h.says.length > 0 && h.cap.length > 0)).toBe(true);
+    expect(FILM_HANDS.some((h) => /^\d$/.test(h.key))).toBe(false);
+  });
+
+  it('that change something are for those who grade', () => {
+    for (const h of FILM_HANDS)
+      if (h.group === 'The man in hand' && h.key !== 'Escape') expect(h.staff, h.cap).toBe(true);
+    expect(FILM_HANDS.filter((h) => h.says.startsWith('here is')).every((h) => h.staff)).toBe(true);
+  });
+});
