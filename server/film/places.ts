@@ -6,6 +6,8 @@ export interface FilmPlaces {
   readonly storage: FilmStorage;
   /** Uploads that are not whole yet, or have not been looked at. */
   readonly arriving: string;
+  /** A folder a program, for cameras that drop files. */
+  readonly watched: string;
   /** Files that are being written; whatever is left in it after a start is rubbish. */
   readonly writing: string;
 }
@@ -13,7 +15,25 @@ export interface FilmPlaces {
 export const placesIn = (folder: string): FilmPlaces => ({
   storage: new FolderStorage(folder),
   arriving: join(folder, 'arriving'),
+  watched: join(folder, 'watched'),
   writing: join(folder, 'writing'),
 });
 
 export const filmPlaces = (): FilmPlaces => placesIn(String(useRuntimeConfig().filmDir));
+
+interface Named {
+  readonly id: number;
+  readonly name: string;
+}
+
+/** Name of a program's folder: what people recognise, and the id that tells it from another of that name. */
+export function folderName({ id, name }: Named): string {
+  const said = name
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '');
+  return `${said || 'program'}-${id}`;
+}
+
+/** Where a program's cameras drop their files. */
+export const watchedFolder = ({ watched }: FilmPlaces, program: Named): string => join(watched, folderName(program));

@@ -90,8 +90,19 @@ async function checkSaid(member: Member, upload: Upload, { storage }: FilmPlaces
   const { game } = said.data;
   if (game && !(await GameRow.findOne({ where: { id: Number(game), programId: member.programId } })))
     throw refuse(404, 'There is no such game in your program. Nothing was sent.');
-  return { ...said.data, program: String(member.programId), user: String(member.userId) };
+  return keptWith(said.data, member.programId, member.userId);
 }
+
+/** What is kept with an upload: what was said of it, and whose it is. */
+export const keptWith = (
+  said: z.infer<typeof SaidSchema>,
+  programId: number,
+  userId: number,
+): Record<string, string> => ({
+  ...said,
+  program: String(programId),
+  user: String(userId),
+});
 
 const sayMegabytes = (bytes: number): string => `${Math.ceil(bytes / 1e6).toLocaleString('en')} MB`;
 

@@ -1,23 +1,31 @@
+import type { FSWatcher } from 'chokidar';
 import { closeDatabase, openDatabase } from '../db/database';
 import { filmPlaces } from '../film/places';
 import { noteLeftOver } from '../film/uploads';
-import { startQueue, stopQueue } from '../jobs/queue';
+import { watchFolders } from '../film/watched';
+import { askFor, startQueue, stopQueue } from '../jobs/queue';
 import { loadDemo } from '../usecases/load-demo';
 
-/** Opens what requests stand on, in its order: the database, the demo program, uploads that became whole unnoticed, the job queue. */
+/**
+ * Opens what requests stand on, in its order: the database, the demo program, uploads that became whole unnoticed, the job queue, the
+ * folders cameras drop files into.
+ */
 export default defineNitroPlugin((nitro) => {
   const { databaseUrl, demo } = useRuntimeConfig();
+  let watcher: FSWatcher | null = null;
   const opening = openDatabase(databaseUrl).then(async () => {
     if (demo) await loadDemo();
     const places = filmPlaces();
     await noteLeftOver(places);
     await startQueue(databaseUrl, places);
+    watcher = await watchFolders(places, askFor);
   });
   opening.catch((problem: Error) => {
     console.error(`The application cannot be opened: ${problem.message}`);
     process.exit(1);
   });
   nitro.hooks.hook('close', async () => {
+    await watcher?.close();
     await stopQueue();
     await closeDatabase();
   });

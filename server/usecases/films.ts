@@ -5,8 +5,8 @@ import type { FilmBody, FilmKind, FilmState, FilmView } from '#core/model/film';
 import type { Angle, ClipBody } from '#core/model/snap';
 import { database } from '../db/database';
 import { filmBody } from '../db/mappers';
-import { ClipRow, FilmRow, GameRow, GradeRow, SnapRow } from '../db/models';
-import type { FilmPlaces } from '../film/places';
+import { ClipRow, FilmRow, GameRow, GradeRow, ProgramRow, SnapRow } from '../db/models';
+import { watchedFolder, type FilmPlaces } from '../film/places';
 import type { Member } from '../session/member';
 import { ownSnap } from './film';
 
@@ -60,6 +60,12 @@ export async function listFilms(member: Member): Promise<FilmView[]> {
       snap: clip && snap ? { id: snap.id, number: snap.number, angle: clip.angle } : null,
     };
   });
+}
+
+/** The folder a camera of the member's program drops its files into. */
+export async function dropFolder(member: Member, places: FilmPlaces): Promise<string> {
+  await database();
+  return watchedFolder(places, (await ProgramRow.findByPk(member.programId))!);
 }
 
 /** A film's row, if it belongs to the member's program. */

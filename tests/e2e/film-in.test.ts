@@ -42,9 +42,13 @@ test('both angles of a snap come in, are logged and watched, and their frames ar
   await expect.poll(times).toEqual([sideline + 0.5, 7.5].map((f) => expect.closeTo(f / 30, 3)));
 
   // What it gained is written down; formation and front are as the snap before.
+  const written = (part: string) =>
+    page.waitForResponse((r) => r.url().endsWith('/situation') && (r.request().postData() ?? '').includes(part));
+  const [gain, hash] = [written('gain'), written('hash')];
   await page.getByRole('spinbutton', { name: 'Gained' }).fill('6');
   await page.keyboard.press('Tab');
   await page.getByRole('combobox', { name: 'Hash' }).selectOption('right');
+  expect([(await gain).status(), (await hash).status()]).toEqual([200, 200]);
   await page.reload();
   await expect(page.getByText('Snap 41:')).toBeVisible();
   await expect(page.getByRole('spinbutton', { name: 'Gained' })).toHaveValue('6');
@@ -120,15 +124,15 @@ test('a film in another’s place, and one with grades on it, are asked about fi
 test('a game of one’s own begins here', async ({ page }) => {
   await enter(page, 'coach', '/film/in');
   await page.getByRole('button', { name: 'Another game' }).click();
-  await page.getByRole('spinbutton', { name: 'Week' }).fill('9');
+  await page.getByRole('spinbutton', { name: 'Week' }).fill('1');
   await page.getByRole('textbox', { name: 'Opponent' }).fill('Saltmarsh Union');
   await page.getByRole('button', { name: 'Add the game' }).click();
-  await expect(page.getByText('Nothing has come in for week 9, Saltmarsh Union')).toBeVisible();
+  await expect(page.getByText('Nothing has come in for week 1, Saltmarsh Union')).toBeVisible();
   await choose(page, [{ name: 'play 1 EZ.webm', buffer: demo('06', 'end-zone') }]);
   await page.getByRole('button', { name: 'Log snap 1' }).click({ timeout: 60_000 });
   await cameIn(page, 'play 1 EZ.webm').getByRole('link', { name: 'Watch' }).click();
   await expect(page.getByText('Snap 1:')).toBeVisible();
-  await expect(page.getByText('Week 9, Saltmarsh Union')).toBeVisible();
+  await expect(page.getByText('Week 1, Saltmarsh Union')).toBeVisible();
 });
 
 test('the keys are shown, and wait while they are', async ({ page }) => {

@@ -16,7 +16,9 @@ export interface SnapItem {
   graded: { blocker: string }[];
 }
 
+/** Snaps of the demo's game, whatever games other tests have added. */
 export async function snapsOf(page: Page): Promise<SnapItem[]> {
-  const games = (await (await page.request.get('/api/games')).json()) as { id: number }[];
-  return (await (await page.request.get(`/api/games/${games[0]!.id}/snaps`)).json()) as SnapItem[];
+  const games = (await (await page.request.get('/api/games')).json()) as { id: number; opponent: string }[];
+  const demo = games.find((g) => g.opponent === 'Fennick Otters')!;
+  return (await (await page.request.get(`/api/games/${demo.id}/snaps`)).json()) as SnapItem[];
 }

@@ -95,6 +95,12 @@ const open = computed(() => store.snaps.at(-1)?.id ?? null);
         A name such as <i>snap 12 end zone</i> or <i>12 EZ</i> says which snap it shows. Clips of any length and most
         kinds are taken; what browsers do not play frame by frame is written anew, and the file as it came is kept.
       </p>
+      <details v-if="store.folder" class="soft drop">
+        <summary>A camera that drops files</summary>
+        Whatever is put into <code>{{ store.folder }}</code> on the machine that serves Violet Chalk comes in by itself,
+        for the newest game, once it is whole.
+        <button class="plain link" type="button" @click="store.reload">Look again</button>
+      </details>
       <label class="sound"><input v-model="keepSound" type="checkbox" /> keep the sound</label>
       <input
         ref="picker"
@@ -210,6 +216,13 @@ fieldset {
   padding: 6px 14px;
   font-weight: 650;
   cursor: pointer;
+}
+code {
+  overflow-wrap: anywhere;
+}
+.drop {
+  font-size: 13px;
+  max-width: 720px;
 }
 .sound {
   font-size: 13px;

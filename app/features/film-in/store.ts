@@ -5,7 +5,8 @@ import type { FilmKind, FilmView } from '#core/model/film';
 import type { Angle, Call, SnapBody } from '#core/model/snap';
 import type { GameItem, SnapItem } from '~/features/film/store';
 import { usePlaybook } from '~/features/playbook/store';
-import { request, RequestProblem } from '~/features/session/request';
+import { attempting } from '~/features/session/attempt';
+import { request } from '~/features/session/request';
 
 /** How often the list is asked for again while something is being worked on, milliseconds. */
 const ASK_EVERY = 1500;
@@ -26,6 +27,8 @@ export const useFilmIn = defineStore('film-in', () => {
   const snaps = shallowRef<SnapItem[]>([]);
   const all = shallowRef<FilmView[]>([]);
   const free = ref<number | null>(null);
+  /** Where a camera may drop files, on the machine that serves the application. */
+  const folder = ref('');
   const problem = ref('');
   /** Which game film is of is known, so that some can be taken. */
   const opened = ref(false);
@@ -45,17 +48,7 @@ export const useFilmIn = defineStore('film-in', () => {
     return [...new Set(named)].filter((n) => n > 0 && !known.has(n)).sort((a, b) => a - b);
   });
 
-  async function attempt(what: () => Promise<void>): Promise<boolean> {
-    problem.value = '';
-    try {
-      await what();
-      return true;
-    } catch (trouble) {
-      if (!(trouble instanceof RequestProblem)) throw trouble;
-      problem.value = trouble.message;
-      return false;
-    }
-  }
+  const attempt = attempting(problem);
 
   const open = (): Promise<boolean> =>
     attempt(async () => {
@@ -70,10 +63,11 @@ export const useFilmIn = defineStore('film-in', () => {
   async function fetchFilms(): Promise<void> {
     if (timer) clearTimeout(timer);
     timer = null;
-    const answer = await request<{ films: FilmView[]; free: number }>('/api/films');
+    const answer = await request<{ films: FilmView[]; free: number; folder: string }>('/api/films');
     const wereReady = all.value.filter((f) => f.state === 'ready').length;
     all.value = answer.films;
     free.value = answer.free;
+    folder.value = answer.folder;
     if (answer.films.filter((f) => f.state === 'ready').length !== wereReady) await fetchSnaps();
     if (answer.films.some((f) => f.state === 'waiting' || f.state === 'working'))
       timer = setTimeout(() => void reload(), ASK_EVERY);
@@ -174,6 +168,7 @@ export const useFilmIn = defineStore('film-in', () => {
     films,
     unlogged,
     free,
+    folder,
     problem,
     opened,
     asked,

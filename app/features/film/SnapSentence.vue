@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { releaseFocus } from '~/features/hands/in-field';
 import type { Side } from '#core/model/side';
 import type { Call } from '#core/model/snap';
 import { schemeName } from '~/features/board/scheme-names';
@@ -53,56 +52,34 @@ async function confirm(): Promise<void> {
         <b>{{ call.frontName.toLowerCase() }}</b></template
       >
       <template v-else>
-        <Select
-          class="word"
-          :model-value="call.scheme"
+        <WordSelect
+          :value="call.scheme"
           :options="playbook.plays"
-          option-label="name"
-          option-value="id"
-          option-group-label="family"
-          option-group-children="items"
-          aria-label="Play"
+          label="Play"
           filter
-          @hide="releaseFocus"
-          @update:model-value="set({ scheme: $event as string, tags: [] })"
+          groups="family"
+          @choose="set({ scheme: $event, tags: [] })"
         />
-        <Select
-          class="word"
-          :model-value="call.side"
-          :options="sides"
-          option-label="name"
-          option-value="id"
-          aria-label="Side"
-          @hide="releaseFocus"
-          @update:model-value="set({ side: $event as Side })"
-        />
+        <WordSelect :value="call.side" :options="sides" label="Side" @choose="set({ side: $event as Side })" />
         <span>against</span>
-        <Select
-          class="word"
-          :model-value="call.front"
+        <WordSelect
+          :value="call.front"
           :options="fronts"
-          option-label="name"
-          option-value="text"
-          aria-label="Front"
+          label="Front"
+          by="text"
           filter
-          @hide="releaseFocus"
-          @update:model-value="set({ front: $event as string, frontName: fronts.find((f) => f.text === $event)!.name })"
+          @choose="set({ front: $event, frontName: fronts.find((f) => f.text === $event)!.name })"
         />
       </template>
       <template v-if="!film.readOnly">
         <span>from</span>
-        <Select
-          class="word"
-          :model-value="call.formation"
+        <WordSelect
+          :value="call.formation"
           :options="formations"
-          option-label="name"
-          option-value="text"
-          aria-label="Formation"
+          label="Formation"
+          by="text"
           filter
-          @hide="releaseFocus"
-          @update:model-value="
-            set({ formation: $event as string, formationName: formations.find((f) => f.text === $event)!.name })
-          "
+          @choose="set({ formation: $event, formationName: formations.find((f) => f.text === $event)!.name })"
         />
       </template>
       <span v-if="called" class="soft">{{ called }}</span>

@@ -4,6 +4,7 @@ import { FRAME_OF, type Moment } from '#core/film/frames';
 import { ALL_PLUS, type Grade } from '#core/model/grade';
 import type { Call, ClipBody, Situation, SnapBody } from '#core/model/snap';
 import { request, RequestProblem } from '~/features/session/request';
+import { attempting } from '~/features/session/attempt';
 import { useSession } from '~/features/session/store';
 import { dequeue, enqueue, nextBatch, queueKey, readQueue, type Waiting } from './queue';
 
@@ -61,17 +62,7 @@ export const useFilm = defineStore('film', () => {
   const men = computed(() => snap.value?.resolution.assignments.map((a) => a.blocker) ?? []);
   const readOnly = computed(() => !session.staff);
 
-  async function attempt(what: () => Promise<void>): Promise<boolean> {
-    loadProblem.value = '';
-    try {
-      await what();
-      return true;
-    } catch (problem) {
-      if (!(problem instanceof RequestProblem)) throw problem;
-      loadProblem.value = problem.message;
-      return false;
-    }
-  }
+  const attempt = attempting(loadProblem);
 
   /** Opens a snap, or the first one not yet graded; the list stands before the snap does, so that "next" has somewhere to go. */
   const open = (id: number | null): Promise<boolean> =>

@@ -6,7 +6,7 @@ import { wordDiagnostic } from '#core/diagnostics/wording';
 import { boardScale } from '~/features/board/scale';
 import LineBoard from '~/features/board/LineBoard.vue';
 import { upperFirst } from '~/features/board/words';
-import { inField, releaseFocus } from '~/features/hands/in-field';
+import { inField } from '~/features/hands/in-field';
 import { usePlaybook } from '~/features/playbook/store';
 import { download } from '~/features/playbook/files';
 import ImportFiles from '~/features/playbook/ImportFiles.vue';
@@ -85,16 +85,12 @@ onKeyStroke((event) => {
       <header>
         <div class="words">
           <b>{{ fronts.name }}</b> <span>against</span>
-          <Select
-            class="word"
-            :model-value="fronts.formationId"
+          <WordSelect
+            :value="fronts.formationId"
             :options="playbook.formations"
-            option-label="name"
-            option-value="id"
-            aria-label="Formation"
+            label="Formation"
             filter
-            @hide="releaseFocus"
-            @update:model-value="fronts.place($event as string)"
+            @choose="fronts.place($event)"
           />
         </div>
         <div class="acts">

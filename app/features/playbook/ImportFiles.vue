@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { ref } from 'vue';
+import type { Attempt } from '~/features/session/attempt';
 import { readFiles } from './files';
 import { usePlaybook } from './store';
 
 /** Takes .chalk files onto the shelves, all or none; what is wrong goes to whoever shows it. */
-const props = defineProps<{ attempt: (what: () => Promise<void>) => Promise<boolean> }>();
+const props = defineProps<{ attempt: Attempt }>();
 const emit = defineEmits<{ problem: [message: string] }>();
 const playbook = usePlaybook();
 const picker = ref<HTMLInputElement | null>(null);

@@ -1,6 +1,6 @@
 import { ref } from 'vue';
 import { SHELF_KIND, type BookShelf } from '#core/calls/playbook';
-import { RequestProblem } from '~/features/session/request';
+import { attempting, type Attempt } from '~/features/session/attempt';
 import { usePlaybook } from './store';
 
 /** The short name that follows from a name: letters and digits with hyphens between. */
@@ -21,18 +21,11 @@ export function useKeeping(shelf: BookShelf) {
   const problem = ref('');
   const notice = ref('');
 
-  async function attempt(what: () => Promise<void>): Promise<boolean> {
-    problem.value = '';
+  const trying = attempting(problem, `Your ${SHELF_KIND[shelf]} is still here.`);
+  const attempt: Attempt = (what) => {
     notice.value = '';
-    try {
-      await what();
-      return true;
-    } catch (failure) {
-      if (!(failure instanceof RequestProblem)) throw failure;
-      problem.value = `${failure.message}${failure.offline ? ` Your ${SHELF_KIND[shelf]} is still here.` : ''}`;
-      return false;
-    }
-  }
+    return trying(what);
+  };
 
   /** Saves a text under a short name; over the program's own of that name, else beside what ships. */
   const save = (id: string, name: string, body: string, opponent: string | null = null): Promise<boolean> =>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Side } from '#core/model/side';
-import { releaseFocus } from '~/features/hands/in-field';
 import { usePlaybook } from '~/features/playbook/store';
 import { useProtection, type ProtectionCall } from './store';
 
@@ -61,63 +60,32 @@ const WORDS = { broken: 'Short', 'at risk': 'Late', sound: 'Holds' } as const;
   <header class="call">
     <div class="words" role="group" aria-label="Protection call">
       <span>Protect with</span>
-      <Select
-        class="word"
-        :model-value="p.call.scheme"
-        :options="p.protections"
-        option-label="name"
-        option-value="id"
-        aria-label="Protection"
-        filter
-        @hide="releaseFocus"
-        @update:model-value="protect($event as string)"
-      />
+      <WordSelect :value="p.call.scheme" :options="p.protections" label="Protection" filter @choose="protect($event)" />
       <span>to the</span>
-      <Select
-        class="word"
-        :model-value="p.call.side"
-        :options="sides"
-        option-label="name"
-        option-value="id"
-        aria-label="Side"
-        @hide="releaseFocus"
-        @update:model-value="set({ side: $event as Side })"
-      />
+      <WordSelect :value="p.call.side" :options="sides" label="Side" @choose="set({ side: $event as Side })" />
       <span>from</span>
-      <Select
-        class="word"
-        :model-value="p.call.formation"
+      <WordSelect
+        :value="p.call.formation"
         :options="formations"
-        option-label="name"
-        option-value="id"
-        aria-label="Formation"
+        label="Formation"
         filter
-        @hide="releaseFocus"
-        @update:model-value="set({ formation: $event as string })"
+        @choose="set({ formation: $event })"
       />
       <span>against</span>
-      <Select
-        class="word"
-        :model-value="p.call.front"
+      <WordSelect
+        :value="p.call.front"
         :options="fronts"
-        option-label="name"
-        option-value="id"
-        aria-label="Front"
+        label="Front"
         filter
-        @hide="releaseFocus"
-        @update:model-value="set({ front: $event as string, mike: '' })"
+        @choose="set({ front: $event, mike: '' })"
       />
       <span>with the Mike</span>
-      <Select
-        class="word"
-        :model-value="p.call.mike"
+      <WordSelect
+        :value="p.call.mike"
         :options="mikes"
-        option-label="name"
-        option-value="id"
+        label="Declared Mike"
         :placeholder="p.proof?.mike ?? 'nobody'"
-        aria-label="Declared Mike"
-        @hide="releaseFocus"
-        @update:model-value="set({ mike: ($event as string) ?? '' })"
+        @choose="set({ mike: $event })"
       />
       <TagToggles v-if="p.tags.length" class="tags" :tags="p.tags" @toggle="p.switchTag($event)" />
     </div>

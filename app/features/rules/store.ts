@@ -13,7 +13,7 @@ import { tagsInForce, toggleTag } from '#core/resolve/prepare/tags';
 import { sayLists } from '~/features/board/address';
 import { usePlaybook, type OwnDocument, type Version } from '~/features/playbook/store';
 import { useAnswers } from '~/workers/start';
-import { RequestProblem } from '~/features/session/request';
+import { attempting } from '~/features/session/attempt';
 
 export interface Look {
   id: string;
@@ -121,17 +121,7 @@ export const useRules = defineStore('rules', () => {
     problem.value = found === null ? `There is no play "${next}" in this playbook.` : '';
   }
 
-  async function attempt(what: () => Promise<void>): Promise<boolean> {
-    problem.value = '';
-    try {
-      await what();
-      return true;
-    } catch (failure) {
-      if (!(failure instanceof RequestProblem)) throw failure;
-      problem.value = failure.offline ? `${failure.message} Your text is still here.` : failure.message;
-      return false;
-    }
-  }
+  const attempt = attempting(problem, 'Your text is still here.');
 
   /** Saves over the version this text was written from; a shipped play becomes the program's own by it. */
   const save = (draft: boolean): Promise<boolean> =>

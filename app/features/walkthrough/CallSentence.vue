@@ -84,68 +84,35 @@ const sentence = computed(() => (board.resolution ? verdictSentence(board.resolu
   <header class="call">
     <div class="words" role="group" aria-label="Call">
       <span>{{ board.resolution?.passing ? 'Protect with' : 'Run' }}</span>
-      <Select
-        class="word"
-        :model-value="board.call.scheme"
+      <WordSelect
+        :value="board.call.scheme"
         :options="playbook.plays"
-        option-label="name"
-        option-value="id"
-        option-group-label="family"
-        option-group-children="items"
-        aria-label="Play"
+        label="Play"
         filter
-        @hide="releaseFocus"
-        @update:model-value="set({ scheme: $event as string })"
+        groups="family"
+        @choose="set({ scheme: $event })"
       />
       <span>to the</span>
-      <Select
-        class="word"
-        :model-value="board.call.side"
-        :options="sides"
-        option-label="name"
-        option-value="id"
-        aria-label="Side"
-        @hide="releaseFocus"
-        @update:model-value="set({ side: $event as Side })"
-      />
+      <WordSelect :value="board.call.side" :options="sides" label="Side" @choose="set({ side: $event as Side })" />
       <span>from</span>
-      <Select
-        class="word"
-        :model-value="board.call.formation"
+      <WordSelect
+        :value="board.call.formation"
         :options="formations"
-        option-label="name"
-        option-value="id"
-        aria-label="Formation"
+        label="Formation"
         filter
-        @hide="releaseFocus"
-        @update:model-value="set({ formation: $event as string })"
+        @choose="set({ formation: $event })"
       />
       <span>against</span>
-      <Select
-        class="word"
-        :model-value="board.frontText"
-        :options="fronts"
-        option-label="name"
-        option-value="id"
-        aria-label="Front"
-        filter
-        @hide="releaseFocus"
-        @update:model-value="set({ front: $event as string })"
-      />
+      <WordSelect :value="board.frontText" :options="fronts" label="Front" filter @choose="set({ front: $event })" />
       <span>{{ ownMoves.length ? `(${ownMoves.join(', ')}) ` : '' }}who</span>
-      <Select
-        class="word"
-        :model-value="chosen"
+      <WordSelect
+        :value="chosen"
         :options="moves"
-        option-label="name"
-        option-value="id"
-        option-group-label="name"
-        option-group-children="items"
-        :placeholder="board.call.moves.join('; ')"
-        aria-label="After the snap"
+        label="After the snap"
         filter
-        @hide="releaseFocus"
-        @update:model-value="board.setMoves($event === STILL ? [] : [$event as string])"
+        groups="name"
+        :placeholder="board.call.moves.join('; ')"
+        @choose="board.setMoves($event === STILL ? [] : [$event])"
       />
       <TagToggles v-if="board.tags.length" class="tags" :tags="board.tags" @toggle="board.switchTag($event)" />
     </div>
