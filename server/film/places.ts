@@ -1,4 +1,5 @@
-import { join } from 'node:path';
+import { rm } from 'node:fs/promises';
+import { extname, join } from 'node:path';
 import { FolderStorage, type FilmStorage } from '../storage/storage';
 
 /** Where film goes on this machine. */
@@ -37,3 +38,25 @@ export function folderName({ id, name }: Named): string {
 
 /** Where a program's cameras drop their files. */
 export const watchedFolder = ({ watched }: FilmPlaces, program: Named): string => join(watched, folderName(program));
+
+interface Kept {
+  readonly id: number;
+  readonly programId: number;
+  readonly name: string;
+}
+
+/** Where a film's files are in the storage, whether they are there yet or not: as it came, written anew, a still. */
+export function filmKeys({ id, programId, name }: Kept): { original: string; written: string; still: string } {
+  const own = `p${programId}/${id}`;
+  return {
+    original: `${own}-as-it-came${extname(name).toLowerCase().slice(0, 6)}`,
+    written: `${own}.mp4`,
+    still: `${own}.jpg`,
+  };
+}
+
+/** Takes everything of a film off this machine, also what has not been looked into or was left half done. */
+export async function removeFiles(film: Kept & { readonly upload: string }, places: FilmPlaces): Promise<void> {
+  for (const key of Object.values(filmKeys(film))) await places.storage.remove(key);
+  for (const file of [film.upload, `${film.upload}.json`]) await rm(join(places.arriving, file), { force: true });
+}

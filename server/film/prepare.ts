@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { createReadStream, existsSync } from 'node:fs';
 import { mkdir, rm } from 'node:fs/promises';
-import { extname, join } from 'node:path';
+import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { Op } from 'sequelize';
 import { planFilm } from '#core/film/incoming/plan';
@@ -10,7 +10,7 @@ import { database } from '../db/database';
 import { filmBody } from '../db/mappers';
 import { FilmRow } from '../db/models';
 import { filmIsReady } from '../usecases/films';
-import type { FilmPlaces } from './places';
+import { filmKeys, removeFiles, type FilmPlaces } from './places';
 import { Cancelled, probeFilm, takeStill, writeFilm } from './tools';
 
 /** How often it is told how far the work has come, and asked whether anybody has cancelled it. Milliseconds. */
@@ -56,12 +56,15 @@ async function prepareAlone(filmId: number, places: FilmPlaces): Promise<void> {
   } finally {
     clearInterval(watch);
     await rm(join(places.writing, String(filmId)), { recursive: true, force: true });
+    // Whoever deleted it meanwhile meant what is written since then too.
+    if ((await FilmRow.count({ where: { id: filmId } })) === 0) await removeFiles(row, places);
   }
 }
 
+/** Cancelled, or deleted; while the database does not answer nobody knows. */
 async function stopWhenCancelled(filmId: number, abort: AbortController): Promise<void> {
-  const row = await FilmRow.findByPk(filmId, { attributes: ['state'] }).catch(() => null);
-  if (row && row.state !== 'working') abort.abort();
+  const row = await FilmRow.findByPk(filmId, { attributes: ['state'] }).catch(() => undefined);
+  if (row !== undefined && row?.state !== 'working') abort.abort();
 }
 
 const inWords = (problem: Error): string =>
@@ -84,7 +87,7 @@ async function work(row: FilmRow, places: FilmPlaces, abort: AbortController): P
   const own = join(places.writing, String(row.id));
   await mkdir(own, { recursive: true });
   const { playable, facts, why } = await makePlayable(row, places, { file, original, facts: probed.facts, own }, abort);
-  const still = `${folderOf(row)}/${row.id}.jpg`;
+  const { still } = filmKeys(row);
   await takeStill(places.storage.localFile(playable), facts.duration / 2, join(own, 'still.jpg'), abort.signal);
   await places.storage.adopt(join(own, 'still.jpg'), still);
   const body: FilmBody = {
@@ -100,11 +103,9 @@ async function work(row: FilmRow, places: FilmPlaces, abort: AbortController): P
   await filmIsReady(row, checksum, body);
 }
 
-const folderOf = (row: FilmRow): string => `p${row.programId}`;
-
 /** Takes the whole upload into the storage, where its bytes stay as they came. */
 async function keepOriginal(row: FilmRow, places: FilmPlaces): Promise<string> {
-  const key = `${folderOf(row)}/${row.id}-as-it-came${extname(row.name).toLowerCase().slice(0, 6)}`;
+  const key = filmKeys(row).original;
   const arrived = join(places.arriving, row.upload);
   if (existsSync(arrived)) await places.storage.adopt(arrived, key);
   await rm(`${arrived}.json`, { force: true });
@@ -148,13 +149,14 @@ async function makePlayable(
     if (Date.now() - toldAt < TELL_EVERY) return;
     toldAt = Date.now();
     const progress = Math.min(0.99, seconds / facts.duration);
-    void FilmRow.update({ body: { ...body, progress } }, { where: { id: row.id, state: 'working' } });
+    // How far it is may be missed once; the work goes on.
+    void FilmRow.update({ body: { ...body, progress } }, { where: { id: row.id, state: 'working' } }).catch(() => null);
   };
   const written = join(own, 'written.mp4');
   await writeFilm(file, written, { plan, sound: body.keepSound }, told, signal);
   const probed = await probeFilm(written);
   if (!probed.ok) throw new Error(`what was written cannot be read: ${probed.problem}`);
-  const playable = `${folderOf(row)}/${row.id}.mp4`;
+  const playable = filmKeys(row).written;
   await storage.adopt(written, playable);
   return { playable, facts: probed.facts, why: [...plan.why] };
 }

@@ -15,9 +15,16 @@ const LARGEST_FILM = 20_000_000_000;
 /** What has to stay free on the disk for the database and for writing films anew, bytes. */
 const KEPT_FREE = 500_000_000;
 
+/** Characters of a film's name. */
+export const LONGEST_NAME = 200;
+
 /** What the page says of a file before it sends it. */
 const SaidSchema = z.object({
-  name: z.string().trim().min(1, 'a film needs a name').max(200, 'the name is longer than 200 characters'),
+  name: z
+    .string()
+    .trim()
+    .min(1, 'a film needs a name')
+    .max(LONGEST_NAME, `the name is longer than ${LONGEST_NAME} characters`),
   kind: FilmKindSchema,
   /** Empty, or nothing at all, is no game: the protocol makes no difference. */
   game: z
@@ -129,7 +136,13 @@ export async function noteLeftOver(places: FilmPlaces): Promise<number[]> {
   for (const file of await readdir(places.arriving)) {
     if (file.endsWith('.json')) continue;
     const upload = await store.getUpload(file).catch(() => null);
-    if (upload?.size && upload.offset === upload.size) found.push(await noteArrival(arrivalOf(upload)));
+    if (!upload?.size || upload.offset !== upload.size) continue;
+    // One nobody can make sense of stays where it is, and keeps nobody from starting.
+    try {
+      found.push(await noteArrival(arrivalOf(upload)));
+    } catch (problem) {
+      console.error(`${file} in ${places.arriving} cannot be taken in: ${(problem as Error).message}`);
+    }
   }
   return found;
 }

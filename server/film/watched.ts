@@ -5,7 +5,7 @@ import { watch, type FSWatcher } from 'chokidar';
 import type { Order } from 'sequelize';
 import { GameRow, MembershipRow, ProgramRow } from '../db/models';
 import { folderName, watchedFolder, type FilmPlaces } from './places';
-import { keptWith, noteLeftOver } from './uploads';
+import { keptWith, LONGEST_NAME, noteLeftOver } from './uploads';
 
 /** A file is whole when nothing was written to it for so long, milliseconds. */
 const QUIET = 3000;
@@ -58,7 +58,13 @@ async function takeIn(
   const game = await GameRow.findOne({ where: { programId: program.id }, order: newest });
   const upload = `p${program.id}-${randomUUID()}`;
   const { size } = await stat(file);
-  const said = { name, kind: 'own game', game: String(game?.id ?? ''), sound: 'drop' } as const;
+  // The end of a long name says more than its beginning.
+  const said = {
+    name: name.slice(-LONGEST_NAME),
+    kind: 'own game',
+    game: String(game?.id ?? ''),
+    sound: 'drop',
+  } as const;
   await mkdir(places.arriving, { recursive: true });
   // What is known of it is written first: a film that was moved and not noted is found at the next start.
   const note = { id: upload, size, offset: size, metadata: keptWith(said, program.id, coach.userId) };

@@ -6,7 +6,7 @@ import type { Angle, ClipBody } from '#core/model/snap';
 import { database } from '../db/database';
 import { filmBody } from '../db/mappers';
 import { ClipRow, FilmRow, GameRow, GradeRow, ProgramRow, SnapRow } from '../db/models';
-import { watchedFolder, type FilmPlaces } from '../film/places';
+import { removeFiles, watchedFolder, type FilmPlaces } from '../film/places';
 import type { Member } from '../session/member';
 import { ownSnap } from './film';
 
@@ -22,12 +22,20 @@ export interface Arrival {
   readonly userId: number;
 }
 
-/** Notes an upload that is whole; the same one noted twice is one film. */
+/** Notes an upload that is whole; the same one noted twice is one film. A game that is gone meanwhile is none. */
 export async function noteArrival({ upload, bytes, keepSound, ...arrival }: Arrival): Promise<number> {
   await database();
+  const game = arrival.gameId === null ? null : await GameRow.findByPk(arrival.gameId, { attributes: ['id'] });
   const [row] = await FilmRow.findOrCreate({
     where: { upload },
-    defaults: { ...arrival, upload, bytes: String(bytes), state: 'waiting', body: { keepSound } },
+    defaults: {
+      ...arrival,
+      gameId: game?.id ?? null,
+      upload,
+      bytes: String(bytes),
+      state: 'waiting',
+      body: { keepSound },
+    },
   });
   return row.id;
 }
@@ -130,7 +138,8 @@ export async function filmIsReady(row: FilmRow, checksum: string, body: FilmBody
 /** Shows a snap that has no film from that angle yet what its film's name says; nothing when it does not say, or the place is taken. The game is locked. */
 export async function showSnap(filmId: number, transaction: Transaction): Promise<void> {
   const row = await FilmRow.findByPk(filmId, { transaction });
-  if (!row?.gameId || row.state !== 'ready') return;
+  // An opponent's film, or one of practice, shows snaps of its own however it is called.
+  if (!row?.gameId || row.state !== 'ready' || row.kind !== 'own game') return;
   const { snap, angle } = readClipName(row.name);
   if (snap === null || angle === null) return;
   const { programId, gameId } = row;
@@ -180,19 +189,18 @@ export async function deleteFilm(
   member: Member,
   id: number,
   confirmed: boolean,
-  { storage }: FilmPlaces,
+  places: FilmPlaces,
 ): Promise<{ deleted: boolean; marks: number }> {
   const row = await ownFilm(member, id);
   const { programId } = member;
   const clip = await ClipRow.findOne({ where: { programId, filmId: id } });
   const marks = clip ? await GradeRow.count({ where: { programId, snapId: clip.snapId } }) : 0;
   if (marks > 0 && !confirmed) return { deleted: false, marks };
-  const { original, playable, still } = filmBody(row);
   const sequelize = await database();
   await sequelize.transaction(async (transaction) => {
     await ClipRow.update({ file: '' }, { where: { programId, filmId: id }, transaction });
     await row.destroy({ transaction });
   });
-  for (const key of new Set([original, playable, still])) if (key) await storage.remove(key);
+  await removeFiles(row, places);
   return { deleted: true, marks };
 }

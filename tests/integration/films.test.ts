@@ -191,6 +191,24 @@ describe('work on a film', () => {
     expect((await rowOf(id)).state).toBe('waiting');
   });
 
+  it('deleting leaves nothing of it on the machine, wherever it was', async () => {
+    const { coach } = lanterns.members;
+    const here = () => [...readdirSync(places.arriving), ...readdirSync(localOf(`p${lanterns.programId}`))].sort();
+    const before = here();
+    const waiting = await arrive(plain, 'waiting.mp4');
+    await deleteFilm(coach, waiting, false, places);
+    const refused = await prepared(textFile('bad.mp4', 'no film'), 'refused.mp4');
+    await deleteFilm(coach, refused.id, false, places);
+    const ready = await prepared(film('gone.avi', '-c:v', 'mpeg4'), 'gone.avi');
+    await deleteFilm(coach, ready.id, false, places);
+    const busy = await arrive(film('busy.avi', '-vf', 'loop=10:60', '-c:v', 'mpeg4'), 'busy.avi');
+    const work = prepareFilm(busy, places);
+    await expect.poll(async () => (await rowOf(busy)).state, { interval: 5 }).toBe('working');
+    await deleteFilm(coach, busy, false, places);
+    await work;
+    expect(here()).toEqual(before);
+  });
+
   it('leaves alone what is ready, and what nobody knows', async () => {
     const row = await prepared(plain, 'ready.mp4');
     await prepareFilm(row.id, places);
@@ -228,6 +246,14 @@ describe('film and snaps', () => {
       await Promise.all([shown, addSnaps(members.coach, gameId, [number], CALL)]);
       expect(await ClipRow.count({ where: { filmId: id } })).toBe(1);
     }
+  });
+
+  it('an opponent’s film is never taken for our snap of that number', async () => {
+    const { gameId, members } = lanterns;
+    const row = await prepared(film('theirs.mp4', ...H264, '-vf', 'vflip'), 'x.mp4', { gameId });
+    await row.update({ kind: 'opponent', name: 'snap 90 sideline.mp4' });
+    await addSnaps(members.coach, gameId, [90], CALL);
+    expect(await ClipRow.count({ where: { filmId: row.id } })).toBe(0);
   });
 
   it('a new snap is in the situation that follows', async () => {

@@ -3,7 +3,7 @@ import type { AddressInfo } from 'node:net';
 import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest';
-import { FilmRow } from '../../server/db/models';
+import { FilmRow, GameRow } from '../../server/db/models';
 import { placesIn, type FilmPlaces } from '../../server/film/places';
 import { noteLeftOver, uploadServer, UPLOAD_PATH } from '../../server/film/uploads';
 import type { Member } from '../../server/session/member';
@@ -126,6 +126,33 @@ describe('an upload', () => {
     expect(await FilmRow.count()).toBe(1);
     await begin();
     expect(await noteLeftOver(places)).toEqual([film]);
+  });
+
+  it('nobody can make sense of is left where it is, and the others are found', async () => {
+    const [spoilt, good] = [await begin(), await begin()];
+    for (const place of [spoilt, good]) await part(place, 0, bytes.length);
+    await FilmRow.destroy({ where: {} });
+    const note = join(places.arriving, `${spoilt.split('/').at(-1)!}.json`);
+    const kept = JSON.parse(readFileSync(note, 'utf8')) as object;
+    writeFileSync(note, JSON.stringify({ ...kept, metadata: { name: 'x', kind: 'holiday' } }));
+    expect(await noteLeftOver(places)).toHaveLength(1);
+    expect((await FilmRow.findAll()).map((f) => f.upload)).toEqual([good.split('/').at(-1)]);
+    expect(existsSync(note)).toBe(true);
+  });
+
+  it('for a game that was deleted meanwhile is of no game', async () => {
+    const { seasonId } = (await GameRow.findByPk(lanterns.gameId))!;
+    const game = await GameRow.create({
+      programId: lanterns.programId,
+      seasonId,
+      opponent: 'X',
+      week: 2,
+      published: false,
+    });
+    const place = await begin({ game: String(game.id) });
+    await game.destroy();
+    await part(place, 0, bytes.length);
+    expect((await FilmRow.findAll())[0]).toMatchObject({ gameId: null });
   });
 
   it('that nobody goes on with is given up after two weeks', async () => {

@@ -44,7 +44,9 @@ export const useFilmIn = defineStore('film-in', () => {
   /** Numbers the films of this game name and nobody has logged. */
   const unlogged = computed(() => {
     const known = new Set(snaps.value.map((s) => s.number));
-    const named = films.value.flatMap((f) => (f.snap ? [] : (readClipName(f.name).snap ?? [])));
+    const named = films.value.flatMap((f) =>
+      f.snap || f.kind !== 'own game' ? [] : (readClipName(f.name).snap ?? []),
+    );
     return [...new Set(named)].filter((n) => n > 0 && !known.has(n)).sort((a, b) => a - b);
   });
 
