@@ -13,7 +13,10 @@ const cameIn = (page: Page, name: string) =>
   page.getByRole('region', { name: 'What came in' }).getByRole('listitem').filter({ hasText: name });
 
 test('both angles of a snap come in, are logged and watched, and their frames are marked', async ({ page }) => {
-  await enter(page, 'assistant', '/film/in');
+  // The list of snaps is open already: what is logged afterwards has to come into it.
+  await enter(page, 'assistant', '/film');
+  await expect(page.getByText(/^Snap \d+:/)).toBeVisible();
+  await page.getByRole('link', { name: 'Bring film in', exact: true }).click();
   await choose(page, [
     { name: 'snap 41 end zone.webm', buffer: demo('03', 'end-zone') },
     { name: 'snap 41 sideline.webm', buffer: demo('04', 'sideline') },
@@ -24,6 +27,7 @@ test('both angles of a snap come in, are logged and watched, and their frames ar
   await cameIn(page, 'snap 41 end zone.webm').getByRole('link', { name: 'Watch' }).click();
   await expect(page.getByText('Snap 41:')).toBeVisible();
   await expect(page.locator('video')).toHaveCount(2);
+  await expect(page.getByRole('complementary', { name: 'Snaps' }).locator('[aria-current]')).toContainText('41');
 
   // Each angle is marked for itself; from then on both show the same moment.
   for (let i = 0; i < 7; i++) await page.keyboard.press('ArrowRight');
@@ -132,7 +136,11 @@ test('a game of one’s own begins here', async ({ page }) => {
   await page.getByRole('button', { name: 'Log snap 1' }).click({ timeout: 60_000 });
   await cameIn(page, 'play 1 EZ.webm').getByRole('link', { name: 'Watch' }).click();
   await expect(page.getByText('Snap 1:')).toBeVisible();
-  await expect(page.getByText('Week 1, Saltmarsh Union')).toBeVisible();
+  const game = page.getByRole('combobox', { name: 'Game' });
+  await expect(game.locator('option:checked')).toHaveText('Week 1, Saltmarsh Union');
+  await game.selectOption('Week 5, Fennick Otters');
+  await expect(page.getByRole('complementary', { name: 'Snaps' })).toContainText('graded');
+  await expect(page.getByText(/^Snap \d+:/)).not.toHaveText('Snap 1:');
 });
 
 test('the keys are shown, and wait while they are', async ({ page }) => {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core';
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue';
 
 const props = defineProps<{
@@ -49,16 +50,11 @@ const STEPS: Readonly<Record<string, readonly [number, number]>> = {
 /** With Alt the arrows move what is looked at. */
 function pan(event: KeyboardEvent): void {
   const step = STEPS[event.key];
-  if (!event.altKey || !step || props.zoomed === 1) return;
+  if (!event.altKey || !step || !props.leads || props.zoomed === 1) return;
   event.preventDefault();
   look(middle.value.x + (0.15 * step[0]) / props.zoomed, middle.value.y + (0.15 * step[1]) / props.zoomed);
 }
-onMounted(() => props.leads && addEventListener('keydown', pan));
-watch(
-  () => props.leads,
-  (leads) => (leads ? addEventListener('keydown', pan) : removeEventListener('keydown', pan)),
-);
-onBeforeUnmount(() => removeEventListener('keydown', pan));
+useEventListener('keydown', pan);
 </script>
 
 <template>

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { computed } from 'vue';
 import type { Situation } from '#core/model/snap';
 
 defineProps<{ situation: Situation; readOnly: boolean }>();
@@ -7,7 +6,7 @@ const emit = defineEmits<{ change: [part: Partial<Situation>] }>();
 
 const ORDINALS = ['1st', '2nd', '3rd', '4th'] as const;
 const HASHES = { left: 'left hash', middle: 'middle', right: 'right hash' } as const;
-const QUARTERS = computed(() => ['1st quarter', '2nd quarter', '3rd quarter', '4th quarter', 'overtime']);
+const QUARTERS = ['1st quarter', '2nd quarter', '3rd quarter', '4th quarter', 'overtime'] as const;
 const signed = (n: number): string => (n > 0 ? `+${n}` : n < 0 ? `−${-n}` : '0');
 const said = ({ down, distance, hash, gain }: Situation): string =>
   `${ORDINALS[down - 1]} and ${distance}, ${HASHES[hash]}, gained ${signed(gain)}`;

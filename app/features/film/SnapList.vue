@@ -4,13 +4,15 @@ import { schemeName } from '~/features/board/scheme-names';
 import { nameOfCall } from '#core/names/names';
 import { usePlaybook } from '~/features/playbook/store';
 import type { Grade } from '#core/model/grade';
-import { gradedCount, useFilm, type SnapItem } from './store';
+import { gradedCount, useFilm, type GameItem, type SnapItem } from './store';
 
 const film = useFilm();
 const playbook = usePlaybook();
 const list = ref<HTMLElement | null>(null);
 const game = computed(() => film.games.find((g) => g.id === film.game) ?? null);
 const done = computed(() => film.snaps.filter((s) => gradedCount(s) >= s.asked.length).length);
+
+const sayGame = ({ week, opponent }: GameItem): string => `Week ${week}, ${opponent}`;
 
 /** The worst of the snap's marks stands for it. */
 function worst(item: SnapItem): Grade | null {
@@ -39,7 +41,15 @@ watch(
 
 <template>
   <aside aria-label="Snaps">
-    <h2>{{ game ? `Week ${game.week}, ${game.opponent}` : 'Snaps' }}</h2>
+    <select
+      v-if="film.games.length > 1"
+      :value="film.game ?? ''"
+      aria-label="Game"
+      @change="film.openGame(Number(($event.target as HTMLSelectElement).value))"
+    >
+      <option v-for="g in film.games" :key="g.id" :value="g.id">{{ sayGame(g) }}</option>
+    </select>
+    <h2 v-else>{{ game ? sayGame(game) : 'Snaps' }}</h2>
     <p class="soft">{{ film.snaps.length }} snaps, {{ done }} graded</p>
     <p><NuxtLink class="in" to="/film/in">Bring film in</NuxtLink></p>
     <p v-if="film.changedProblem" class="soft">
@@ -76,6 +86,16 @@ aside {
   font-size: 13px;
   min-height: 0;
   overflow: auto;
+}
+select {
+  margin: 0 14px;
+  max-width: calc(100% - 28px);
+  font: inherit;
+  font-weight: 700;
+  color: var(--ink);
+  background: var(--sheet);
+  border: 0;
+  border-bottom: 2px solid var(--violet);
 }
 h2,
 p {

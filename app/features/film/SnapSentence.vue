@@ -70,8 +70,6 @@ async function confirm(): Promise<void> {
           filter
           @choose="set({ front: $event, frontName: fronts.find((f) => f.text === $event)!.name })"
         />
-      </template>
-      <template v-if="!film.readOnly">
         <span>from</span>
         <WordSelect
           :value="call.formation"

@@ -68,19 +68,32 @@ export const useFilm = defineStore('film', () => {
   const open = (id: number | null): Promise<boolean> =>
     attempt(async () => {
       if (!session.staff) return id === null ? undefined : show(await fetchSnap(id));
-      if (games.value.length === 0) games.value = await request<GameItem[]>('/api/games');
       const found = id === null ? null : await fetchSnap(id);
+      if (games.value.length === 0 || (found && !games.value.some((g) => g.id === found.gameId)))
+        games.value = await request<GameItem[]>('/api/games');
       const wanted = found?.gameId ?? game.value ?? games.value.at(-1)?.id ?? null;
       if (wanted === null) return;
-      if (game.value !== wanted || snaps.value.length === 0) {
-        snaps.value = await request<SnapItem[]>(`/api/games/${wanted}/snaps`);
-        game.value = wanted;
-        void loadChanged(wanted);
-      }
+      // Snaps may have been logged since the list was asked for.
+      const isKnown = game.value === wanted && (!found || snaps.value.some((s) => s.id === found.id));
+      if (!isKnown || snaps.value.length === 0) await openList(wanted);
       const first = snaps.value.find((s) => gradedCount(s) < s.asked.length) ?? snaps.value[0];
       if (found) show(found);
       else if (first) show(await fetchSnap(first.id));
+      else snap.value = null;
     });
+
+  /** Opens another game, at the first snap that is not graded. */
+  const openGame = (id: number): Promise<boolean> => {
+    game.value = id;
+    snaps.value = [];
+    return open(null);
+  };
+
+  async function openList(of: number): Promise<void> {
+    snaps.value = await request<SnapItem[]>(`/api/games/${of}/snaps`);
+    game.value = of;
+    void loadChanged(of);
+  }
 
   /** What would be worked out otherwise today: beside the film, which opens without it. */
   async function loadChanged(of: number): Promise<void> {
@@ -213,6 +226,7 @@ export const useFilm = defineStore('film', () => {
     loadProblem,
     readOnly,
     open,
+    openGame,
     mark,
     change,
     restPlus,
