@@ -27,9 +27,10 @@ async function changeTo(id: number): Promise<void> {
   window.location.reload();
 }
 
+/** Nothing of what was looked at stays in the page for whoever logs in next. */
 async function leave(): Promise<void> {
   await session.logOut();
-  await navigateTo('/login');
+  window.location.assign('/login');
 }
 </script>
 

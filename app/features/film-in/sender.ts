@@ -1,4 +1,4 @@
-import { Upload, type PreviousUpload } from 'tus-js-client';
+import { defaultOptions, Upload } from 'tus-js-client';
 import type { FilmKind } from '#core/model/film';
 
 /** What is said of a file when it is sent. */
@@ -7,6 +7,8 @@ export interface Said {
   readonly kind: FilmKind;
   readonly game: number | null;
   readonly keepSound: boolean;
+  /** Whose film it is: what one member has begun on this machine is not another’s to see or to go on with. */
+  readonly owner: string;
 }
 
 /** What whoever sends a file is told. */
@@ -45,19 +47,20 @@ function wordsOf(problem: unknown): string {
 }
 
 /** Sends a file, from where it was broken off when the same one was begun before. */
-export function startSending(file: File, { name, kind, game, keepSound }: Said, told: Told): Sending {
+export function startSending(file: File, { name, kind, game, keepSound, owner }: Said, told: Told): Sending {
   const upload = new Upload(file, {
     endpoint: ENDPOINT,
     chunkSize: PART,
     retryDelays: AGAIN_AFTER,
     removeFingerprintOnSuccess: true,
-    metadata: { name, kind, game: game === null ? '' : String(game), sound: keepSound ? 'keep' : 'drop' },
+    metadata: { name, kind, game: game === null ? '' : String(game), sound: keepSound ? 'keep' : 'drop', owner },
     onProgress: (sent) => told.sent(sent),
     onSuccess: () => told.done(),
     onError: (problem) => told.failed(wordsOf(problem)),
   });
   const goOn = (): void => {
-    void upload.findPreviousUploads().then(([previous]) => {
+    void upload.findPreviousUploads().then((all) => {
+      const previous = all.find((p) => p.metadata.owner === owner);
       if (previous && !upload.url) upload.resumeFromPreviousUpload(previous);
       upload.start();
     });
@@ -66,9 +69,8 @@ export function startSending(file: File, { name, kind, game, keepSound }: Said, 
   return { pause: () => void upload.abort(), goOn, drop: () => void upload.abort(true) };
 }
 
-/** Names of files that were begun on this machine and are not whole. */
-export async function unfinishedNames(): Promise<string[]> {
-  const nothing = new Upload(new Blob(), { endpoint: ENDPOINT });
-  const kept: PreviousUpload[] = await nothing.options.urlStorage!.findAllUploads();
-  return kept.map((k) => k.metadata.name ?? 'a film');
+/** Names of the films a member has begun on this machine that are not whole. */
+export async function unfinishedNames(owner: string): Promise<string[]> {
+  const kept = await defaultOptions.urlStorage.findAllUploads();
+  return kept.filter((k) => k.metadata.owner === owner).map((k) => k.metadata.name ?? 'a film');
 }

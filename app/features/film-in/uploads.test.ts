@@ -26,9 +26,11 @@ vi.mock('./sender', () => ({
     sent.push(one);
     return one;
   },
-  unfinishedNames: async () => kept,
+  unfinishedNames: async (owner: string) => (owner === OWNER ? kept : ['somebody else’s']),
 }));
 
+/** Nobody is logged in here. */
+const OWNER = 'undefined-undefined';
 const SAID = { kind: 'own game', game: 1, keepSound: false } as const;
 const clip = (name: string): File => new File(['film'], name);
 beforeEach(() => {

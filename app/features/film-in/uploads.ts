@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
+import { useSession } from '~/features/session/store';
 import { startSending, unfinishedNames, type Said, type Sending } from './sender';
 
 export interface UploadItem {
@@ -16,6 +17,8 @@ const AT_ONCE = 2;
 
 /** Files on their way to the server; they go on while other places are looked at. */
 export const useUploads = defineStore('uploads', () => {
+  const session = useSession();
+  const owner = (): string => `${session.member?.programId}-${session.member?.userId}`;
   const items = ref<UploadItem[]>([]);
   /** Begun on this machine some time ago, and not whole. */
   const unfinished = ref<string[]>([]);
@@ -27,10 +30,10 @@ export const useUploads = defineStore('uploads', () => {
   const busy = computed(() => items.value.some((i) => i.state === 'sending' || i.state === 'queued'));
   const itemOf = (key: number): UploadItem | undefined => items.value.find((i) => i.key === key);
 
-  function add(chosen: readonly File[], said: Omit<Said, 'name'>): void {
+  function add(chosen: readonly File[], said: Omit<Said, 'name' | 'owner'>): void {
     for (const file of chosen) {
       const key = next++;
-      files.set(key, { file, said: { ...said, name: file.name }, sending: null });
+      files.set(key, { file, said: { ...said, name: file.name, owner: owner() }, sending: null });
       items.value.push({ key, name: file.name, size: file.size, sent: 0, state: 'queued', problem: '' });
       unfinished.value = unfinished.value.filter((name) => name !== file.name);
     }
@@ -92,7 +95,7 @@ export const useUploads = defineStore('uploads', () => {
   }
 
   async function lookForUnfinished(): Promise<void> {
-    const names = await unfinishedNames();
+    const names = await unfinishedNames(owner());
     unfinished.value = names.filter((name) => !items.value.some((i) => i.name === name));
   }
 

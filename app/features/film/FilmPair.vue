@@ -4,6 +4,7 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import { FRAME_OF, MOMENTS, sinceSnap, type Moment } from '#core/film/frames';
 import type { ClipBody } from '#core/model/snap';
 import FilmPicture from './FilmPicture.vue';
+import { capOf } from './keys';
 import { useTransport, type Shown } from './transport';
 
 type Clip = ClipBody & { id: number; angle: string };
@@ -69,7 +70,6 @@ const marks = computed(() => {
 });
 const SPEED_WORDS = { 1: 'full', 0.5: 'half', 0.25: 'quarter' } as const;
 const ZOOM_WORDS: Readonly<Record<number, string>> = { 1: 'nearer', 2: 'twice as near', 4: 'four times as near' };
-const MOMENT_KEYS = { snap: 'J', contact: 'K', whistle: 'L' } as const;
 </script>
 
 <template>
@@ -91,15 +91,19 @@ const MOMENT_KEYS = { snap: 'J', contact: 'K', whistle: 'L' } as const;
     </div>
     <div v-if="clips.length" class="transport">
       <button class="plain" type="button" :aria-pressed="playing" @click="transport.toggle">
-        <kbd>space</kbd> {{ playing ? 'stop' : 'play' }}
+        <kbd>{{ capOf('play') }}</kbd> {{ playing ? 'stop' : 'play' }}
       </button>
       <button class="plain" type="button" @click="transport.seek(frame - 1)">
-        <kbd>←</kbd><span class="visually-hidden">one frame back</span>
+        <kbd>{{ capOf('back') }}</kbd><span class="visually-hidden">one frame back</span>
       </button>
-      <button class="plain" type="button" @click="transport.seek(frame + 1)"><kbd>→</kbd> frame</button>
-      <button class="plain" type="button" @click="transport.slower"><kbd>v</kbd> {{ SPEED_WORDS[speed] }} speed</button>
+      <button class="plain" type="button" @click="transport.seek(frame + 1)">
+        <kbd>{{ capOf('on') }}</kbd> frame
+      </button>
+      <button class="plain" type="button" @click="transport.slower">
+        <kbd>{{ capOf('speed') }}</kbd> {{ SPEED_WORDS[speed] }} speed
+      </button>
       <button class="plain" type="button" :aria-pressed="looping" @click="looping = !looping">
-        <kbd>o</kbd> over and over
+        <kbd>{{ capOf('loop') }}</kbd> over and over
       </button>
       <div class="track">
         <input
@@ -116,6 +120,7 @@ const MOMENT_KEYS = { snap: 'J', contact: 'K', whistle: 'L' } as const;
           :key="m.name"
           type="button"
           class="plain tick"
+          :class="m.name"
           :style="{ left: `${(m.frame / Math.max(1, last)) * 100}%` }"
           @click="transport.seek(m.frame)"
         >
@@ -128,17 +133,21 @@ const MOMENT_KEYS = { snap: 'J', contact: 'K', whistle: 'L' } as const;
       <span v-if="!readOnly" class="here"
         >here is the
         <button v-for="m in MOMENTS" :key="m" class="plain" type="button" @click="markHere(m)">
-          <kbd>{{ MOMENT_KEYS[m] }}</kbd> {{ m }}
+          <kbd>{{ capOf(m) }}</kbd> {{ m }}
         </button>
       </span>
       <button v-if="clips.length > 1" class="plain" type="button" @click="swap">
-        <kbd>t</kbd> the other angle leads
+        <kbd>{{ capOf('swap') }}</kbd> the other angle leads
       </button>
       <button v-if="clips.length > 1" class="plain" type="button" @click="arrange">
-        <kbd>y</kbd> {{ layout === 'large' ? 'both alike' : 'one large' }}
+        <kbd>{{ capOf('arrange') }}</kbd> {{ layout === 'large' ? 'both alike' : 'one large' }}
       </button>
-      <button class="plain" type="button" @click="zoom"><kbd>z</kbd> {{ ZOOM_WORDS[zoomed] }}</button>
-      <span class="soft"><kbd>?</kbd> all keys</span>
+      <button class="plain" type="button" @click="zoom">
+        <kbd>{{ capOf('zoom') }}</kbd> {{ ZOOM_WORDS[zoomed] }}
+      </button>
+      <span class="soft"
+        ><kbd>{{ capOf('help') }}</kbd> all keys</span
+      >
     </div>
   </div>
 </template>
@@ -205,6 +214,13 @@ const MOMENT_KEYS = { snap: 'J', contact: 'K', whistle: 'L' } as const;
   font-size: 11px;
   color: var(--soft);
   white-space: nowrap;
+}
+/* The two stand close: one ends where it is, the other begins there. */
+.tick.snap {
+  transform: translateX(-100%);
+}
+.tick.contact {
+  transform: translateX(3px);
 }
 .tick:hover {
   color: var(--violet);

@@ -6,7 +6,7 @@ import { FAULTS, FAULT_IDS, type FaultId } from '#core/model/faults';
 import ManColumns from '~/features/board/ManColumns.vue';
 import { blockName, upperFirst } from '~/features/board/words';
 import type { Column } from '~/features/board/scale';
-import { FAULT_KEYS, MARK_KEYS, markBy } from './keys';
+import { capOf, FAULT_KEYS, MARK_KEYS, markBy } from './keys';
 import { useFilm } from './store';
 
 defineProps<{ columns: readonly Column[]; numbers: Readonly<Record<string, number>> }>();
@@ -89,7 +89,9 @@ function allPlus(): void {
         >
           <kbd>{{ m.key }}</kbd> {{ m.says }}
         </button>
-        <button class="plain" type="button" @click="film.mark(film.selected!, null)"><kbd>⌫</kbd> no mark</button>
+        <button class="plain" type="button" @click="film.mark(film.selected!, null)">
+          <kbd>{{ capOf('none') }}</kbd> no mark
+        </button>
       </div>
       <div class="hands faults">
         <button
@@ -112,7 +114,7 @@ function allPlus(): void {
         </select>
       </div>
       <label class="note-field"
-        ><kbd>n</kbd> note
+        ><kbd>{{ capOf('note') }}</kbd> note
         <textarea
           ref="field"
           rows="1"
@@ -126,7 +128,7 @@ function allPlus(): void {
     </section>
     <div v-if="!film.readOnly" class="hands enter">
       <button class="plain" type="button" @click="allPlus">
-        <kbd>Enter</kbd>
+        <kbd>{{ capOf('rest') }}</kbd>
         {{
           left === film.men.length ? 'everybody did his job' : left ? `the other ${left} did their job` : 'all marked'
         }}, next snap
@@ -134,7 +136,9 @@ function allPlus(): void {
       <span v-if="!current" class="soft"
         ><kbd>1</kbd>-<kbd>{{ film.men.length }}</kbd> a man who did not</span
       >
-      <span class="soft"><kbd>↑</kbd> <kbd>↓</kbd> snap</span>
+      <span class="soft"
+        ><kbd>{{ capOf('before') }}</kbd> <kbd>{{ capOf('after') }}</kbd> snap</span
+      >
       <span class="soft saved" role="status">{{ film.queue.length ? 'saving …' : 'all marks saved' }}</span>
     </div>
   </div>

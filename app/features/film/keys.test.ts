@@ -1,11 +1,17 @@
 import { describe, expect, it } from 'vitest';
-import { FILM_HANDS } from './keys';
+import { capOf, FILM_HANDS } from './keys';
 
 describe('the keys of the film place', () => {
   it('are each one key and say what they do', () => {
     expect(new Set(FILM_HANDS.map((h) => h.key)).size).toBe(FILM_HANDS.length);
     expect(FILM_HANDS.every((h) => h.says.length > 0 && h.cap.length > 0)).toBe(true);
     expect(FILM_HANDS.some((h) => /^\d$/.test(h.key))).toBe(false);
+  });
+
+  it('have a name of their own where a button does the same', () => {
+    const names = FILM_HANDS.flatMap((h) => h.name ?? []);
+    expect(new Set(names).size).toBe(names.length);
+    expect([capOf('play'), capOf('snap'), capOf('rest')]).toEqual(['space', 'shift j', 'Enter']);
   });
 
   it('that change something are for those who grade', () => {

@@ -28,8 +28,28 @@ export interface Hands {
 }
 type Film = ReturnType<typeof useFilm>;
 
+/** What can be done by a button as well. */
+export type HandName =
+  | Moment
+  | 'play'
+  | 'back'
+  | 'on'
+  | 'speed'
+  | 'loop'
+  | 'swap'
+  | 'arrange'
+  | 'zoom'
+  | 'help'
+  | 'before'
+  | 'after'
+  | 'rest'
+  | 'note'
+  | 'none';
+
 /** One key of the film place: what it is called on the keyboard, what it does in words, and whether only those who grade have it. */
 export interface Hand {
+  /** By which a button that does the same finds it. */
+  readonly name?: HandName;
   /** As the event names it; capitals with shift. */
   readonly key: string;
   /** As it is printed. */
@@ -74,16 +94,46 @@ const onMan =
 
 /** Every key of the film place, once: what is pressed, what is shown with `?`, and what is done. */
 export const FILM_HANDS: readonly Hand[] = [
-  { key: ' ', cap: 'space', says: 'play or stop', group: 'Film', does: (h) => h.toggle() },
-  { key: 'ArrowLeft', cap: '←', says: 'one frame back, ten with shift', group: 'Film', does: (h) => h.step(-1) },
-  { key: 'ArrowRight', cap: '→', says: 'one frame on, ten with shift', group: 'Film', does: (h) => h.step(1) },
-  { key: 'v', cap: 'v', says: 'full, half, quarter speed', group: 'Film', does: (h) => h.slower() },
-  { key: 'o', cap: 'o', says: 'over and over, from the snap to the whistle', group: 'Film', does: (h) => h.loop() },
+  { name: 'play', key: ' ', cap: 'space', says: 'play or stop', group: 'Film', does: (h) => h.toggle() },
+  {
+    name: 'back',
+    key: 'ArrowLeft',
+    cap: '←',
+    says: 'one frame back, ten with shift',
+    group: 'Film',
+    does: (h) => h.step(-1),
+  },
+  {
+    name: 'on',
+    key: 'ArrowRight',
+    cap: '→',
+    says: 'one frame on, ten with shift',
+    group: 'Film',
+    does: (h) => h.step(1),
+  },
+  { name: 'speed', key: 'v', cap: 'v', says: 'full, half, quarter speed', group: 'Film', does: (h) => h.slower() },
+  {
+    name: 'loop',
+    key: 'o',
+    cap: 'o',
+    says: 'over and over, from the snap to the whistle',
+    group: 'Film',
+    does: (h) => h.loop(),
+  },
   { key: 'j', cap: 'j', says: 'to the snap', group: 'Film', does: (h) => h.jump('snap') },
   { key: 'k', cap: 'k', says: 'to the first contact', group: 'Film', does: (h) => h.jump('contact') },
   { key: 'l', cap: 'l', says: 'to the whistle', group: 'Film', does: (h) => h.jump('whistle') },
-  { key: 'J', cap: 'shift j', says: 'here is the snap', group: 'Film', staff: true, does: (h) => h.markHere('snap') },
   {
+    name: 'snap',
+    key: 'J',
+    cap: 'shift j',
+    says: 'here is the snap',
+    group: 'Film',
+    staff: true,
+    does: (h) => h.markHere('snap'),
+  },
+  {
+    name: 'contact',
     key: 'K',
     cap: 'shift k',
     says: 'here is the contact',
@@ -92,6 +142,7 @@ export const FILM_HANDS: readonly Hand[] = [
     does: (h) => h.markHere('contact'),
   },
   {
+    name: 'whistle',
     key: 'L',
     cap: 'shift l',
     says: 'here is the whistle',
@@ -99,13 +150,28 @@ export const FILM_HANDS: readonly Hand[] = [
     staff: true,
     does: (h) => h.markHere('whistle'),
   },
-  { key: 't', cap: 't', says: 'the other angle leads', group: 'Film', does: (h) => h.swap() },
-  { key: 'y', cap: 'y', says: 'one picture large, or both alike', group: 'Film', does: (h) => h.arrange() },
-  { key: 'z', cap: 'z', says: 'nearer; then drag, or alt and arrows', group: 'Film', does: (h) => h.zoom() },
-  { key: '?', cap: '?', says: 'this list', group: 'Film', does: (h) => h.help() },
-  { key: 'ArrowUp', cap: '↑', says: 'the snap before', group: 'Snaps', does: (h) => h.go(-1) },
-  { key: 'ArrowDown', cap: '↓', says: 'the snap after', group: 'Snaps', does: (h) => h.go(1) },
+  { name: 'swap', key: 't', cap: 't', says: 'the other angle leads', group: 'Film', does: (h) => h.swap() },
   {
+    name: 'arrange',
+    key: 'y',
+    cap: 'y',
+    says: 'one picture large, or both alike',
+    group: 'Film',
+    does: (h) => h.arrange(),
+  },
+  {
+    name: 'zoom',
+    key: 'z',
+    cap: 'z',
+    says: 'nearer; then drag, or alt and arrows',
+    group: 'Film',
+    does: (h) => h.zoom(),
+  },
+  { name: 'help', key: '?', cap: '?', says: 'this list', group: 'Film', does: (h) => h.help() },
+  { name: 'before', key: 'ArrowUp', cap: '↑', says: 'the snap before', group: 'Snaps', does: (h) => h.go(-1) },
+  { name: 'after', key: 'ArrowDown', cap: '↓', says: 'the snap after', group: 'Snaps', does: (h) => h.go(1) },
+  {
+    name: 'rest',
     key: 'Enter',
     cap: 'Enter',
     says: 'everybody else did his job, next snap',
@@ -133,6 +199,7 @@ export const FILM_HANDS: readonly Hand[] = [
     does: onMan((film, man) => markBy(film, man, mark)),
   })),
   {
+    name: 'note',
     key: 'n',
     cap: 'n',
     says: 'a note',
@@ -141,6 +208,7 @@ export const FILM_HANDS: readonly Hand[] = [
     does: onMan((_film, _man, h) => h.note()),
   },
   {
+    name: 'none',
     key: 'Backspace',
     cap: '⌫',
     says: 'no mark',
@@ -162,6 +230,9 @@ export const FILM_HANDS: readonly Hand[] = [
     },
   })),
 ];
+
+/** What is printed on the key that does the same as a button. */
+export const capOf = (name: HandName): string => FILM_HANDS.find((h) => h.name === name)!.cap;
 
 /** Arrows with shift go ten frames. */
 const FAR = 10;
