@@ -91,6 +91,9 @@ const FRONTS = {
   'Over, walked up': 'LE 5 left; N 1 left; T 3 right; RE 5 right; S 9 right up; W 30 left; M 10 right',
   'Over, tackle slants in': 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right; T slant left',
   'Over, end loops': 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right; twist T RE',
+  'Over, line slants right': 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right; slant right',
+  'Over, Mike in the A gap': 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right; M blitz A right',
+  'Odd, edge': 'LE 5 left; N 0; RE 5 right; W 20 left; M 20 right; W edge left',
   Bear: 'LE 9 left; L 3 left; N 0; R 3 right; RE 9 right; W 20 left; M 20 right',
 } as const;
 
@@ -183,6 +186,21 @@ export const DEMO_SNAPS: readonly DemoSnap[] = [
   ),
   snap('power', 'right', 'H right', 'Over, tackle slants in', [2, 2, 8, 'right', 3]),
   snap('pro-five-back', 'right', 'One back behind', 'Over, end loops', [2, 3, 5, 'middle', 0]),
+  snap('counter-gt', 'right', 'Tight end right', 'Over', [3, 1, 10, 'middle', 6]),
+  snap('outside-zone', 'left', 'Tight end right', 'Over', [3, 2, 4, 'left', 4], [{ man: 'LT', fault: 'wrong-man' }]),
+  snap('duo', 'right', 'Tight end right', 'Under', [3, 1, 10, 'middle', 3]),
+  snap('pin-pull-any', 'right', 'Tight end right', 'Over', [3, 2, 7, 'right', 5], [{ man: 'C', fault: 'missed' }]),
+  snap('short-trap', 'right', 'Five-man', 'Over', [3, 3, 2, 'right', 4], [{ man: 'LG', fault: 'wrong-man' }]),
+  snap('pro-half-slide', 'right', 'One back behind', 'Over, Mike in the A gap', [4, 2, 8, 'middle', 0]),
+  snap(
+    'power',
+    'left',
+    'H left',
+    'Over, line slants right',
+    [4, 1, 10, 'left', 3],
+    [{ man: 'LG', fault: 'wrong-man' }],
+  ),
+  snap('inside-zone-z1', 'right', 'Five-man', 'Odd, edge', [4, 2, 7, 'left', 2], [{ man: 'RG', fault: 'high-pads' }]),
 ];
 
 const minus = (fault: FaultId, note = ''): Grade => ({ assignment: 'right', technique: 'minus', fault, note });

@@ -40,4 +40,5 @@ export const ClipBodySchema = z.object({
 });
 export type ClipBody = z.infer<typeof ClipBodySchema>;
 export const ANGLES = ['end zone', 'sideline'] as const;
-export type Angle = (typeof ANGLES)[number];
+export const AngleSchema = z.enum(ANGLES);
+export type Angle = z.infer<typeof AngleSchema>;

@@ -89,6 +89,7 @@ export function drawField(context: SKRSContext2D, project: Project, field: Field
   const first = -((field.yardLine % 5) * 3);
   for (let y = first - 4 * FIVE_YARDS; y <= first + 9 * FIVE_YARDS; y += FIVE_YARDS) {
     line({ x: left, y, z: 0 }, { x: right, y, z: 0 }, 0.35);
+    for (const x of [-HASH - field.ballX, HASH - field.ballX]) line({ x, y: y - 1, z: 0 }, { x, y: y + 1, z: 0 }, 0.3);
     for (let k = 1; k < 5; k++) {
       for (const side of [-HASH, HASH])
         line({ x: side - field.ballX - 1, y: y + k * 3, z: 0 }, { x: side - field.ballX + 1, y: y + k * 3, z: 0 }, 0.3);

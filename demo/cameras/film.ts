@@ -7,41 +7,28 @@ import { drawFigure } from './figure';
 import { projector, type Camera } from './lens';
 import { FRAMES_PER_SECOND, type Frame, type Take } from './play';
 import { chance } from './random';
+import { cameraFor, heldByHand } from './stands';
 
-const WIDTH = 640;
-const HEIGHT = 360;
+export const WIDTH = 960;
+export const HEIGHT = 540;
 const NOISE = 7;
 
-/** Two stands: high behind the offence, and the press box. Each hangs a little crooked, as they do. */
-export function cameraFor(angle: Angle, seed: number, field: Field): Camera {
-  const wobble = chance(seed + (angle === 'end zone' ? 1 : 2));
-  const roll = (wobble() - 0.5) * 0.016;
-  if (angle === 'end zone')
-    return {
-      at: { x: wobble() * 3 - 1.5, y: -86, z: 27 },
-      toward: { x: 0, y: 3, z: 0.6 },
-      focal: 1.92,
-      roll,
-      barrel: -0.1,
-    };
-  return {
-    at: { x: -(150 + field.ballX), y: -4 + wobble() * 4, z: 40 },
-    toward: { x: 0, y: -1.5, z: 0.5 },
-    focal: 3.4,
-    roll,
-    barrel: -0.12,
-  };
+/** How a take is filmed. */
+export interface Shooting {
+  readonly angle: Angle;
+  readonly field: Field;
+  readonly seed: number;
+  /** From a stand it never moves; from the hand it wanders. */
+  readonly from: 'stand' | 'hand';
 }
 
-/** Films a take from one stand into a WebM file: shutter blur, sensor noise, compression. */
-export async function film(take: Take, angle: Angle, field: Field, seed: number, file: string): Promise<void> {
+/** Films a take into a WebM file: shutter blur, sensor noise, compression. Gives the cameras, one a frame when it was held by hand. */
+export async function film(take: Take, { angle, field, seed, from }: Shooting, file: string): Promise<Camera[]> {
   const canvas = createCanvas(WIDTH, HEIGHT);
   const context = canvas.getContext('2d');
-  const camera = cameraFor(angle, seed, field);
-  const project = projector(camera, WIDTH, HEIGHT);
-  const backdrop = createCanvas(WIDTH, HEIGHT);
+  const still = cameraFor(angle, seed, field);
+  const scene = stillScene(still, field);
   const late = createCanvas(WIDTH, HEIGHT);
-  drawField(backdrop.getContext('2d'), project, field, WIDTH, HEIGHT);
   const random = chance(seed * 31);
   const grain = Int8Array.from({ length: WIDTH * HEIGHT }, () => Math.round((random() - 0.5) * NOISE));
   const encoder = spawn(
@@ -65,7 +52,7 @@ export async function film(take: Take, angle: Angle, field: Field, seed: number,
       '-b:v',
       '0',
       '-crf',
-      '41',
+      '43',
       '-g',
       '15',
       '-cpu-used',
@@ -78,12 +65,16 @@ export async function film(take: Take, angle: Angle, field: Field, seed: number,
     ],
     { stdio: ['pipe', 'inherit', 'inherit'] },
   );
+  const cameras: Camera[] = [];
   for (const [i, frame] of take.frames.entries()) {
-    drawMoment(context, backdrop, project, frame, camera);
+    const held = from === 'hand' ? heldByHand(still, seed, i / FRAMES_PER_SECOND, frame.ball) : null;
+    const now = held ? stillScene(held, field) : scene;
+    if (held) cameras.push(held);
+    drawMoment(context, now, frame);
     // The shutter stays open for half a frame: two moments on one picture.
     const next = take.frames[i + 1];
     if (next) {
-      drawMoment(late.getContext('2d'), backdrop, project, blend(frame, next), camera);
+      drawMoment(late.getContext('2d'), now, blend(frame, next));
       context.globalAlpha = 0.4;
       context.drawImage(late, 0, 0);
       context.globalAlpha = 1;
@@ -101,6 +92,21 @@ export async function film(take: Take, angle: Angle, field: Field, seed: number,
   encoder.stdin.end();
   const [code] = (await once(encoder, 'close')) as [number];
   if (code !== 0) throw new Error(`ffmpeg ended with ${code} on ${file}`);
+  return from === 'hand' ? cameras : [still];
+}
+
+/** A camera with the field as it sees it, drawn once. */
+interface Scene {
+  readonly camera: Camera;
+  readonly project: ReturnType<typeof projector>;
+  readonly backdrop: Canvas;
+}
+
+function stillScene(camera: Camera, field: Field): Scene {
+  const backdrop = createCanvas(WIDTH, HEIGHT);
+  const project = projector(camera, WIDTH, HEIGHT);
+  drawField(backdrop.getContext('2d'), project, field, WIDTH, HEIGHT);
+  return { camera, project, backdrop };
 }
 
 function blend(a: Frame, b: Frame): Frame {
@@ -110,10 +116,8 @@ function blend(a: Frame, b: Frame): Frame {
 /** Field, then far men before near ones, so that these hide those. */
 function drawMoment(
   context: Parameters<typeof drawFigure>[0],
-  backdrop: Canvas,
-  project: ReturnType<typeof projector>,
+  { camera, project, backdrop }: Scene,
   frame: Frame,
-  camera: Camera,
 ): void {
   context.drawImage(backdrop, 0, 0);
   const away = (m: { x: number; y: number }): number => Math.hypot(m.x - camera.at.x, m.y - camera.at.y);

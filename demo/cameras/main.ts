@@ -4,12 +4,13 @@ import { wordDiagnostic } from '#core/diagnostics/wording';
 import { ANGLES, type ClipBody } from '#core/model/snap';
 import { DEMO_SNAPS, demoClipFile } from '../scenario';
 import { film } from './film';
+import type { Camera } from './lens';
 import { FRAMES_PER_SECOND, runPlay, SNAP_FRAME } from './play';
 
 const HASH_X = { left: -26.67, middle: 0, right: 26.67 } as const;
 
-/** Films the whole demo game into a folder: both angles and a truth file for every snap. */
-async function remake(folder: string, only: number | null): Promise<void> {
+/** Films the demo game, or only some of its snaps, into a folder: both angles and a truth file for every snap. */
+async function remake(folder: string, only: readonly number[], from: 'stand' | 'hand'): Promise<void> {
   mkdirSync(folder, { recursive: true });
   const clips: ClipBody[] = [];
   for (const [i, snap] of DEMO_SNAPS.entries()) {
@@ -18,6 +19,7 @@ async function remake(folder: string, only: number | null): Promise<void> {
     if (!worked.ok) throw new Error(`snap ${number}: ${worked.diagnostics.map(wordDiagnostic).join('; ')}`);
     const seed = 4000 + number * 17;
     const take = runPlay(worked.value, snap, seed);
+    const number2 = String(number).padStart(2, '0');
     const clip: ClipBody = {
       framesPerSecond: FRAMES_PER_SECOND,
       frames: take.frames.length,
@@ -26,23 +28,30 @@ async function remake(folder: string, only: number | null): Promise<void> {
       whistleFrame: take.whistleFrame,
     };
     clips.push(clip);
-    if (only !== null && only !== number) continue;
+    if (only.length > 0 && !only.includes(number)) continue;
     const field = { yardLine: 24 + number * 3, ballX: HASH_X[snap.situation.hash] };
-    for (const angle of ANGLES) await film(take, angle, field, seed, `${folder}/${demoClipFile(number, angle)}`);
+    const cameras: Record<string, Camera[]> = {};
+    for (const angle of ANGLES)
+      cameras[angle] = await film(take, { angle, field, seed, from }, `${folder}/${demoClipFile(number, angle)}`);
     const inches = (feet: number): number => Math.round(feet * 12);
     const truth = {
       ...clip,
+      field,
+      cameras,
+      movement: worked.value.front.movements,
       faults: snap.faults,
+      happened: take.happened,
       gainYards: take.gain,
-      men: take.frames[0]!.men.map((m) => ({ id: m.id, team: m.team, number: m.number })),
+      men: take.frames[0]!.men.map(({ id, team, number: jersey }) => ({ id, team, number: jersey })),
       // Feet times twelve: x, y of every man, frame by frame, in the order of `men`.
       inches: take.frames.map((f) => f.men.flatMap((m) => [inches(m.x), inches(m.y)])),
     };
-    writeFileSync(`${folder}/snap-${String(number).padStart(2, '0')}.truth.json`, `${JSON.stringify(truth)}\n`);
+    writeFileSync(`${folder}/snap-${number2}.truth.json`, `${JSON.stringify(truth)}\n`);
     console.log(`snap ${number}: ${take.frames.length} frames, ${take.gain} yards`);
   }
-  if (only === null)
+  if (only.length === 0)
     writeFileSync(`${folder}/film.json`, `[\n${clips.map((c) => `  ${JSON.stringify(c)}`).join(',\n')}\n]\n`);
 }
 
-await remake(process.argv[2] ?? 'demo/film', process.argv[3] ? Number(process.argv[3]) : null);
+const [folder = 'demo/film', ...words] = process.argv.slice(2);
+await remake(folder, words.map(Number).filter(Number.isFinite), words.includes('hand') ? 'hand' : 'stand');

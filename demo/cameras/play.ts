@@ -20,6 +20,11 @@ export interface Figure {
   x: number;
   y: number;
   /** Height of the shoulders, feet. */ pads: number;
+  /** How far his shoulders are from over his feet, feet. */ lean: { x: number; y: number };
+  /** Where his hands are, when they are on somebody: feet from his own place. */ hands: {
+    x: number;
+    y: number;
+  } | null;
   stride: number;
   down: boolean;
 }
@@ -27,8 +32,16 @@ export interface Frame {
   men: Figure[];
   ball: { x: number; y: number };
 }
+/** What happened on the field and when, for the truth. */
+export interface Happened {
+  kind: 'contact' | 'goes on';
+  frame: number;
+  man: string;
+  on: string;
+}
 export interface Take {
   frames: Frame[];
+  happened: Happened[];
   contactFrame: number;
   whistleFrame: number;
   gain: number;
@@ -60,13 +73,20 @@ const QUIRKS: Partial<Record<FilmFault['fault'], Quirk>> = {
   'high-pads': 'stands up',
 };
 
+/** How far shoulders are ahead of the feet with a hand down, at most on the run by speed, and against a man; and how far arms reach, feet. */
+const LEAN = { stance: 0.45, perSpeed: 0.04, run: 0.6, engaged: 0.5 };
+const REACH = 2.6;
+/** The share of the way to his new posture that a man goes in one step of the run. */
+const RISES = 0.15;
+
 /** Heights of shoulders in feet: a hand down, standing, running, engaged, too high, on the ground. */
 const PADS = { down: 2.6, up: 4.6, run: 4.1, engaged: 3.7, high: 5.2, fallen: 1 };
 
 /** Films the run of a play that the board shows too: the same places, with what men do wrong, as bodies that crouch, run and fall. */
 export function runPlay({ formation, front, resolution }: WorkedCall, snap: DemoSnap, seed: number): Take {
   const quirks = Object.fromEntries(snap.faults.flatMap((f) => (QUIRKS[f.fault] ? [[f.man, QUIRKS[f.fault]!]] : [])));
-  const run = runInTime(formation, front, resolution, { quirks, seconds: MAX_SECONDS });
+  const done = withWrongMen(resolution, front, snap);
+  const run = runInTime(formation, front, done, { quirks, seconds: MAX_SECONDS });
   const carrier = run.men.findIndex(
     (m) => m.id === (!resolution.passing && formation.men.some((x) => x.id === 'B') ? 'B' : 'QB'),
   );
@@ -78,6 +98,8 @@ export function runPlay({ formation, front, resolution }: WorkedCall, snap: Demo
     x: run.frames[0]![2 * i]!,
     y: run.frames[0]![2 * i + 1]!,
     pads: standsUp(id, team) ? PADS.up : PADS.down,
+    lean: { x: 0, y: standsUp(id, team) ? 0 : LEAN.stance * (team === 'offence' ? 1 : -1) },
+    hands: null,
     stride: random() * 6,
     down: false,
   }));
@@ -87,12 +109,29 @@ export function runPlay({ formation, front, resolution }: WorkedCall, snap: Demo
     const man = formation.men.find((m) => m.id === id);
     return !man || man.y < -5;
   }
+  /** The nearest man of the other side within an arm's length, as feet from a man. */
+  function across(f: Figure): { x: number; y: number } | null {
+    const near = figures
+      .filter((o) => o.team !== f.team && !o.down)
+      .map((o) => ({ x: o.x - f.x, y: o.y - f.y }))
+      .sort((a, b) => Math.hypot(a.x, a.y) - Math.hypot(b.x, b.y))[0];
+    return near && Math.hypot(near.x, near.y) < REACH ? near : null;
+  }
+  /** Where a man's shoulders want to be: into the man he is on, else the way he runs. */
+  function leanOf(f: Figure, moved: { x: number; y: number }, on: Figure['hands']): Figure['lean'] {
+    const way = on ?? moved;
+    const length = Math.hypot(way.x, way.y);
+    if (length < 1e-3) return f.lean;
+    const far = on ? LEAN.engaged : Math.min(LEAN.run, (length / STEP) * LEAN.perSpeed);
+    return { x: (way.x / length) * far, y: (way.y / length) * far };
+  }
   /** Moves every figure on to a step of the run. */
   function pose(step: number): void {
     const [places, engaged] = [run.frames[step]!, run.engaged[step]!];
     figures.forEach((f, i) => {
       const [x, y] = [places[2 * i]!, places[2 * i + 1]!];
-      const moved = Math.hypot(x - f.x, y - f.y);
+      const way = { x: x - f.x, y: y - f.y };
+      const moved = Math.hypot(way.x, way.y);
       f.down = engaged[i] === 2;
       const height = f.down
         ? PADS.fallen
@@ -103,7 +142,10 @@ export function runPlay({ formation, front, resolution }: WorkedCall, snap: Demo
             : moved > 0.02
               ? PADS.run
               : f.pads;
-      f.pads += (height - f.pads) * 0.15;
+      f.pads += (height - f.pads) * RISES;
+      f.hands = engaged[i] === 1 ? across(f) : null;
+      const lean = leanOf(f, way, f.hands);
+      f.lean = { x: f.lean.x + (lean.x - f.lean.x) * RISES, y: f.lean.y + (lean.y - f.lean.y) * RISES };
       f.stride += moved * 1.6 + (engaged[i] === 1 ? 0.06 : 0);
       Object.assign(f, { x, y });
     });
@@ -127,11 +169,41 @@ export function runPlay({ formation, front, resolution }: WorkedCall, snap: Demo
       : time > EARLIEST_WHISTLE && figures[carrier]!.y >= snap.situation.gain * 3;
     if (whistle < 0 && f > SNAP_FRAME && (over || step === steps)) whistle = f;
   }
-  const contact = run.events.find((e) => e.kind === 'contact')?.time ?? 0;
+  const frameOf = (time: number): number => SNAP_FRAME + Math.round(time * FRAMES_PER_SECOND);
+  const happened = run.events.flatMap((e): Happened[] =>
+    e.kind === 'contact'
+      ? [{ kind: 'contact', frame: frameOf(e.time), man: e.man, on: e.on }]
+      : e.kind === 'goes on'
+        ? [{ kind: 'goes on', frame: frameOf(e.time), man: e.man, on: e.to }]
+        : [],
+  );
   return {
     frames,
-    contactFrame: SNAP_FRAME + Math.round(contact * FRAMES_PER_SECOND),
+    happened,
+    contactFrame: happened.find((e) => e.kind === 'contact')?.frame ?? SNAP_FRAME,
     whistleFrame: whistle,
     gain: Math.round(figures[carrier]!.y / 3),
+  };
+}
+
+/** What was done rather than asked: a man who takes the wrong one goes to the nearest other defender and stays there. */
+function withWrongMen(
+  resolution: WorkedCall['resolution'],
+  front: WorkedCall['front'],
+  snap: DemoSnap,
+): WorkedCall['resolution'] {
+  const wrong = new Set(snap.faults.filter((f) => f.fault === 'wrong-man').map((f) => f.man));
+  const place = (id: string | null): { x: number; y: number } =>
+    front.defenders.find((d) => d.id === id) ?? { x: 0, y: 0 };
+  return {
+    ...resolution,
+    assignments: resolution.assignments.map((a) => {
+      if (!wrong.has(a.blocker)) return a;
+      const mine = place(a.target);
+      const other = front.defenders
+        .filter((d) => d.id !== a.target && d.id !== a.next)
+        .sort((p, q) => Math.hypot(p.x - mine.x, p.y - mine.y) - Math.hypot(q.x - mine.x, q.y - mine.y))[0];
+      return { ...a, target: other?.id ?? null, next: null };
+    }),
   };
 }

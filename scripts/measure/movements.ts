@@ -1,0 +1,58 @@
+import { nameMovement } from '#core/film/measure/movement';
+import { placesOf } from '#core/film/measure/places';
+import { sayMovement } from '#core/language/lineups/read-movement';
+import type { Movement } from '#core/model/movement';
+import { describeMovement, movementMenu } from '#core/movement/menu';
+import { workCall } from '#core/calls/resolve-call';
+import { runPlay } from '#demo/cameras/play';
+import type { DemoSnap } from '#demo/scenario';
+import { calibrationsOf } from './places';
+import { share, type Tally } from './tally';
+import { feetClicked, handOf, truthOf } from './truth';
+
+/** When the second picture is looked at, seconds after the snap. */
+const LATER = [[0.5], [0.7], [0.5, 0.7, 0.9]];
+
+/** Runs a snap with every movement of the menu and with none, without filming it, and counts how often clicks of one pixel name it. */
+export function measureMovements(snap: DemoSnap, seed: number, tally: Tally): void {
+  const plain = workCall({ ...snap.call, front: snap.call.front.split('; ').filter(isDefender).join('; ') });
+  if (!plain.ok) throw new Error('the snap cannot be worked out');
+  const menu = movementMenu(plain.value.front, plain.value.formation).flatMap((g) => g.moves);
+  for (const [i, movements] of [[], ...menu.map((m) => [m])].entries())
+    measureMovement(snap, movements, seed + i, tally);
+}
+
+const isDefender = (clause: string): boolean =>
+  !/slant|pinch|loop|twist|blitz|scrape|edge|down|drop|exchange/.test(clause);
+
+function measureMovement(snap: DemoSnap, movements: readonly Movement[], seed: number, tally: Tally): void {
+  const front = [...snap.call.front.split('; ').filter(isDefender), ...movements.map(sayMovement)].join('; ');
+  const worked = workCall({ ...snap.call, front });
+  if (!worked.ok) return;
+  const { value } = worked;
+  const truth = truthOf(runPlay(value, snap, seed), { yardLine: 33, ballX: 0 }, seed, movements);
+  const calibrations = calibrationsOf(truth, seed);
+  const hand = handOf(seed + 9);
+  const atSnap = placesOf(feetClicked(truth, truth.snapFrame - 1, hand), calibrations);
+  const what = movements.length === 0 ? 'no movement' : 'a movement';
+  for (const times of LATER) {
+    const looks = times.map((seconds) => {
+      const frame = truth.snapFrame + Math.round(seconds * truth.framesPerSecond);
+      return { seconds, men: placesOf(feetClicked(truth, frame, hand), calibrations) };
+    });
+    const [best, next] = nameMovement(value, atSnap, looks);
+    const wanted = JSON.stringify(movements);
+    const right = JSON.stringify(best!.movements) === wanted;
+    const at = times.join(', ');
+    tally.count(`${what} named right from ${at} s after the snap`, right);
+    tally.count(`${what}: right among the first two, ${at} s`, right || JSON.stringify(next?.movements) === wanted);
+    if (best!.share >= SURE) tally.count(`right where the reading was sure, ${at} s`, right);
+    if (!right && times === LATER[LATER.length - 1])
+      tally.note(
+        `${movements.map(describeMovement).join() || 'nothing'}: ${best!.movements.map(describeMovement).join() || 'nothing'} (${share(best!.share)}), over ${value.front.name}, ${snap.call.scheme}`,
+      );
+  }
+}
+
+/** From this share on a reading is called sure. */
+const SURE = 0.8;
