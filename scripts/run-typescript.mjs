@@ -23,6 +23,10 @@ try {
     logLevel: 'error',
   });
   await import(pathToFileURL(outfile).href);
+} catch (error) {
+  // By itself: some libraries print their whole source around what went wrong.
+  console.error(error instanceof Error ? error.stack : error);
+  process.exitCode = 1;
 } finally {
   rmSync(out, { recursive: true, force: true });
 }

@@ -1,0 +1,105 @@
+import { lostFrames, meetingsOf, type Meeting } from '#core/film/follow/events';
+import { follow, type Track, type Watched } from '#core/film/follow/follow';
+import { startsOf } from '#core/film/follow/starts';
+import { askedPlaces } from '#core/film/follow/asked';
+import { ballOf, placesOf } from '#core/film/measure/places';
+import type { WorkedCall } from '#core/calls/resolve-call';
+import { ANGLES } from '#core/model/snap';
+import { OpenCvEyes, type Cv } from '#eyes/opencv-eyes';
+import { demoClipFile } from '#demo/scenario';
+import { framesOf } from './film';
+import { calibrationsOf } from './places';
+import type { Tally } from './tally';
+import { feetClicked, handOf, SIZE, trulyAt, type Truth } from './truth';
+
+/** How long men are followed, seconds; and the spans reported. */
+const SECONDS = 2;
+const SPANS = [
+  [0, 0.5],
+  [0.5, 1],
+  [1, 1.5],
+  [1.5, 2],
+] as const;
+/** An error that has to be confessed, feet; and how near an event has to be, frames. */
+const FAR_OFF = 2;
+const EVENT_FRAMES = 2;
+
+/** One filmed snap with what was asked on it. */
+export interface Filmed {
+  readonly truth: Truth;
+  readonly folder: string;
+  readonly number: number;
+  readonly call: WorkedCall;
+}
+
+/** Follows everybody through one filmed snap from clicks of one pixel and adds how far off that is to the tally. */
+export function measureFollowing(cv: Cv, { truth, folder, number, call }: Filmed, tally: Tally): void {
+  const seed = 100 * number;
+  const calibrations = calibrationsOf(truth, seed);
+  const first = truth.snapFrame - 1;
+  const places = placesOf(feetClicked(truth, first, handOf(seed + 5)), calibrations);
+  const eyes = ANGLES.map((angle) => {
+    const frames = framesOf(`${folder}/${demoClipFile(number, angle)}`);
+    return new OpenCvEyes(cv, (f) => frames[f]!);
+  });
+  const watched = ANGLES.map((angle, i): Watched => ({
+    size: SIZE,
+    first,
+    camera: () => calibrations[angle]!.camera,
+    eyes: eyes[i]!,
+  }));
+  const ball = ballOf(calibrations)!;
+  const started = performance.now();
+  const tracks = follow(startsOf(places, call, ball), watched, {
+    framesPerSecond: truth.framesPerSecond,
+    frames: Math.min(SECONDS * truth.framesPerSecond + 2, truth.frames - first),
+    asked: askedPlaces(call, ball, -1 / truth.framesPerSecond),
+  });
+  tally.add('seconds to follow a snap', [(performance.now() - started) / 1000]);
+  for (const e of eyes) e.close();
+  for (const track of tracks) compareTrack(truth, first, track, ball, tally);
+  compareEvents(truth, first, tracks, tally);
+}
+
+function compareTrack(truth: Truth, first: number, track: Track, ball: { x: number; y: number }, tally: Tally): void {
+  const man = truth.men.findIndex((m) => m.id === track.id && m.team === track.team);
+  const lost = lostFrames(track);
+  track.places.forEach((p, f) => {
+    const seconds = (f - 1) / truth.framesPerSecond;
+    const span = SPANS.find(([from, to]) => seconds >= from && seconds < to);
+    if (!span) return;
+    const really = trulyAt(truth, man, first + f);
+    const [dx, dy] = [p.x - ball.x - really.x, p.y - ball.y - really.y];
+    const off = Math.hypot(dx, dy);
+    const when = `${span[0]} to ${span[1]} s`;
+    tally.add(`followed across, ${when}, ft`, [Math.abs(dx)]);
+    tally.add(`followed downfield, ${when}, ft`, [Math.abs(dy)]);
+    tally.add(`followed place, ${when}, ft`, [off]);
+    if (!lost[f]) tally.add(`followed place of men not called lost, ${when}, ft`, [off]);
+    tally.count(off > FAR_OFF ? 'called lost where off by more than 2 ft' : 'called lost where not', lost[f]!);
+  });
+}
+
+/** The meeting of two men that is nearest to a frame. */
+function nearest(meetings: readonly Meeting[], frame: (m: Meeting) => number): Meeting | undefined {
+  return [...meetings].sort((a, b) => Math.abs(frame(a)) - Math.abs(frame(b)))[0];
+}
+
+function compareEvents(truth: Truth, first: number, tracks: readonly Track[], tally: Tally): void {
+  const meetings = meetingsOf(tracks, truth.framesPerSecond);
+  const last = first + tracks[0]!.places.length - 1;
+  for (const { kind, man, on, frame } of truth.happened) {
+    if (frame > last - EVENT_FRAMES) continue;
+    if (kind === 'contact') {
+      const own = meetings.filter((m) => m.blocker === man && m.defender === on);
+      const best = nearest(own, (m) => m.from + first - frame);
+      const right = best !== undefined && Math.abs(best.from + first - frame) <= EVENT_FRAMES;
+      tally.count('contact within 2 frames', right);
+      if (best && best.sure > 0.5) tally.count('contact within 2 frames, where the meeting is sure', right);
+    } else {
+      const own = meetings.filter((m) => m.blocker === man && m.defender !== on && m.to !== null);
+      const best = nearest(own, (m) => m.to! + first - frame);
+      tally.count('come-off within 2 frames', best !== undefined && Math.abs(best.to! + first - frame) <= EVENT_FRAMES);
+    }
+  }
+}
