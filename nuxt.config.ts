@@ -3,6 +3,7 @@ import { chalkPreset } from './app/theme/preset';
 import { SESSION_SECONDS } from './server/session/duration';
 
 const core = fileURLToPath(new URL('./core', import.meta.url));
+const eyes = fileURLToPath(new URL('./eyes', import.meta.url));
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
@@ -10,7 +11,7 @@ export default defineNuxtConfig({
   telemetry: false,
   devtools: { enabled: false },
   modules: ['@pinia/nuxt', '@primevue/nuxt-module', '@vueuse/nuxt', 'nuxt-auth-utils', 'nuxt-security', '@nuxt/eslint'],
-  alias: { '#core': core, '#demo': fileURLToPath(new URL('./demo', import.meta.url)) },
+  alias: { '#core': core, '#eyes': eyes, '#demo': fileURLToPath(new URL('./demo', import.meta.url)) },
   css: ['@fontsource-variable/archivo/wdth.css', 'primeicons/primeicons.css', '~/theme/tokens.css', '~/theme/base.css'],
   app: {
     head: {

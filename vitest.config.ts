@@ -3,7 +3,7 @@ import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
 
 const at = (path: string): string => fileURLToPath(new URL(path, import.meta.url));
-const alias = { '#core': at('./core'), '#demo': at('./demo'), '~': at('./app') };
+const alias = { '#core': at('./core'), '#demo': at('./demo'), '#eyes': at('./eyes'), '~': at('./app') };
 
 export default defineConfig({
   test: {

@@ -1,6 +1,9 @@
 import type { Advice, AdviceJob } from '#core/calls/advice-job';
 import type { AnswersJob, FrontAnswer } from '#core/calls/answers-job';
 import type { ProtectJob, Proved } from '#core/calls/protect-job';
+import type { MovementReading } from '#core/film/measure/movement';
+import type { MovementJob } from '#core/film/measure/movement-job';
+import type { FollowerLike } from '~/features/measure/follow-film';
 import { useAsked } from './asked';
 
 /** Plays against fronts, worked out beside the screen. */
@@ -16,3 +19,13 @@ export const useAdvice = () =>
 /** Protections against every pressure of a front, worked out beside the screen. */
 export const useProofs = () =>
   useAsked<ProtectJob, Proved>(() => new Worker(new URL('./protect.worker.ts', import.meta.url), { type: 'module' }));
+
+/** What a front did after the snap, read off the film beside the screen. */
+export const useMovementReadings = () =>
+  useAsked<MovementJob, MovementReading>(
+    () => new Worker(new URL('./movement.worker.ts', import.meta.url), { type: 'module' }),
+  );
+
+/** The follower, with all of OpenCV: fetched when somebody follows and not before. */
+export const startFollower = (): FollowerLike =>
+  new Worker(new URL('./follow.worker.ts', import.meta.url), { type: 'module' }) as unknown as FollowerLike;

@@ -17,3 +17,43 @@ export type Feet = z.infer<typeof FeetSchema>;
 /** Clicks on the frames of one moment of a play: seconds from the snap. */
 export const LookSchema = z.object({ seconds: z.number().min(-2).max(12), feet: z.array(FeetSchema).max(88) });
 export type Look = z.infer<typeof LookSchema>;
+
+/**
+ * A man's way as it was followed: for every frame x, y (feet, field frame), the standard deviation of the place in feet and how well he was
+ * seen, 0 to 1.
+ */
+export const KeptTrackSchema = z.object({
+  id: FeetSchema.shape.id,
+  team: TeamSchema,
+  places: z.array(z.tuple([z.number(), z.number(), z.number(), z.number()])).max(600),
+});
+export type KeptTrack = z.infer<typeof KeptTrackSchema>;
+
+/** Where somebody says a man was at a moment: what was followed bends through it. Feet, field frame; seconds from the snap. */
+export const BendSchema = z.object({
+  id: FeetSchema.shape.id,
+  team: TeamSchema,
+  seconds: z.number(),
+  x: z.number(),
+  y: z.number(),
+});
+export type Bend = z.infer<typeof BendSchema>;
+
+/** Everybody's ways through a play; the first frame is so many seconds from the snap. */
+export const FollowedPlaySchema = z.object({
+  framesPerSecond: z.number().positive().max(240),
+  start: z.number(),
+  tracks: z.array(KeptTrackSchema).max(24),
+});
+export type FollowedPlay = z.infer<typeof FollowedPlaySchema>;
+
+/** All that was measured on a snap's film. */
+export const MeasuringSchema = z.object({
+  atSnap: LookSchema.shape.feet,
+  followed: FollowedPlaySchema.nullable(),
+  bends: z.array(BendSchema).max(200),
+});
+export type Measuring = z.infer<typeof MeasuringSchema>;
+
+/** What nobody has measured yet. */
+export const NOTHING_MEASURED: Measuring = { atSnap: [], followed: null, bends: [] };

@@ -2,7 +2,9 @@ import { ClipBodySchema, SnapBodySchema, type ClipBody, type SnapBody } from '#c
 import { GradeSchema, type Grade } from '#core/model/grade';
 import { ProgramBodySchema, type ProgramBody } from '#core/model/program';
 import { FilmBodySchema, type FilmBody } from '#core/model/film';
-import type { ClipRow, FilmRow, GradeRow, ProgramRow, SnapRow } from './models';
+import { CalibrationSchema, type Calibration } from '#core/model/calibration';
+import { MeasuringSchema, type Measuring } from '#core/model/measured';
+import type { CalibrationRow, ClipRow, FilmRow, GradeRow, MeasuringRow, ProgramRow, SnapRow } from './models';
 
 /** Bodies are read by the core's schemas, so that a row nobody can read is found here and not on a screen. */
 export const snapBody = (row: SnapRow): SnapBody => SnapBodySchema.parse(row.body);
@@ -10,3 +12,5 @@ export const clipBody = (row: ClipRow): ClipBody => ClipBodySchema.parse(row.bod
 export const gradeBody = (row: GradeRow): Grade => GradeSchema.parse(row.body);
 export const programBody = (row: ProgramRow): ProgramBody => ProgramBodySchema.parse(row.body ?? {});
 export const filmBody = (row: FilmRow): FilmBody => FilmBodySchema.parse(row.body ?? {});
+export const calibrationBody = (row: CalibrationRow): Calibration => CalibrationSchema.parse(row.body);
+export const measuringBody = (row: MeasuringRow): Measuring => MeasuringSchema.parse(row.body);

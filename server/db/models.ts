@@ -99,6 +99,26 @@ export class FilmRow extends Model<InferAttributes<FilmRow>, InferCreationAttrib
   declare createdAt: CreationOptional<Date>;
 }
 
+/** The camera of a clip, as it was found from field marks. */
+export class CalibrationRow extends Model<InferAttributes<CalibrationRow>, InferCreationAttributes<CalibrationRow>> {
+  declare id: CreationOptional<number>;
+  declare programId: number;
+  declare clipId: number;
+  declare userId: number;
+  declare body: unknown;
+}
+
+/** What was measured on a snap's film; `revision` grows with every change. */
+export class MeasuringRow extends Model<InferAttributes<MeasuringRow>, InferCreationAttributes<MeasuringRow>> {
+  declare id: CreationOptional<number>;
+  declare programId: number;
+  declare snapId: number;
+  declare userId: number;
+  declare revision: number;
+  declare body: unknown;
+  declare changedAt: CreationOptional<Date>;
+}
+
 export class GradeRow extends Model<InferAttributes<GradeRow>, InferCreationAttributes<GradeRow>> {
   declare id: CreationOptional<number>;
   declare programId: number;
@@ -205,6 +225,20 @@ export function defineModels(sequelize: Sequelize): void {
     body,
     createdAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
   } as ModelAttributes<FilmRow>);
+  define(CalibrationRow, 'calibrations', {
+    ...owned,
+    clipId: int,
+    userId: int,
+    body,
+  } as ModelAttributes<CalibrationRow>);
+  define(MeasuringRow, 'measurings', {
+    ...owned,
+    snapId: int,
+    userId: int,
+    revision: int,
+    body,
+    changedAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
+  } as ModelAttributes<MeasuringRow>);
   define(GradeRow, 'grades', {
     ...owned,
     snapId: int,

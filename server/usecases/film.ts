@@ -85,6 +85,13 @@ export async function ownSnap(member: Member, snapId: number): Promise<SnapRow> 
   return row;
 }
 
+/** A clip's row, if it belongs to the member's program. */
+export async function ownClip(member: Member, clipId: number): Promise<ClipRow> {
+  const row = await ClipRow.findOne({ where: { id: clipId, programId: member.programId } });
+  if (!row) throw none('clip');
+  return row;
+}
+
 /** Players see a snap only once its game is published, and of its grades only their own. */
 export async function readSnap(member: Member, snapId: number): Promise<SnapView> {
   const row = await ownSnap(member, snapId);
@@ -116,8 +123,7 @@ export async function markFrames(
   clipId: number,
   change: Partial<Pick<ClipBody, 'snapFrame' | 'contactFrame' | 'whistleFrame'>>,
 ): Promise<ClipBody> {
-  const clip = await ClipRow.findOne({ where: { id: clipId, programId: member.programId } });
-  if (!clip) throw none('clip');
+  const clip = await ownClip(member, clipId);
   const body = { ...clipBody(clip), ...change };
   // Whoever marks the snap later than a contact nobody has marked moves that along.
   body.contactFrame = Math.max(body.contactFrame, change.contactFrame === undefined ? body.snapFrame : 0);
@@ -146,8 +152,7 @@ export async function addGame(
 
 /** Where a clip is in the storage; empty when its film was deleted. */
 export async function clipFile(member: Member, clipId: number): Promise<string> {
-  const clip = await ClipRow.findOne({ where: { id: clipId, programId: member.programId } });
-  if (!clip) throw none('clip');
+  const clip = await ownClip(member, clipId);
   await requirePublished(member, (await ownSnap(member, clip.snapId)).gameId);
   return clip.file;
 }

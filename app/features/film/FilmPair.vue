@@ -2,14 +2,22 @@
 import { useLocalStorage } from '@vueuse/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { FRAME_OF, MOMENTS, sinceSnap, type Moment } from '#core/film/frames';
+import type { Pixel } from '#core/model/calibration';
 import type { ClipBody } from '#core/model/snap';
 import FilmPicture from './FilmPicture.vue';
 import { capOf } from './keys';
 import { useTransport, type Shown } from './transport';
 
 type Clip = ClipBody & { id: number; angle: string };
-const props = defineProps<{ clips: readonly Clip[]; readOnly: boolean }>();
-const emit = defineEmits<{ mark: [clip: number, moment: Moment, frame: number] }>();
+const props = defineProps<{ clips: readonly Clip[]; readOnly: boolean; pointing?: boolean }>();
+const emit = defineEmits<{
+  mark: [clip: number, moment: Moment, frame: number];
+  point: [clip: Clip, pixel: Pixel];
+}>();
+defineSlots<{
+  over?: (over: { clip: Clip; leads: boolean; width: number; height: number; unit: number }) => unknown;
+  hands?: () => unknown;
+}>();
 
 const videos = shallowRef<ReadonlyMap<number, HTMLVideoElement>>(new Map());
 /** Which angle is large and leads; the first one of a snap that has no such angle. */
@@ -19,7 +27,7 @@ const ordered = computed(() =>
   [...props.clips].sort((a, b) => Number(b.angle === first.value) - Number(a.angle === first.value)),
 );
 const lead = computed(() => ordered.value[0] ?? null);
-const shown = computed<Shown[]>(() =>
+const shown = computed<(Shown & { clip: Clip })[]>(() =>
   ordered.value.flatMap((clip) => {
     const video = videos.value.get(clip.id);
     return video ? [{ clip, video }] : [];
@@ -52,7 +60,7 @@ function markHere(moment: Moment): void {
 }
 const zoomed = ref(1);
 const zoom = (): void => void (zoomed.value = zoomed.value === 4 ? 1 : zoomed.value * 2);
-defineExpose({ transport, swap, arrange, markHere, zoom });
+defineExpose({ transport, swap, arrange, markHere, zoom, lead, shown });
 
 const { frame, playing, looping, speed, last } = transport;
 const clock = computed(() => {
@@ -86,8 +94,14 @@ const ZOOM_WORDS: Readonly<Record<number, string>> = { 1: 'nearer', 2: 'twice as
         @hold="hold(c.id, $event)"
         @loaded="transport.show(frame)"
         @lost="missing = [...missing, c.angle]"
+        :pointing="pointing"
         @take="i > 0 && swap()"
-      />
+        @point="emit('point', c, $event)"
+      >
+        <template v-if="$slots.over" #over="picture">
+          <slot name="over" :clip="c" :leads="i === 0" v-bind="picture" />
+        </template>
+      </FilmPicture>
     </div>
     <div v-if="clips.length" class="transport">
       <button class="plain" type="button" :aria-pressed="playing" @click="transport.toggle">
@@ -145,6 +159,7 @@ const ZOOM_WORDS: Readonly<Record<number, string>> = { 1: 'nearer', 2: 'twice as
       <button class="plain" type="button" @click="zoom">
         <kbd>{{ capOf('zoom') }}</kbd> {{ ZOOM_WORDS[zoomed] }}
       </button>
+      <slot name="hands" />
       <span class="soft"
         ><kbd>{{ capOf('help') }}</kbd> all keys</span
       >

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core';
-import { onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import { useElementSize, useEventListener } from '@vueuse/core';
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import type { Pixel } from '#core/model/calibration';
 
 const props = defineProps<{
   clip: { readonly id: number; readonly angle: string };
@@ -8,16 +9,47 @@ const props = defineProps<{
   /** How many times as near as the whole picture. */
   zoomed: number;
   missing: boolean;
+  /** Clicks on the picture that leads are points of it. */
+  pointing?: boolean;
 }>();
-const emit = defineEmits<{ hold: [video: HTMLVideoElement | null]; loaded: []; lost: []; take: [] }>();
+const emit = defineEmits<{
+  hold: [video: HTMLVideoElement | null];
+  loaded: [];
+  lost: [];
+  take: [];
+  point: [pixel: Pixel];
+}>();
+defineSlots<{ over?: (over: { width: number; height: number; unit: number }) => unknown }>();
 
 const video = ref<HTMLVideoElement | null>(null);
 onMounted(() => emit('hold', video.value));
+const figure = ref<HTMLElement | null>(null);
+const over = ref<SVGSVGElement | null>(null);
+const shown = useElementSize(figure);
+/** Size of the film itself, pixels; known once it is loaded. */
+const size = ref<{ width: number; height: number } | null>(null);
+/** Pixels of the film that one of the screen takes up: what is drawn over it stays as large as it is meant. */
+const unit = computed(() => {
+  if (!size.value || !shown.width.value) return 1;
+  const { width, height } = size.value;
+  return Math.max(width / shown.width.value, height / shown.height.value) / props.zoomed;
+});
+const turned = computed(
+  () => `scale(${props.zoomed}) translate(${(0.5 - middle.value.x) * 100}%, ${(0.5 - middle.value.y) * 100}%)`,
+);
+function loaded(): void {
+  const { videoWidth: width, videoHeight: height } = video.value!;
+  size.value = { width, height };
+  emit('loaded');
+}
 onBeforeUnmount(() => emit('hold', null));
 
 /** What stands in the middle, in shares of the picture. */
 const middle = ref({ x: 0.5, y: 0.5 });
 let from: { x: number; y: number } | null = null;
+let grabbed: { x: number; y: number } | null = null;
+/** A hand that moves less than this between down and up has clicked, pixels of the screen. */
+const STILL = 4;
 watch(
   () => props.zoomed,
   (now) => now === 1 && (middle.value = { x: 0.5, y: 0.5 }),
@@ -30,16 +62,25 @@ function look(x: number, y: number): void {
   middle.value = { x: within(x), y: within(y) };
 }
 function grab(event: PointerEvent): void {
-  if (props.zoomed === 1) return emit('take');
+  if (props.zoomed === 1 && !(props.pointing && props.leads)) return emit('take');
+  grabbed = { x: event.clientX, y: event.clientY };
   from = { x: event.clientX, y: event.clientY };
   (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
 }
 function drag(event: PointerEvent): void {
-  if (!from) return;
+  if (!from || props.zoomed === 1) return;
   const { width, height } = (event.currentTarget as HTMLElement).getBoundingClientRect();
   const [dx, dy] = [event.clientX - from.x, event.clientY - from.y];
   look(middle.value.x - dx / width / props.zoomed, middle.value.y - dy / height / props.zoomed);
   from = { x: event.clientX, y: event.clientY };
+}
+function release(event: PointerEvent): void {
+  const still = grabbed && Math.hypot(event.clientX - grabbed.x, event.clientY - grabbed.y) < STILL;
+  [from, grabbed] = [null, null];
+  if (!still || !props.pointing || !props.leads || !over.value || !size.value) return;
+  const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(over.value.getScreenCTM()!.inverse());
+  const { width, height } = size.value;
+  if (at.x >= 0 && at.y >= 0 && at.x <= width && at.y <= height) emit('point', { x: at.x, y: at.y });
 }
 const STEPS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowLeft: [-1, 0],
@@ -59,10 +100,11 @@ useEventListener('keydown', pan);
 
 <template>
   <figure
-    :class="{ follows: !leads, near: zoomed > 1 }"
+    ref="figure"
+    :class="{ follows: !leads, near: zoomed > 1, pointing: pointing && leads }"
     @pointerdown="grab"
     @pointermove="drag"
-    @pointerup="from = null"
+    @pointerup="release"
   >
     <figcaption>{{ clip.angle }}</figcaption>
     <video
@@ -72,10 +114,20 @@ useEventListener('keydown', pan);
       playsinline
       preload="auto"
       :aria-label="`Film from the ${clip.angle}`"
-      :style="{ transform: `scale(${zoomed}) translate(${(0.5 - middle.x) * 100}%, ${(0.5 - middle.y) * 100}%)` }"
-      @loadeddata="emit('loaded')"
+      :style="{ transform: turned }"
+      @loadeddata="loaded"
       @error="emit('lost')"
     />
+    <svg
+      v-if="size && $slots.over"
+      ref="over"
+      class="over"
+      :viewBox="`0 0 ${size.width} ${size.height}`"
+      :style="{ transform: turned }"
+      aria-hidden="true"
+    >
+      <slot name="over" v-bind="{ ...size, unit }" />
+    </svg>
     <p v-if="missing" class="lost" role="alert">
       The {{ clip.angle }} film cannot be read on this machine. Grading goes on without it.
     </p>
@@ -106,6 +158,16 @@ figcaption {
   font-size: 12px;
   background: rgb(13 19 14 / 75%);
   color: #eef2ee;
+}
+.pointing {
+  cursor: crosshair;
+}
+.over {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+  pointer-events: none;
 }
 video {
   position: absolute;

@@ -10,7 +10,7 @@ import KeyList from './KeyList.vue';
 import GradePad from './GradePad.vue';
 import SnapList from './SnapList.vue';
 import SnapSentence from './SnapSentence.vue';
-import { useFilmKeys } from './keys';
+import { capOf, FILM_HANDS, useFilmKeys } from './keys';
 import { useFilm } from './store';
 
 const film = useFilm();
@@ -70,6 +70,7 @@ useFilmKeys({
   arrange: () => pair.value?.arrange(),
   zoom: () => pair.value?.zoom(),
   help: () => void keys.value?.open(),
+  measure: () => film.snap && void navigateTo(`/film/measure/${film.snap.id}`),
   go,
   note: () => pad.value?.writeNote(),
 });
@@ -84,7 +85,13 @@ useFilmKeys({
     <div class="work" :class="{ alone: film.readOnly }">
       <section ref="area" class="area" aria-label="Film and grades">
         <template v-if="film.snap">
-          <FilmPair ref="pair" :clips="film.snap.clips" :read-only="film.readOnly" @mark="film.markFrame" />
+          <FilmPair ref="pair" :clips="film.snap.clips" :read-only="film.readOnly" @mark="film.markFrame">
+            <template #hands>
+              <NuxtLink v-if="!film.readOnly" class="measure" :to="`/film/measure/${film.snap.id}`"
+                ><kbd>{{ capOf('measure') }}</kbd> measure</NuxtLink
+              >
+            </template>
+          </FilmPair>
           <GradePad ref="pad" :columns="columns" :numbers="roster.numbers" @next="go(1)" />
         </template>
         <p v-else-if="!film.loadProblem" class="empty">
@@ -97,7 +104,7 @@ useFilmKeys({
       </section>
       <SnapList v-if="!film.readOnly" />
     </div>
-    <KeyList ref="keys" :read-only="film.readOnly" />
+    <KeyList ref="keys" :hands="FILM_HANDS.filter((h) => !film.readOnly || !h.staff)" />
   </div>
 </template>
 

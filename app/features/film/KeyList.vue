@@ -1,15 +1,16 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue';
-import { FILM_HANDS } from './keys';
 
-const props = defineProps<{ readOnly: boolean }>();
+/** Keys as they are told: what is printed on them and what they do, in groups. */
+const props = defineProps<{
+  hands: readonly { readonly key: string; readonly cap: string; readonly says: string; readonly group: string }[];
+}>();
 const sheet = ref<HTMLDialogElement | null>(null);
 
 const groups = computed(() => {
-  const hands = FILM_HANDS.filter((h) => !props.readOnly || !h.staff);
-  return [...new Set(hands.map((h) => h.group))].map((name) => ({
+  return [...new Set(props.hands.map((h) => h.group))].map((name) => ({
     name,
-    hands: hands.filter((h) => h.group === name),
+    hands: props.hands.filter((h) => h.group === name),
   }));
 });
 async function open(): Promise<void> {

@@ -25,6 +25,7 @@ export interface Hands {
   go: (step: number) => void;
   note: () => void;
   help: () => void;
+  measure: () => void;
 }
 type Film = ReturnType<typeof useFilm>;
 
@@ -40,6 +41,7 @@ export type HandName =
   | 'arrange'
   | 'zoom'
   | 'help'
+  | 'measure'
   | 'before'
   | 'after'
   | 'rest'
@@ -166,6 +168,15 @@ export const FILM_HANDS: readonly Hand[] = [
     says: 'nearer; then drag, or alt and arrows',
     group: 'Film',
     does: (h) => h.zoom(),
+  },
+  {
+    name: 'measure',
+    key: 'm',
+    cap: 'm',
+    says: 'measure on this film',
+    group: 'Film',
+    staff: true,
+    does: (h) => h.measure(),
   },
   { name: 'help', key: '?', cap: '?', says: 'this list', group: 'Film', does: (h) => h.help() },
   { name: 'before', key: 'ArrowUp', cap: '↑', says: 'the snap before', group: 'Snaps', does: (h) => h.go(-1) },

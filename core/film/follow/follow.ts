@@ -52,12 +52,8 @@ export interface Track {
 
 export interface FollowOptions {
   readonly framesPerSecond: number;
-  /** How many frames to follow. */
-  readonly frames: number;
   /** Where a man would be if everybody did what was asked, so many seconds after the first frame: what is believed of a man nobody sees. */
   readonly asked?: AskedPlaces;
-  /** Called after every frame with how many are done; false stops. */
-  readonly progress?: (done: number) => boolean;
 }
 
 /** How well a place and a height are known at the start, feet. */
@@ -83,35 +79,64 @@ interface Man {
 }
 
 /**
- * Follows men through a play in all angles together: each is where the rays of both meet, height free, by a filter that knows how men move;
- * who stands before whom is worked out, and nobody is looked for where he is hidden. Afterwards every place is looked back at with what
- * came after it.
+ * Follows men through a play in all angles together, frame by frame: each is where the rays of both meet, height free, by a filter that knows
+ * how men move; who stands before whom is worked out, and nobody is looked for where he is hidden.
  */
-export function follow(starts: readonly Start[], watched: readonly Watched[], options: FollowOptions): Track[] {
-  const { framesPerSecond, frames, progress } = options;
-  const seconds = 1 / framesPerSecond;
-  const men: Man[] = starts.map((start) => ({
-    start,
-    motion: atRest([start.x, start.y, TRUNK_HEIGHT[start.stance]], [KNOWN.place, KNOWN.place, KNOWN.height]),
-    history: [],
-    seen: [],
-  }));
-  for (const w of watched) meet(men, w);
-  keep(
-    men,
-    men.map(() => 1),
-  );
-  for (let f = 1; f < frames; f++) {
+export class Following {
+  private readonly men: Man[];
+  private done = 1;
+
+  /** Looks at the first frame of every angle. */
+  constructor(
+    starts: readonly Start[],
+    private readonly watched: readonly Watched[],
+    private readonly options: FollowOptions,
+  ) {
+    this.men = starts.map((start) => ({
+      start,
+      motion: atRest([start.x, start.y, TRUNK_HEIGHT[start.stance]], [KNOWN.place, KNOWN.place, KNOWN.height]),
+      history: [],
+      seen: [],
+    }));
+    for (const w of watched) meet(this.men, w);
+    keep(
+      this.men,
+      this.men.map(() => 1),
+    );
+  }
+
+  /** Looks at the next frame of every angle; gives how many frames are done. */
+  step(): number {
+    const { men, watched, options } = this;
+    const seconds = 1 / options.framesPerSecond;
     const before = men.map((m) => standing(m.motion));
     for (const m of men)
-      m.motion = predict(m.motion, seconds, UPRIGHT_HEIGHT[m.start.stance], believed(m, f / framesPerSecond, options));
+      m.motion = predict(m.motion, seconds, UPRIGHT_HEIGHT[m.start.stance], believed(m, this.done * seconds, options));
     const seen = men.map(() => 0);
-    for (const w of watched) lookAt(men, before, w, f, seconds, seen);
+    for (const w of watched) lookAt(men, before, w, this.done, seconds, seen);
     keepApart(men);
     keep(men, seen);
-    if (progress && !progress(f + 1)) break;
+    return ++this.done;
   }
-  return men.map((m) => trackOf(m));
+
+  /** Everybody's way so far, every place looked back at with what came after it. */
+  tracks(): Track[] {
+    return this.men.map(trackOf);
+  }
+}
+
+/** Follows men through so many frames at once; see `Following`. `progress` is told how many are done, and stops by saying false. */
+export function follow(
+  starts: readonly Start[],
+  watched: readonly Watched[],
+  { frames, progress, ...options }: FollowOptions & { frames: number; progress?: (done: number) => boolean },
+): Track[] {
+  const following = new Following(starts, watched, options);
+  for (let f = 1; f < frames; f++) {
+    const done = following.step();
+    if (progress && !progress(done)) break;
+  }
+  return following.tracks();
 }
 
 /** A man seen worse than this on the last frames is hidden. */

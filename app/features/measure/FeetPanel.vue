@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { MeasuredFront } from '#core/film/measure/front';
+import { ellipseOf } from '#core/film/calibrate/uncertainty';
+import { describePlaces } from '#core/reports/formation-places';
+import { formationAsMeasured } from '#core/film/measure/front';
+import { trim } from '#core/geometry/units';
+import type { WorkedCall } from '#core/calls/resolve-call';
+import { useMeasure } from './store';
+import type { Named } from './men';
+
+const props = defineProps<{
+  call: WorkedCall;
+  men: readonly Named[];
+  next: Named | null;
+  read: MeasuredFront | null;
+  family: string;
+}>();
+const emit = defineEmits<{ choose: [man: Named]; keep: [] }>();
+const store = useMeasure();
+
+const clicked = (man: Named): readonly string[] =>
+  store.measuring.atSnap.filter((f) => f.id === man.id && f.team === man.team).map((f) => f.angle);
+const splits = computed(() => {
+  const line = describePlaces(formationAsMeasured(props.call.formation, store.places));
+  return new Map(line.map((p) => [p.id, p.says]));
+});
+const percent = (share: number): string => `${Math.round(share * 100)} %`;
+
+/** A man with what his place says: where he is clicked from, his technique or split, how sure, and how well his place is known. */
+const rows = computed(() =>
+  props.men.map((man) => {
+    const place = store.places.find((p) => p.id === man.id && p.team === man.team);
+    const named = man.team === 'defence' ? props.read?.men.find((m) => m.id === man.id) : undefined;
+    const sure =
+      named && named.sure < 0.995 ? `, ${percent(named.sure)} sure${named.else ? `, else ${named.else}` : ''}` : '';
+    const says = !place ? '' : named ? `${named.technique.label}${sure}` : (splits.value.get(man.id) ?? '');
+    const error = place ? `± ${trim(ellipseOf(place.spread).major * 12, 0)} in` : '';
+    return { man, from: clicked(man), says, error };
+  }),
+);
+const count = computed(() => rows.value.filter((r) => r.from.length > 0).length);
+/** The front as it is written differs from what was logged. */
+const differs = computed(() => props.read !== null && props.read.text !== store.snap?.call.front);
+</script>
+
+<template>
+  <section aria-label="Feet at the snap">
+    <p class="says" role="status">
+      <template v-if="next"
+        >Click between the feet of <b>{{ next.id }}</b>.</template
+      >
+      <template v-else>Everybody is clicked in this angle.</template>
+      {{ count }} of {{ men.length }} placed.
+    </p>
+    <table>
+      <tbody>
+        <tr v-for="r in rows" :key="`${r.man.team}${r.man.id}`" :class="{ next: r.man === next, [r.man.team]: true }">
+          <th scope="row">
+            <button class="plain" type="button" :aria-pressed="r.man === next" @click="emit('choose', r.man)">
+              {{ r.man.id }}
+            </button>
+          </th>
+          <td>{{ r.says }}</td>
+          <td class="soft">{{ r.error }}</td>
+          <td class="soft">{{ r.from.length === 2 ? 'both' : r.from.length === 1 ? 'one' : '' }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <div v-if="read && read.men.length" class="front">
+      <p>
+        The front is <b>{{ family }}</b>.
+      </p>
+      <p class="soft">{{ read.text }}</p>
+      <button v-if="differs" class="strong" type="button" @click="emit('keep')">Keep this front with the snap</button>
+      <p v-else class="soft">It is the front that was logged.</p>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.says {
+  font-weight: 600;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  margin: 8px 0;
+  font-size: 13px;
+}
+th {
+  text-align: left;
+  width: 44px;
+}
+td,
+th {
+  padding: 2px 4px 2px 0;
+  border-bottom: 1px solid var(--rule);
+}
+tr.defence th button {
+  color: var(--defence);
+}
+tr.next {
+  background: var(--wash);
+}
+th button {
+  font-weight: 650;
+}
+td:nth-child(3) {
+  white-space: nowrap;
+  text-align: right;
+}
+.front {
+  margin-top: 10px;
+}
+</style>

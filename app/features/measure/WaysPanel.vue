@@ -1,0 +1,148 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { lostFrames, meetingsOf } from '#core/film/follow/events';
+import type { MovementReading } from '#core/film/measure/movement';
+import { describeMovement } from '#core/movement/menu';
+import { askedBesideDone } from '#core/reports/meeting-lines';
+import { useMeasure } from './store';
+
+const props = defineProps<{
+  running: boolean;
+  progress: number;
+  problem: string;
+  /** Why following cannot begin yet; empty when it can. */
+  missing: string;
+  readings: readonly MovementReading[];
+  inHand: { id: string; team: string } | null;
+}>();
+const emit = defineEmits<{
+  follow: [];
+  stop: [];
+  choose: [id: string, team: string];
+  keep: [reading: MovementReading];
+}>();
+const store = useMeasure();
+
+const meetings = computed(() =>
+  store.measuring.followed ? meetingsOf(store.tracks, store.measuring.followed.framesPerSecond) : [],
+);
+const beside = computed(() => {
+  const play = store.measuring.followed;
+  return play
+    ? askedBesideDone(store.snap!.resolution.assignments, meetings.value, play.framesPerSecond, play.start)
+    : [];
+});
+/** Men the film loses for a while, and when first. */
+const lost = computed(() => {
+  const play = store.measuring.followed;
+  if (!play) return [];
+  return store.tracks.flatMap((t) => {
+    const first = lostFrames(t).indexOf(true);
+    return first < 0 ? [] : [{ id: t.id, team: t.team, at: (play.start + first / play.framesPerSecond).toFixed(1) }];
+  });
+});
+const shown = computed(() => props.readings.slice(0, 3));
+const says = (reading: MovementReading): string =>
+  reading.movements.map(describeMovement).join(' and ') || 'came straight';
+const percent = (share: number): string => `${Math.round(share * 100)} %`;
+</script>
+
+<template>
+  <section aria-label="Ways through the play">
+    <p v-if="missing" class="says">{{ missing }}</p>
+    <p v-else class="act">
+      <button v-if="running" class="plain link" type="button" @click="emit('stop')">Stop following</button>
+      <button v-else class="strong" type="button" @click="emit('follow')">
+        {{ store.measuring.followed ? 'Follow everybody again' : 'Follow everybody' }}
+      </button>
+      <progress v-if="running" :value="progress" max="1" aria-label="Following" />
+    </p>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <template v-if="store.measuring.followed">
+      <h2>The front</h2>
+      <ul v-if="shown.length" class="readings">
+        <li v-for="(r, i) in shown" :key="i">
+          <span>{{ says(r) }}</span> <span class="soft">{{ percent(r.share) }}</span>
+          <button v-if="r.movements.length" class="plain link" type="button" @click="emit('keep', r)">keep</button>
+        </li>
+      </ul>
+      <h2>Asked and done</h2>
+      <table>
+        <tbody>
+          <tr v-for="b in beside" :key="b.man" :class="{ hand: inHand?.id === b.man, other: b.same === false }">
+            <th scope="row">
+              <button class="plain" type="button" @click="emit('choose', b.man, 'offence')">{{ b.man }}</button>
+            </th>
+            <td>{{ b.asked }}</td>
+            <td>{{ b.done }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-if="lost.length" class="soft">
+        Lost from sight:
+        <template v-for="(l, i) in lost" :key="`${l.team}${l.id}`"
+          >{{ i ? ', ' : ''
+          }}<button class="plain link" type="button" @click="emit('choose', l.id, l.team)">{{ l.id }}</button> from
+          {{ l.at }} s</template
+        >. Choose a man and click where he stands on any frame: his way bends through it.
+      </p>
+      <p class="soft">
+        Green is what was asked, by the run of the play; the other lines are what was done. Measured on film, never a
+        grade.
+      </p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.says {
+  font-weight: 600;
+}
+.act {
+  display: grid;
+  gap: 8px;
+}
+progress {
+  width: 100%;
+  accent-color: var(--violet);
+}
+h2 {
+  font-size: 13px;
+  margin: 12px 0 4px;
+}
+.readings {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 13px;
+}
+th {
+  text-align: left;
+  width: 40px;
+  font-weight: 650;
+}
+td,
+th {
+  padding: 2px 6px 2px 0;
+  border-bottom: 1px solid var(--rule);
+  vertical-align: top;
+}
+td:nth-child(2) {
+  white-space: nowrap;
+}
+tr.hand {
+  background: var(--wash);
+}
+tr.other td:last-child {
+  color: var(--risk);
+  font-weight: 600;
+}
+.problem {
+  color: var(--broken);
+  font-weight: 600;
+}
+</style>

@@ -1,0 +1,66 @@
+import { ref } from 'vue';
+import type { Track } from '#core/film/follow/follow';
+import type { FollowJob, FromFollower, Picture, ToFollower } from '~/workers/following';
+
+/** What follows: a worker, or a stand-in in tests. */
+export interface FollowerLike {
+  onmessage: ((event: { data: FromFollower }) => void) | null;
+  onerror: ((event: { message?: string }) => void) | null;
+  postMessage: (message: ToFollower) => void;
+  terminate: () => void;
+}
+
+const STOPPED = 'stopped';
+
+/** Follows men through a film beside the screen: pictures go to a worker one after the other, and it can be stopped between any two. */
+export function useFollowFilm(make: () => FollowerLike) {
+  const running = ref(false);
+  /** Share of the frames that are done, 0 to 1. */
+  const progress = ref(0);
+  const problem = ref('');
+  let stop: (() => void) | null = null;
+
+  /** Everybody's way over so many frames; `null` when it was stopped or went wrong. `pictures` gives those of a frame, counted from 0. */
+  async function follow(
+    job: FollowJob,
+    frames: number,
+    pictures: (frame: number) => Promise<Picture[]>,
+  ): Promise<readonly Track[] | null> {
+    stop?.();
+    const worker = make();
+    [running.value, progress.value, problem.value] = [true, 0, ''];
+    const stopped = new Promise<never>((_, fail) => {
+      stop = () => fail(new Error(STOPPED));
+    });
+    const asked = (message: ToFollower): Promise<FromFollower> => Promise.race([ask(worker, message), stopped]);
+    const taken = (frame: number): Promise<Picture[]> => Promise.race([pictures(frame), stopped]);
+    try {
+      await asked({ kind: 'begin', job, pictures: await taken(0) });
+      for (let f = 1; f < frames; f++) {
+        await asked({ kind: 'frame', pictures: await taken(f) });
+        progress.value = f / (frames - 1);
+      }
+      const answer = await asked({ kind: 'end' });
+      return answer.kind === 'tracks' ? answer.tracks : null;
+    } catch (failure) {
+      const message = failure instanceof Error ? failure.message : String(failure);
+      if (message !== STOPPED) problem.value = `Following stopped: ${message}`;
+      return null;
+    } finally {
+      worker.terminate();
+      running.value = false;
+      stop = null;
+    }
+  }
+
+  return { running, progress, problem, follow, stop: () => stop?.() };
+}
+
+/** Says something to the worker and waits for what it says next. */
+function ask(worker: FollowerLike, message: ToFollower): Promise<FromFollower> {
+  return new Promise((done, fail) => {
+    worker.onmessage = ({ data }) => (data.kind === 'wrong' ? fail(new Error(data.message)) : done(data));
+    worker.onerror = ({ message: said }) => fail(new Error(said ?? 'the follower could not be loaded'));
+    worker.postMessage(message);
+  });
+}

@@ -1,0 +1,94 @@
+import { computed, watch, type Ref } from 'vue';
+import { askedPlaces } from '#core/film/follow/asked';
+import { keepTracks } from '#core/film/follow/keep';
+import { startsOf } from '#core/film/follow/starts';
+import type { Track } from '#core/film/follow/follow';
+import { ballOf, type MeasuredMan } from '#core/film/measure/places';
+import type { FollowedPlay } from '#core/model/measured';
+import type { Shown } from '~/features/film/transport';
+import { usePlaybook } from '~/features/playbook/store';
+import { startFollower, useMovementReadings } from '~/workers/start';
+import { askedKey, type FollowJob } from '~/workers/following';
+import { Grabber } from './grab';
+import { useFollowFilm } from './follow-film';
+import { useMeasure } from './store';
+
+/** Nobody is followed longer than this after the snap, seconds. */
+const LONGEST = 4;
+/** Moments of the first second by which the movement is named, seconds from the snap. */
+const LOOKS = [0.5, 0.7, 0.9];
+
+/** Following everybody on the film that is on the page, and naming what the front did from it. */
+export function useFollowing(shown: Ref<readonly (Shown & { readonly clip: { readonly id: number } })[]>) {
+  const store = useMeasure();
+  const playbook = usePlaybook();
+  const follower = useFollowFilm(startFollower);
+  const readings = useMovementReadings();
+
+  const films = computed(() => shown.value.filter(({ clip }) => store.calibrations[clip.id]));
+  /** Why following cannot begin yet; empty when it can. */
+  const missing = computed(() => {
+    if (films.value.length === 0) return 'Name the field marks of an angle first: that is step 1.';
+    const placed = store.places.filter((p) => p.team === 'offence').length;
+    if (placed < 5) return 'Click the feet of the line and the front at the snap first: that is step 2.';
+    return '';
+  });
+
+  async function start(): Promise<void> {
+    const { call, cameras } = store;
+    const ball = ballOf(cameras);
+    const lead = films.value[0];
+    if (!call || !ball || !lead || missing.value) return;
+    const { framesPerSecond, snapFrame, whistleFrame, frames } = lead.clip;
+    const first = Math.max(0, snapFrame - 1);
+    const last = Math.min(frames - 1, whistleFrame, Math.round(snapFrame + LONGEST * framesPerSecond));
+    const begin = (first - snapFrame) / framesPerSecond;
+    const starts = startsOf(store.places, call, ball);
+    const asked = askedPlaces(call, ball, begin);
+    const count = last - first + 1;
+    const job: FollowJob = {
+      starts,
+      framesPerSecond,
+      cameras: films.value.map(({ clip }) => store.calibrations[clip.id]!.camera),
+      asked: Object.fromEntries(
+        starts.map(({ id, team }) => [
+          askedKey(team, id),
+          Array.from({ length: count + 1 }, (_, f) => asked(id, team, f / framesPerSecond)).filter((p) => p !== null),
+        ]),
+      ),
+    };
+    const grabber = new Grabber(films.value);
+    const tracks = await follower.follow(job, count, (f) => grabber.at(first + f));
+    if (tracks) await store.keepFollowed(keepTracks(tracks, ball, framesPerSecond, begin));
+  }
+
+  /** Names the movement whenever other ways are kept. */
+  watch(
+    () => store.measuring.followed,
+    (play) => {
+      if (!play || !store.snap || store.tracks.length === 0) return readings.forget();
+      readings.ask({
+        own: playbook.ownTexts,
+        settings: playbook.settings,
+        words: playbook.words,
+        call: store.snap.call,
+        atSnap: placedAt(store.tracks, play, 0),
+        looks: LOOKS.map((seconds) => ({ seconds, men: placedAt(store.tracks, play, seconds) })),
+      });
+    },
+    { immediate: true },
+  );
+
+  return { ...follower, start, missing, readings: readings.whole };
+}
+
+/** Everybody where his track has him so many seconds after the snap. */
+export function placedAt(tracks: readonly Track[], play: FollowedPlay, seconds: number): MeasuredMan[] {
+  const frame = Math.round((seconds - play.start) * play.framesPerSecond);
+  return tracks.flatMap(({ id, team, places }) => {
+    const place = places[frame];
+    if (!place) return [];
+    const variance = Math.max(0.1, place.error) ** 2 / 2;
+    return [{ id, team, x: place.x, y: place.y, spread: { xx: variance, xy: 0, yy: variance }, angles: [] }];
+  });
+}

@@ -1,0 +1,68 @@
+import { sameMoment, seekTime } from '#core/film/frames';
+import type { ClipBody } from '#core/model/snap';
+import type { Picture } from '~/workers/following';
+
+/** Film of one angle on the page. */
+export interface OnPage {
+  readonly clip: ClipBody;
+  readonly video: HTMLVideoElement;
+}
+
+/** Pictures wider than this are made smaller for following: a pixel less tells little and costs much. */
+export const WIDEST = 960;
+
+/** The size at which a film is followed, pixels. */
+export function followSize(video: Pick<HTMLVideoElement, 'videoWidth' | 'videoHeight'>): {
+  width: number;
+  height: number;
+} {
+  const share = Math.min(1, WIDEST / Math.max(1, video.videoWidth));
+  return { width: Math.round(video.videoWidth * share), height: Math.round(video.videoHeight * share) };
+}
+
+/** Takes pictures of films one after the other. */
+export class Grabber {
+  private readonly canvases: readonly OffscreenCanvas[];
+
+  constructor(private readonly films: readonly OnPage[]) {
+    this.canvases = films.map(({ video }) => {
+      const { width, height } = followSize(video);
+      return new OffscreenCanvas(width, height);
+    });
+  }
+
+  /** The pictures of all angles at a frame of the first. */
+  async at(frame: number): Promise<Picture[]> {
+    await Promise.all(
+      this.films.map(({ video, clip }) =>
+        seek(video, seekTime(sameMoment(frame, this.films[0]!.clip, clip), clip.framesPerSecond)),
+      ),
+    );
+    return this.films.map(({ video }, i) => {
+      const canvas = this.canvases[i]!;
+      const context = canvas.getContext('2d', { willReadFrequently: true })!;
+      context.drawImage(video, 0, 0, canvas.width, canvas.height);
+      const { data, width, height } = context.getImageData(0, 0, canvas.width, canvas.height);
+      return { data, width, height };
+    });
+  }
+}
+
+/** Longest a film may take to show a frame, milliseconds. */
+const PATIENCE = 8000;
+
+function seek(video: HTMLVideoElement, time: number): Promise<void> {
+  if (Math.abs(video.currentTime - time) < 1e-4 && !video.seeking) return Promise.resolve();
+  return new Promise((done, fail) => {
+    const late = setTimeout(() => fail(new Error('The film does not come to the frame that was asked for.')), PATIENCE);
+    video.addEventListener(
+      'seeked',
+      () => {
+        clearTimeout(late);
+        done();
+      },
+      { once: true },
+    );
+    video.currentTime = time;
+  });
+}

@@ -1,0 +1,142 @@
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+import { workCall, type WorkedCall } from '#core/calls/resolve-call';
+import { bentTracks } from '#core/film/follow/keep';
+import { placesOf, type Calibrations } from '#core/film/measure/places';
+import type { Calibration, CalibrationInput, Pixel } from '#core/model/calibration';
+import { NOTHING_MEASURED, type Bend, type FollowedPlay, type Measuring, type Team } from '#core/model/measured';
+import type { Angle, Call } from '#core/model/snap';
+import type { SnapDetail } from '~/features/film/store';
+import { usePlaybook } from '~/features/playbook/store';
+import { attempting } from '~/features/session/attempt';
+import { request } from '~/features/session/request';
+
+interface MeasuringView {
+  revision: number;
+  measuring: Measuring;
+  calibrations: Record<number, Calibration>;
+}
+
+/** What is measured on the film of one snap. Every change is sent when it is made, on the revision it was made on. */
+export const useMeasure = defineStore('measure', () => {
+  const playbook = usePlaybook();
+  const snap = shallowRef<SnapDetail | null>(null);
+  const measuring = shallowRef<Measuring>(NOTHING_MEASURED);
+  const calibrations = shallowRef<Readonly<Record<number, Calibration>>>({});
+  const problem = ref('');
+  const saving = ref(0);
+  let revision = 0;
+  /** Changes go one after the other: each is made on the revision of the one before. */
+  let last: Promise<unknown> = Promise.resolve();
+
+  const attempt = attempting(problem, 'What you clicked is still here; click once more when it is back.');
+
+  const open = (id: number): Promise<boolean> =>
+    attempt(async () => {
+      const [found, view] = await Promise.all([
+        request<SnapDetail>(`/api/snaps/${id}`),
+        request<MeasuringView>(`/api/snaps/${id}/measuring`),
+      ]);
+      snap.value = found;
+      revision = view.revision;
+      measuring.value = view.measuring;
+      calibrations.value = view.calibrations;
+    });
+
+  /** The call as it is worked out today: whose places and ways are asked. `null` while it cannot be. */
+  const call = computed<WorkedCall | null>(() => {
+    if (!snap.value) return null;
+    const { book, settings, words } = playbook;
+    const worked = workCall(snap.value.call, { playbook: book, settings, words });
+    return worked.ok ? worked.value : null;
+  });
+  /** Cameras by angle. */
+  const cameras = computed<Calibrations>(() =>
+    Object.fromEntries(
+      (snap.value?.clips ?? []).flatMap((c) => (calibrations.value[c.id] ? [[c.angle, calibrations.value[c.id]]] : [])),
+    ),
+  );
+  const places = computed(() => placesOf({ seconds: 0, feet: measuring.value.atSnap }, cameras.value));
+  const tracks = computed(() =>
+    measuring.value.followed ? bentTracks(measuring.value.followed, measuring.value.bends) : [],
+  );
+
+  /** Sends a change; when it is refused, what was there before stands again. */
+  function change(next: Measuring): Promise<boolean> {
+    const [before, of] = [measuring.value, snap.value!.id];
+    measuring.value = next;
+    saving.value++;
+    const sent = last.then(() =>
+      attempt(async () => {
+        const answer = await request<{ revision: number }>(`/api/snaps/${of}/measuring`, {
+          method: 'PUT',
+          body: { revision, measuring: next },
+        });
+        if (snap.value?.id === of) revision = answer.revision;
+      }),
+    );
+    last = sent.then((done) => {
+      saving.value--;
+      // Whatever was clicked after it was clicked on top of it: only an untouched change is taken back.
+      if (!done && snap.value?.id === of && measuring.value === next) measuring.value = before;
+    });
+    return sent;
+  }
+
+  /** Says where a man's feet are at the snap; `null` takes the click away. */
+  function setFeet(id: string, team: Team, angle: Angle, pixel: Pixel | null): Promise<boolean> {
+    const rest = measuring.value.atSnap.filter((f) => f.id !== id || f.team !== team || f.angle !== angle);
+    return change({ ...measuring.value, atSnap: pixel ? [...rest, { id, team, angle, pixel }] : rest });
+  }
+  const keepFollowed = (followed: FollowedPlay | null): Promise<boolean> =>
+    change({ ...measuring.value, followed, bends: [] });
+  /** Says where a man was at a moment; one place a moment and man. */
+  function bend(at: Bend): Promise<boolean> {
+    const rest = measuring.value.bends.filter(
+      (b) => b.id !== at.id || b.team !== at.team || Math.abs(b.seconds - at.seconds) > 1e-6,
+    );
+    return change({ ...measuring.value, bends: [...rest, at] });
+  }
+  const unbend = (id: string, team: Team): Promise<boolean> =>
+    change({ ...measuring.value, bends: measuring.value.bends.filter((b) => b.id !== id || b.team !== team) });
+
+  const calibrate = (clip: number, input: CalibrationInput): Promise<boolean> =>
+    attempt(async () => {
+      const found = await request<Calibration>(`/api/clips/${clip}/calibration`, { method: 'PUT', body: { ...input } });
+      calibrations.value = { ...calibrations.value, [clip]: found };
+    });
+
+  /** Keeps what was called or shown with the snap; gives the men whose grades were given against something else. */
+  async function changeCall(next: Call, confirmed: boolean): Promise<string[]> {
+    let affected: string[] = [];
+    await attempt(async () => {
+      const { id } = snap.value!;
+      const answer = await request<{ affected: string[]; changed: boolean }>(`/api/snaps/${id}/call`, {
+        method: 'PUT',
+        body: { call: next, confirmed },
+      });
+      if (answer.changed) snap.value = await request<SnapDetail>(`/api/snaps/${id}`);
+      else affected = answer.affected;
+    });
+    return affected;
+  }
+
+  return {
+    snap,
+    measuring,
+    calibrations,
+    problem,
+    saving,
+    call,
+    cameras,
+    places,
+    tracks,
+    open,
+    setFeet,
+    keepFollowed,
+    bend,
+    unbend,
+    calibrate,
+    changeCall,
+  };
+});

@@ -1,0 +1,30 @@
+import type { FilmCamera } from '#core/model/calibration';
+import type { Team } from '#core/model/measured';
+import type { Size } from '#core/film/calibrate/camera';
+import type { Start, Track } from '#core/film/follow/follow';
+
+/** A picture of one angle: red, green, blue and opacity of every pixel. */
+export interface Picture extends Size {
+  readonly data: Uint8ClampedArray;
+}
+
+/** What is to be followed. Places in feet on the field; `asked` has a place for every frame, by team and name. */
+export interface FollowJob {
+  readonly starts: readonly Start[];
+  readonly cameras: readonly FilmCamera[];
+  readonly framesPerSecond: number;
+  readonly asked: Readonly<Record<string, readonly { x: number; y: number }[]>>;
+}
+export const askedKey = (team: Team, id: string): string => `${team} ${id}`;
+
+/** What the follower hears: the job with the first pictures, then the pictures of one frame after the other, then that there are no more. */
+export type ToFollower =
+  | { readonly kind: 'begin'; readonly job: FollowJob; readonly pictures: readonly Picture[] }
+  | { readonly kind: 'frame'; readonly pictures: readonly Picture[] }
+  | { readonly kind: 'end' };
+
+/** What it says: it is ready for the next frame, everybody's way, or what went wrong. */
+export type FromFollower =
+  | { readonly kind: 'next'; readonly done: number }
+  | { readonly kind: 'tracks'; readonly tracks: readonly Track[] }
+  | { readonly kind: 'wrong'; readonly message: string };

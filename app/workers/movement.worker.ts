@@ -1,0 +1,4 @@
+import { readMovement } from '#core/film/measure/movement-job';
+import { serveJobs, type Port } from './serve';
+
+serveJobs(self as unknown as Port, readMovement, 100);

@@ -1,0 +1,62 @@
+import { describe, expect, it } from 'vitest';
+import { lostFrames, meetingsOf } from './events';
+import type { Track } from './follow';
+
+const RATE = 30;
+/** A track that is seen all the time, by where a man is so many seconds in. */
+const track = (id: string, team: Track['team'], way: (t: number) => [number, number], seen = 1): Track => ({
+  id,
+  team,
+  places: Array.from({ length: 60 }, (_, f) => {
+    const [x, y] = way(f / RATE);
+    return { x, y, z: 3, error: 0.1, seen };
+  }),
+});
+/** Comes four feet in 0.4 s and stands. */
+const coming = (t: number): [number, number] => [0, Math.max(0, 4 - 10 * t)];
+const still = (): [number, number] => [0, -1.7];
+
+describe('meetings', () => {
+  it('begin when two men come no nearer and last until they part', () => {
+    const [meeting, ...others] = meetingsOf(
+      [track('RG', 'offence', (t) => (t < 1.2 ? still() : [6 * (t - 1.2), -1.7])), track('T', 'defence', coming)],
+      RATE,
+    );
+    expect(others).toEqual([]);
+    expect(meeting).toMatchObject({ blocker: 'RG', defender: 'T' });
+    expect(Math.abs(meeting!.from - 12)).toBeLessThanOrEqual(2);
+    expect(Math.abs(meeting!.to! - 36)).toBeLessThanOrEqual(2);
+    expect(meeting!.sure).toBe(1);
+  });
+  it('have no end while they last', () => {
+    const [meeting] = meetingsOf([track('RG', 'offence', still), track('T', 'defence', coming)], RATE);
+    expect(meeting!.to).toBeNull();
+    expect(meeting!.nearest).toBeCloseTo(1.7, 1);
+  });
+  it('are none of men who stand near each other and do not move, or only run by', () => {
+    const beside = track('N', 'defence', () => [0, 0.2]);
+    expect(meetingsOf([track('C', 'offence', still), beside], RATE)).toEqual([]);
+    const by = track('M', 'defence', (t) => [-15 + 30 * t, 0]);
+    expect(meetingsOf([track('C', 'offence', still), by], RATE)).toEqual([]);
+  });
+  it('are never between men of one side', () => {
+    expect(meetingsOf([track('RG', 'offence', still), track('RT', 'offence', coming)], RATE)).toEqual([]);
+  });
+  it('are not sure where one of the two was not seen', () => {
+    const [meeting] = meetingsOf([track('RG', 'offence', still, 0.1), track('T', 'defence', coming)], RATE);
+    expect(meeting!.sure).toBe(0);
+  });
+});
+
+describe('a lost man', () => {
+  it('is one not seen for a while, or not known well enough; a blink is neither', () => {
+    const seen = track('C', 'offence', still);
+    const blink = { ...seen, places: seen.places.map((p, f) => (f === 30 ? { ...p, seen: 0 } : p)) };
+    expect(lostFrames(blink).some(Boolean)).toBe(false);
+    const gone = { ...seen, places: seen.places.map((p, f) => (f >= 30 ? { ...p, seen: 0 } : p)) };
+    expect(lostFrames(gone).indexOf(true)).toBeGreaterThan(25);
+    expect(lostFrames(gone).slice(40).every(Boolean)).toBe(true);
+    const unsure = { ...seen, places: seen.places.map((p) => ({ ...p, error: 2 })) };
+    expect(lostFrames(unsure).every(Boolean)).toBe(true);
+  });
+});
