@@ -5,6 +5,9 @@ import { SESSION_SECONDS } from './server/session/duration';
 const core = fileURLToPath(new URL('./core', import.meta.url));
 const eyes = fileURLToPath(new URL('./eyes', import.meta.url));
 
+/** Where the worker with the picture library is served from: its answers have a policy of their own. */
+const EYES = '_nuxt/eyes/';
+
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
   ssr: false,
@@ -62,10 +65,25 @@ export default defineNuxtConfig({
     },
   },
   // Uploads have limits of their own, which count what comes.
-  routeRules: { '/api/upload/**': { security: { requestSizeLimiter: false } } },
+  routeRules: {
+    '/api/upload/**': { security: { requestSizeLimiter: false } },
+    // The picture library makes functions while it starts: only here, where nothing else runs, and it may ask for nothing.
+    [`/${EYES}**`]: {
+      headers: { 'content-security-policy': "default-src 'none'; script-src 'self' 'unsafe-eval'; connect-src 'none'" },
+    },
+  },
   nitro: { esbuild: { options: { target: 'node20' } } },
   typescript: { strict: true },
-  vite: { optimizeDeps: { include: ['zod', 'fastest-levenshtein'] } },
+  vite: {
+    worker: {
+      rollupOptions: {
+        output: {
+          entryFileNames: ({ name }) => `${name.startsWith('follow') ? EYES : '_nuxt/'}[name]-[hash].js`,
+        },
+      },
+    },
+    optimizeDeps: { include: ['zod', 'fastest-levenshtein'] },
+  },
   $development: {
     // The development server asks for the entry of a server build even where nothing is rendered on the server.
     vite: { environments: { ssr: { build: { rollupOptions: { input: { server: 'nuxt/dist/app/entry' } } } } } },

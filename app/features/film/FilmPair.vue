@@ -5,11 +5,21 @@ import { FRAME_OF, MOMENTS, sinceSnap, type Moment } from '#core/film/frames';
 import type { Pixel } from '#core/model/calibration';
 import type { ClipBody } from '#core/model/snap';
 import FilmPicture from './FilmPicture.vue';
-import { capOf } from './keys';
+import { capOf, type HandName } from './keys';
 import { useTransport, type Shown } from './transport';
 
 type Clip = ClipBody & { id: number; angle: string };
-const props = defineProps<{ clips: readonly Clip[]; readOnly: boolean; pointing?: boolean }>();
+const props = defineProps<{
+  clips: readonly Clip[];
+  readOnly: boolean;
+  /** Clicks on the picture that leads are points of it. */
+  pointing?: boolean;
+  /** The other angle stands under the one that leads. */
+  stacked?: boolean;
+  /** What is printed on the keys, where they are others than when grading. */
+  caps?: Partial<Record<HandName, string>>;
+}>();
+const cap = (name: HandName): string => props.caps?.[name] ?? capOf(name);
 const emit = defineEmits<{
   mark: [clip: number, moment: Moment, frame: number];
   point: [clip: Clip, pixel: Pixel];
@@ -83,7 +93,7 @@ const ZOOM_WORDS: Readonly<Record<number, string>> = { 1: 'nearer', 2: 'twice as
 <template>
   <div class="pair">
     <p v-if="!clips.length" class="none">This snap has no film. It can still be graded from what was asked.</p>
-    <div v-else class="pictures" :class="[layout, { single: clips.length === 1 }]">
+    <div v-else class="pictures" :class="[layout, { single: clips.length === 1, stacked }]">
       <FilmPicture
         v-for="(c, i) in ordered"
         :key="c.id"
@@ -105,19 +115,19 @@ const ZOOM_WORDS: Readonly<Record<number, string>> = { 1: 'nearer', 2: 'twice as
     </div>
     <div v-if="clips.length" class="transport">
       <button class="plain" type="button" :aria-pressed="playing" @click="transport.toggle">
-        <kbd>{{ capOf('play') }}</kbd> {{ playing ? 'stop' : 'play' }}
+        <kbd>{{ cap('play') }}</kbd> {{ playing ? 'stop' : 'play' }}
       </button>
       <button class="plain" type="button" @click="transport.seek(frame - 1)">
-        <kbd>{{ capOf('back') }}</kbd><span class="visually-hidden">one frame back</span>
+        <kbd>{{ cap('back') }}</kbd><span class="visually-hidden">one frame back</span>
       </button>
       <button class="plain" type="button" @click="transport.seek(frame + 1)">
-        <kbd>{{ capOf('on') }}</kbd> frame
+        <kbd>{{ cap('on') }}</kbd> frame
       </button>
       <button class="plain" type="button" @click="transport.slower">
-        <kbd>{{ capOf('speed') }}</kbd> {{ SPEED_WORDS[speed] }} speed
+        <kbd>{{ cap('speed') }}</kbd> {{ SPEED_WORDS[speed] }} speed
       </button>
       <button class="plain" type="button" :aria-pressed="looping" @click="looping = !looping">
-        <kbd>{{ capOf('loop') }}</kbd> over and over
+        <kbd>{{ cap('loop') }}</kbd> over and over
       </button>
       <div class="track">
         <input
@@ -147,21 +157,21 @@ const ZOOM_WORDS: Readonly<Record<number, string>> = { 1: 'nearer', 2: 'twice as
       <span v-if="!readOnly" class="here"
         >here is the
         <button v-for="m in MOMENTS" :key="m" class="plain" type="button" @click="markHere(m)">
-          <kbd>{{ capOf(m) }}</kbd> {{ m }}
+          <kbd>{{ cap(m) }}</kbd> {{ m }}
         </button>
       </span>
       <button v-if="clips.length > 1" class="plain" type="button" @click="swap">
-        <kbd>{{ capOf('swap') }}</kbd> the other angle leads
+        <kbd>{{ cap('swap') }}</kbd> the other angle leads
       </button>
       <button v-if="clips.length > 1" class="plain" type="button" @click="arrange">
-        <kbd>{{ capOf('arrange') }}</kbd> {{ layout === 'large' ? 'both alike' : 'one large' }}
+        <kbd>{{ cap('arrange') }}</kbd> {{ layout === 'large' ? 'both alike' : 'one large' }}
       </button>
       <button class="plain" type="button" @click="zoom">
-        <kbd>{{ capOf('zoom') }}</kbd> {{ ZOOM_WORDS[zoomed] }}
+        <kbd>{{ cap('zoom') }}</kbd> {{ ZOOM_WORDS[zoomed] }}
       </button>
       <slot name="hands" />
       <span class="soft"
-        ><kbd>{{ capOf('help') }}</kbd> all keys</span
+        ><kbd>{{ cap('help') }}</kbd> all keys</span
       >
     </div>
   </div>
@@ -184,8 +194,16 @@ const ZOOM_WORDS: Readonly<Record<number, string>> = { 1: 'nearer', 2: 'twice as
 .pictures.large {
   grid-template-columns: minmax(0, 1fr) clamp(180px, 27%, 460px);
 }
-.pictures.single {
+.pictures.stacked.large {
   grid-template-columns: minmax(0, 1fr);
+  grid-template-rows: minmax(0, 2.2fr) minmax(0, 1fr);
+}
+.pictures.stacked.alike {
+  grid-template-columns: minmax(0, 1fr);
+  grid-template-rows: minmax(0, 1fr) minmax(0, 1fr);
+}
+.pictures.single {
+  grid-template: minmax(0, 1fr) / minmax(0, 1fr);
 }
 .none {
   padding: 18px 0;

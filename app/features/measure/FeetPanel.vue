@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import type { MeasuredFront } from '#core/film/measure/front';
 import { ellipseOf } from '#core/film/calibrate/uncertainty';
 import { describePlaces } from '#core/reports/formation-places';
-import { formationAsMeasured } from '#core/film/measure/front';
+import { formationAsMeasured, sameAlignment } from '#core/film/measure/front';
 import { trim } from '#core/geometry/units';
 import type { WorkedCall } from '#core/calls/resolve-call';
 import { useMeasure } from './store';
@@ -41,7 +41,7 @@ const rows = computed(() =>
 );
 const count = computed(() => rows.value.filter((r) => r.from.length > 0).length);
 /** The front as it is written differs from what was logged. */
-const differs = computed(() => props.read !== null && props.read.text !== store.snap?.call.front);
+const differs = computed(() => props.read !== null && !sameAlignment(props.read.front, props.call.front));
 </script>
 
 <template>

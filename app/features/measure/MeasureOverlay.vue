@@ -10,6 +10,8 @@ const props = defineProps<{
   width: number;
   height: number;
   unit: number;
+  /** Names are written on the picture that leads. */
+  leads: boolean;
   calibration: Calibration | null;
   /** The field as the camera has it. */
   lines: boolean;
@@ -63,7 +65,7 @@ const cross = ({ x, y }: Pixel, half: number): string =>
     <g v-for="m in men" :key="m.key" class="man" :class="[m.team, m.state]">
       <path v-if="m.ellipse" class="ellipse" :d="m.ellipse" />
       <ellipse :cx="m.at.x" :cy="m.at.y" :rx="9 * unit" :ry="4.5 * unit" />
-      <text :x="m.at.x" :y="m.at.y + 17 * unit" :font-size="12 * unit">{{ m.id }}</text>
+      <text v-if="leads" :x="m.at.x" :y="m.at.y + 17 * unit" :font-size="12 * unit">{{ m.id }}</text>
     </g>
     <path v-if="cursor" class="cursor" :d="cross(cursor, 14 * unit)" />
   </g>

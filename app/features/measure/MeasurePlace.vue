@@ -64,7 +64,7 @@ watch(
   { immediate: true },
 );
 
-const men = computed(() => (store.call ? menOf(store.call) : []));
+const men = computed(() => (store.call ? menOf(store.call, playbook.settings) : []));
 const chosen = ref<Named | null>(null);
 const notClicked = (man: Named): boolean =>
   !store.measuring.atSnap.some((f) => f.id === man.id && f.team === man.team && f.angle === lead.value?.angle);
@@ -123,7 +123,7 @@ function point(pixel: Pixel): void {
   pointWay(pixel);
 }
 function pointMark(pixel: Pixel): void {
-  if (wantsBall.value || (marking.found.value && !marking.ball.value)) {
+  if (wantsBall.value) {
     marking.ball.value = pixel;
     wantsBall.value = false;
   } else marking.click(pixel);
@@ -233,9 +233,17 @@ useMeasureKeys({
     </p>
     <div v-if="store.snap" class="work">
       <section class="area" aria-label="Film">
-        <FilmPair ref="pair" :clips="store.snap.clips" read-only pointing @point="(_clip, pixel) => point(pixel)">
-          <template #over="{ clip, width, height, unit }">
-            <MeasureOverlay :width="width" :height="height" :unit="unit" v-bind="over(clip)" />
+        <FilmPair
+          ref="pair"
+          :clips="store.snap.clips"
+          read-only
+          pointing
+          stacked
+          :caps="{ back: ',', on: '.' }"
+          @point="(_clip, pixel) => point(pixel)"
+        >
+          <template #over="{ clip, leads, width, height, unit }">
+            <MeasureOverlay :width="width" :height="height" :unit="unit" :leads="leads" v-bind="over(clip)" />
           </template>
         </FilmPair>
       </section>

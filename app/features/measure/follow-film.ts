@@ -29,9 +29,9 @@ export function useFollowFilm(make: () => FollowerLike) {
     stop?.();
     const worker = make();
     [running.value, progress.value, problem.value] = [true, 0, ''];
-    const stopped = new Promise<never>((_, fail) => {
-      stop = () => fail(new Error(STOPPED));
-    });
+    let mine: () => void = () => {};
+    const stopped = new Promise<never>((_, fail) => (mine = () => fail(new Error(STOPPED))));
+    stop = mine;
     const asked = (message: ToFollower): Promise<FromFollower> => Promise.race([ask(worker, message), stopped]);
     const taken = (frame: number): Promise<Picture[]> => Promise.race([pictures(frame), stopped]);
     try {
@@ -48,8 +48,8 @@ export function useFollowFilm(make: () => FollowerLike) {
       return null;
     } finally {
       worker.terminate();
-      running.value = false;
-      stop = null;
+      // Another may have begun meanwhile: that one is running.
+      if (stop === mine) [running.value, stop] = [false, null];
     }
   }
 

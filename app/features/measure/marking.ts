@@ -57,15 +57,22 @@ export function useMarking(size: Ref<{ width: number; height: number }>, frame: 
     return list;
   });
 
-  /** Takes a click as the mark that is named next, or as the one that must be there. */
-  function click(pixel: Pixel): void {
-    const near = expected.value
+  /** The crossing that must be about where a click is, if there is one. */
+  const crossingAt = (pixel: Pixel) =>
+    expected.value
       .map((e) => ({ ...e, away: Math.hypot(e.pixel.x - pixel.x, e.pixel.y - pixel.y) }))
+      .filter((e) => e.away < (NEAR * size.value.width) / 1000)
       .sort((a, b) => a.away - b.away)[0];
-    const named =
-      near && near.away < (NEAR * size.value.width) / 1000
-        ? { yard: near.yard, across: near.across }
-        : { yard: yard.value, across: across.value };
+
+  /** Takes a click: once there is a camera, the ball is still wanted and no crossing is near, as the ball; else as a mark. */
+  function click(pixel: Pixel): void {
+    if (found.value && !ball.value && !crossingAt(pixel)) ball.value = pixel;
+    else clickMark(pixel);
+  }
+  /** Takes a click as the mark that must be there, or the one that is named next. */
+  function clickMark(pixel: Pixel): void {
+    const near = crossingAt(pixel);
+    const named = near ? { yard: near.yard, across: near.across } : { yard: yard.value, across: across.value };
     const rest = marks.value.filter(
       (m) => named.across === 'anywhere' || m.yard !== named.yard || m.across !== named.across,
     );

@@ -1,6 +1,8 @@
 import type { WorkedCall } from '#core/calls/resolve-call';
 import { project, scaleAt, type Size } from '#core/film/calibrate/camera';
 import { spotOf } from '#core/film/calibrate/ball';
+import { takesSnapAt } from '#core/kinematics/passing';
+import { SHIPPED_SETTINGS, type Settings } from '#core/model/settings';
 import type { MeasuredMan } from '#core/film/measure/places';
 import type { Calibration, Pixel } from '#core/model/calibration';
 import type { Team } from '#core/model/measured';
@@ -14,12 +16,18 @@ export interface Named {
 }
 
 /** Everybody of a call in the order in which feet are clicked: the line from the left, the others, then the defence from the left. */
-export function menOf({ formation, front }: Pick<WorkedCall, 'formation' | 'front'>): Named[] {
+export function menOf(
+  { formation, front }: Pick<WorkedCall, 'formation' | 'front'>,
+  depths: Pick<Settings, 'gunDepth' | 'pistolDepth'> = SHIPPED_SETTINGS,
+): Named[] {
   const line = (kind: string): boolean => kind === 'line' || kind === 'tight';
   const offence = [...formation.men].sort((a, b) => Number(line(b.kind)) - Number(line(a.kind)) || a.x - b.x);
+  // The quarterback is no blocker: where he stands is said by how he takes the snap.
+  const quarterback: Named = { id: 'QB', team: 'offence', x: 0, y: -takesSnapAt(formation.quarterback, depths) };
   const defence = [...front.defenders].sort((a, b) => a.x - b.x);
   return [
     ...offence.map(({ id, x, y }): Named => ({ id, team: 'offence', x, y })),
+    ...(formation.men.some((m) => m.id === 'QB') ? [] : [quarterback]),
     ...defence.map(({ id, x, y }): Named => ({ id, team: 'defence', x, y })),
   ];
 }

@@ -107,3 +107,13 @@ function clauseOf(man: MeasuredMan, defender: Defender, named: MeasuredTechnique
   const grain = (feet: number): number => Math.round(feet * 2) / 2 + 0;
   return sayDefender({ ...defender, x: grain(defender.x), y: depth }, formation);
 }
+
+/** Whether two fronts have the same men at the same places, standing alike; what they are called and how they move is left aside. */
+export function sameAlignment(a: Front, b: Front): boolean {
+  const said = (f: Front): string =>
+    f.defenders
+      .map((d) => `${d.id} ${d.x.toFixed(2)} ${d.y.toFixed(2)} ${d.stance}`)
+      .sort()
+      .join();
+  return said(a) === said(b);
+}

@@ -9,7 +9,7 @@ import { A_CALL } from '../../testing/a-call';
 import { calibrate } from '../calibrate/calibrate';
 import { project } from '../calibrate/camera';
 import { HASH } from '../calibrate/field-marks';
-import { frontAsMeasured } from './front';
+import { frontAsMeasured, sameAlignment } from './front';
 import { nameMovement } from './movement';
 import { ballOf, placesOf, type Calibrations, type MeasuredMan } from './places';
 import { techniqueOfMeasured } from './technique';
@@ -95,6 +95,9 @@ describe('the front off the film', () => {
     const read = frontAsMeasured(placesOf(lookAt(everybody), calibrations()), formation, front);
     expect(read.text).toBe('LE 5 left; W 30 left @4.5; N 1 left; M 10 right @4.5; T 3 right; RE 5 right');
     expect(read.sure).toBeGreaterThan(0.8);
+    expect(sameAlignment(read.front, front)).toBe(true);
+    const wider = { ...front, defenders: front.defenders.map((d) => (d.id === 'LE' ? { ...d, x: d.x - 1 } : d)) };
+    expect(sameAlignment(wider, front)).toBe(false);
   });
   it('keeps the marks and movements of what was logged, and takes a new man as he stands', () => {
     const logged = {

@@ -1,0 +1,79 @@
+import { describe, expect, it } from 'vitest';
+import type { FollowJob, FromFollower, Picture, ToFollower } from '~/workers/following';
+import { useFollowFilm, type FollowerLike } from './follow-film';
+
+const JOB: FollowJob = { starts: [], cameras: [], framesPerSecond: 30, asked: {} };
+const picture: Picture = { width: 1, height: 1, data: new Uint8ClampedArray(4) };
+const pictures = async () => [picture];
+
+/** A follower that answers as it is told to, and remembers what it heard. */
+class Stand implements FollowerLike {
+  onmessage: FollowerLike['onmessage'] = null;
+  onerror: FollowerLike['onerror'] = null;
+  readonly heard: ToFollower['kind'][] = [];
+  ended = false;
+  constructor(private readonly answer: (message: ToFollower, count: number) => FromFollower | 'silence' | 'breaks') {}
+  postMessage(message: ToFollower): void {
+    this.heard.push(message.kind);
+    const said = this.answer(message, this.heard.length);
+    if (said === 'breaks') queueMicrotask(() => this.onerror?.({ message: 'no memory' }));
+    else if (said !== 'silence') queueMicrotask(() => this.onmessage?.({ data: said }));
+  }
+  terminate(): void {
+    this.ended = true;
+  }
+}
+const willing = (message: ToFollower, done: number): FromFollower =>
+  message.kind === 'end' ? { kind: 'tracks', tracks: [] } : { kind: 'next', done };
+
+describe('following a film', () => {
+  it('sends the job, then one frame after the other, and gives everybody’s way', async () => {
+    const stand = new Stand(willing);
+    const follower = useFollowFilm(() => stand);
+    const asked: number[] = [];
+    const tracks = await follower.follow(JOB, 4, async (f) => (asked.push(f), [picture]));
+    expect(tracks).toEqual([]);
+    expect(stand.heard).toEqual(['begin', 'frame', 'frame', 'frame', 'end']);
+    expect(asked).toEqual([0, 1, 2, 3]);
+    expect([follower.progress.value, follower.running.value, stand.ended]).toEqual([1, false, true]);
+  });
+  it('stops between frames when told, without a word of trouble', async () => {
+    const stand = new Stand((m, n) => (n > 2 ? 'silence' : willing(m, n)));
+    const follower = useFollowFilm(() => stand);
+    const result = follower.follow(JOB, 60, pictures);
+    await expect.poll(() => stand.heard.length).toBe(3);
+    follower.stop();
+    expect(await result).toBeNull();
+    expect([follower.problem.value, follower.running.value, stand.ended]).toEqual(['', false, true]);
+  });
+  it.each([
+    [
+      'says what went wrong',
+      () => ({ kind: 'wrong', message: 'bad picture' }) as const,
+      'Following stopped: bad picture',
+    ],
+    ['breaks', () => 'breaks' as const, 'Following stopped: no memory'],
+  ])('says why when the follower %s', async (_, answer, says) => {
+    const follower = useFollowFilm(() => new Stand(answer));
+    expect(await follower.follow(JOB, 3, pictures)).toBeNull();
+    expect(follower.problem.value).toBe(says);
+  });
+  it('says so when the film gives no picture', async () => {
+    const follower = useFollowFilm(() => new Stand(willing));
+    await follower.follow(JOB, 3, async () => Promise.reject(new Error('The film is gone.')));
+    expect(follower.problem.value).toBe('Following stopped: The film is gone.');
+  });
+  it('ends what was being followed when something else is', async () => {
+    const first = new Stand(() => 'silence');
+    const second = new Stand((m, n) => (n > 1 ? 'silence' : willing(m, n)));
+    const stands = [first, second];
+    const follower = useFollowFilm(() => stands.shift()!);
+    const one = follower.follow(JOB, 3, pictures);
+    const two = follower.follow(JOB, 3, pictures);
+    expect(await one).toBeNull();
+    expect([first.ended, second.ended, follower.running.value]).toEqual([true, false, true]);
+    follower.stop();
+    expect(await two).toBeNull();
+    expect([second.ended, follower.running.value]).toEqual([true, false]);
+  });
+});

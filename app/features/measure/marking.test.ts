@@ -1,0 +1,78 @@
+import { ref } from 'vue';
+import { describe, expect, it } from 'vitest';
+import { project } from '#core/film/calibrate/camera';
+import { HASH } from '#core/film/calibrate/field-marks';
+import type { FilmCamera } from '#core/model/calibration';
+import { useMarking } from './marking';
+
+const SIZE = { width: 960, height: 540 };
+const CAMERA: FilmCamera = { at: { x: 1, y: 14, z: 27 }, pan: 0, tilt: 0.28, roll: 0, focal: 1.6, barrel: -0.1 };
+const see = (side: -1 | 1, yard: number) =>
+  project(CAMERA, { x: side * HASH['high school'], y: yard * 3, z: 0 }, SIZE)!;
+const start = () => useMarking(ref(SIZE), ref(23));
+
+/** Clicks both hashes of two lines, as they are suggested. */
+function four() {
+  const marking = start();
+  marking.yard.value = 35;
+  for (const yard of [35, 40]) for (const side of [-1, 1] as const) marking.click(see(side, yard));
+  return marking;
+}
+
+describe('naming field marks', () => {
+  it('suggests the other hash of the line, then the next line', () => {
+    const marking = four();
+    expect(marking.marks.value.map((m) => `${m.yard} ${m.across}`)).toEqual([
+      '35 left hash',
+      '35 right hash',
+      '40 left hash',
+      '40 right hash',
+    ]);
+    expect([marking.yard.value, marking.across.value]).toEqual([45, 'left hash']);
+  });
+  it('finds the camera from four, shows where others must be, and names a click near one of them by itself', () => {
+    const marking = four();
+    expect(marking.found.value?.residual).toBeLessThan(1);
+    const at = see(1, 50);
+    expect(marking.expected.value.some((e) => e.yard === 50 && e.across === 'right hash')).toBe(true);
+    marking.click({ x: at.x + 3, y: at.y - 2 });
+    expect(marking.marks.value.at(-1)).toMatchObject({ yard: 50, across: 'right hash' });
+    expect(marking.expected.value.some((e) => e.yard === 50 && e.across === 'right hash')).toBe(false);
+  });
+  it('takes a click that is on no crossing as the ball, once, when there is a camera', () => {
+    const marking = four();
+    marking.click({ x: 480, y: 300 });
+    expect(marking.ball.value).toEqual({ x: 480, y: 300 });
+    expect(marking.marks.value).toHaveLength(4);
+    marking.click({ x: 300, y: 400 });
+    expect([marking.ball.value, marking.marks.value.length]).toEqual([{ x: 480, y: 300 }, 5]);
+  });
+  it('replaces a mark that is clicked again, and takes one away', () => {
+    const marking = four();
+    const again = { x: see(-1, 35).x + 1, y: see(-1, 35).y };
+    marking.yard.value = 35;
+    marking.across.value = 'left hash';
+    marking.ball.value = { x: 480, y: 300 };
+    marking.click(again);
+    expect(marking.marks.value).toHaveLength(4);
+    marking.remove(marking.marks.value[0]!);
+    expect(marking.marks.value).toHaveLength(3);
+    expect(marking.found.value).toBeNull();
+  });
+  it('gives something to keep only with the ball', () => {
+    const marking = four();
+    expect(marking.input.value).toBeNull();
+    marking.ball.value = { x: 480, y: 300 };
+    expect(marking.input.value).toMatchObject({ ...SIZE, frame: 23, field: 'high school' });
+  });
+  it('begins from a camera that was kept, and from nothing', () => {
+    const marking = four();
+    marking.ball.value = { x: 480, y: 300 };
+    const kept = { ...marking.found.value!, ball: marking.ball.value, field: 'college' as const };
+    const other = start();
+    other.begin(kept);
+    expect([other.marks.value.length, other.field.value, other.ball.value]).toEqual([4, 'college', kept.ball]);
+    other.begin(null);
+    expect([other.marks.value, other.ball.value]).toEqual([[], null]);
+  });
+});

@@ -1,0 +1,130 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { project } from '#core/film/calibrate/camera';
+import { HASH } from '#core/film/calibrate/field-marks';
+import type { CalibrationInput, FilmCamera } from '#core/model/calibration';
+import { NOTHING_MEASURED, type Measuring } from '#core/model/measured';
+import { CalibrationRow, ClipRow, MeasuringRow, SnapRow } from '../../server/db/models';
+import { calibrateClip, readMeasuring, saveMeasuring } from '../../server/usecases/measuring';
+import { addSnaps } from '../../server/usecases/add-snaps';
+import { CALL, freshDatabase, makeProgram } from './fresh-database';
+
+type Program = Awaited<ReturnType<typeof makeProgram>>;
+let db: Awaited<ReturnType<typeof freshDatabase>>;
+let lanterns: Program;
+let terns: Program;
+let snapId: number;
+let clipId: number;
+beforeAll(async () => {
+  db = await freshDatabase();
+  lanterns = await makeProgram('Lanterns');
+  terns = await makeProgram('Terns');
+  const { first } = await addSnaps(lanterns.members.coach, lanterns.gameId, [1], CALL);
+  snapId = first!;
+  const clip = await ClipRow.create({
+    programId: lanterns.programId,
+    snapId,
+    angle: 'end zone',
+    file: 'x.webm',
+    body: { framesPerSecond: 30, frames: 120, snapFrame: 24, contactFrame: 36, whistleFrame: 100 },
+  });
+  clipId = clip.id;
+});
+afterAll(() => db.drop());
+
+const SIZE = { width: 960, height: 540 };
+const CAMERA: FilmCamera = {
+  at: { x: 1, y: 14, z: 27 },
+  pan: 0.01,
+  tilt: 0.28,
+  roll: 0,
+  focal: 1.6,
+  barrel: -0.1,
+};
+const see = (x: number, y: number) => project(CAMERA, { x, y, z: 0 }, SIZE)!;
+const input = (change: Partial<CalibrationInput> = {}): CalibrationInput => ({
+  field: 'high school',
+  frame: 23,
+  ...SIZE,
+  marks: [35, 40, 45].flatMap((yard) => [
+    { yard, across: 'left hash' as const, pixel: see(-HASH['high school'], yard * 3) },
+    { yard, across: 'right hash' as const, pixel: see(HASH['high school'], yard * 3) },
+  ]),
+  ball: see(0, 99),
+  ...change,
+});
+const feet = (id: string): Measuring => ({
+  ...NOTHING_MEASURED,
+  atSnap: [{ id, team: 'offence', angle: 'end zone', pixel: { x: 480, y: 270 } }],
+});
+const status = (code: number) => expect.objectContaining({ statusCode: code });
+
+describe('calibrating a clip', () => {
+  it('keeps the camera the server itself has found, the last one of several', async () => {
+    const { assistant, coach } = lanterns.members;
+    await calibrateClip(assistant, clipId, input());
+    const second = await calibrateClip(coach, clipId, input({ frame: 22 }));
+    expect(second.spot.y).toBeCloseTo(98.5, 0);
+    expect(await CalibrationRow.count({ where: { clipId } })).toBe(1);
+    const { calibrations } = await readMeasuring(coach, snapId);
+    expect(calibrations[clipId]).toMatchObject({ frame: 22, residual: second.residual });
+  });
+  it('keeps one camera when two people name marks at once', async () => {
+    const { assistant, coach } = lanterns.members;
+    await CalibrationRow.destroy({ where: {} });
+    await Promise.all(
+      [1, 2, 3, 4].map((frame) => calibrateClip(frame % 2 ? coach : assistant, clipId, input({ frame }))),
+    );
+    expect(await CalibrationRow.count({ where: { clipId } })).toBe(1);
+  });
+  it('says what is wrong with marks that give no camera, and changes nothing', async () => {
+    const { coach } = lanterns.members;
+    const before = await readMeasuring(coach, snapId);
+    const { marks } = input();
+    const wrong = marks.map((m, i) => (i === 1 ? { ...m, yard: 60 } : m));
+    await expect(calibrateClip(coach, clipId, input({ marks: wrong }))).rejects.toMatchObject({
+      statusCode: 400,
+      message: expect.stringMatching(/do not fit together.*Nothing was changed/),
+    });
+    await expect(calibrateClip(coach, clipId, input({ frame: 120 }))).rejects.toMatchObject({
+      statusCode: 400,
+      message: 'frame: this clip has no frame 120. Nothing was changed.',
+    });
+    expect(await readMeasuring(coach, snapId)).toEqual(before);
+  });
+  it('is of one’s own film only', async () => {
+    await expect(calibrateClip(terns.members.coach, clipId, input())).rejects.toEqual(status(404));
+  });
+});
+
+describe('what was measured', () => {
+  it('is nothing before anybody has, and grows by revisions', async () => {
+    const { coach, assistant } = lanterns.members;
+    expect(await readMeasuring(coach, snapId)).toMatchObject({ revision: 0, measuring: NOTHING_MEASURED });
+    expect(await saveMeasuring(coach, snapId, 0, feet('C'))).toEqual({ revision: 1 });
+    expect(await saveMeasuring(assistant, snapId, 1, feet('LG'))).toEqual({ revision: 2 });
+    expect(await readMeasuring(coach, snapId)).toMatchObject({ revision: 2, measuring: feet('LG') });
+  });
+  it('is never written over what somebody has not seen', async () => {
+    const { coach } = lanterns.members;
+    await expect(saveMeasuring(coach, snapId, 1, feet('RT'))).rejects.toEqual(status(409));
+    expect((await readMeasuring(coach, snapId)).measuring).toEqual(feet('LG'));
+  });
+  it('has one winner when two save at once, every time', async () => {
+    const { coach, assistant } = lanterns.members;
+    for (let round = 0; round < 10; round++) {
+      const { revision } = await readMeasuring(coach, snapId);
+      const both = await Promise.allSettled([
+        saveMeasuring(coach, snapId, revision, feet('C')),
+        saveMeasuring(assistant, snapId, revision, feet('RG')),
+      ]);
+      expect(both.filter((b) => b.status === 'fulfilled')).toHaveLength(1);
+    }
+    expect(await MeasuringRow.count({ where: { snapId } })).toBe(1);
+  });
+  it('is of one’s own snaps only, and goes with the snap', async () => {
+    await expect(readMeasuring(terns.members.coach, snapId)).rejects.toEqual(status(404));
+    await expect(saveMeasuring(terns.members.coach, snapId, 0, feet('C'))).rejects.toEqual(status(404));
+    await SnapRow.destroy({ where: { id: snapId } });
+    expect([await MeasuringRow.count(), await CalibrationRow.count()]).toEqual([0, 0]);
+  });
+});
