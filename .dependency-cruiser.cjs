@@ -58,6 +58,19 @@ module.exports = {
     { name: 'server-knows-no-app', severity: 'error', from: { path: '^server/' }, to: { path: '^(app|cli)/' } },
     { name: 'cli-knows-core-only', severity: 'error', from: { path: '^cli/' }, to: { path: '^(app|server|demo)/' } },
     {
+      name: 'eyes-know-core-only',
+      severity: 'error',
+      from: { path: '^eyes/' },
+      to: { path: '^(app|server|cli|demo|scripts)/' },
+    },
+    {
+      // The picture library makes functions while it runs: it is let in where nothing else is.
+      name: 'eyes-are-a-workers',
+      severity: 'error',
+      from: { pathNot: '^(eyes|scripts/measure)/|^app/workers/follow\\.worker\\.ts$' },
+      to: { path: '^eyes/|node_modules/@techstark/opencv-js/' },
+    },
+    {
       name: 'routes-go-through-usecases',
       severity: 'error',
       from: { path: '^server/api/' },

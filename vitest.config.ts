@@ -19,6 +19,7 @@ export default defineConfig({
             'core/**/*.test.ts',
             'cli/**/*.test.ts',
             'demo/**/*.test.ts',
+            'eyes/**/*.test.ts',
             'app/**/*.test.ts',
             'tests/house/**/*.test.ts',
           ],

@@ -1,4 +1,6 @@
+import { carriedCamera, keepCarried, type CarriedCamera } from '#core/film/follow/carried';
 import { Following } from '#core/film/follow/follow';
+import type { Angle } from '#core/model/snap';
 import { OpenCvEyes, type Cv } from '#eyes/opencv-eyes';
 import * as opencv from '@techstark/opencv-js';
 import { askedKey, type FollowJob, type FromFollower, type Picture, type ToFollower } from './following';
@@ -14,16 +16,22 @@ const say = (message: FromFollower): void => self.postMessage(message);
 let pictures: readonly Picture[] = [];
 let eyes: OpenCvEyes[] = [];
 let following: Following | null = null;
+let moving: { angle: Angle; camera: CarriedCamera }[] = [];
+let frames = 1;
 
 async function begin({ starts, cameras, framesPerSecond, asked }: FollowJob): Promise<void> {
   const { cv } = await ready();
   eyes = pictures.map((_, i) => new OpenCvEyes(cv, () => pictures[i]!));
-  const watched = pictures.map(({ width, height }, i) => ({
-    size: { width, height },
-    first: 0,
-    camera: () => cameras[i]!,
-    eyes: eyes[i]!,
-  }));
+  moving = [];
+  const watched = pictures.map(({ width, height }, i) => {
+    const size = { width, height };
+    const { angle, moves, ...named } = cameras[i]!;
+    const still = { size, first: 0, camera: () => named.camera, eyes: eyes[i]! };
+    if (!moves) return still;
+    const camera = carriedCamera(named, 0, size, eyes[i]!);
+    moving.push({ angle, camera });
+    return { ...still, ...camera };
+  });
   following = new Following(starts, watched, {
     framesPerSecond,
     asked: (id, team, seconds) => asked[askedKey(team, id)]?.[Math.round(seconds * framesPerSecond)] ?? null,
@@ -32,7 +40,8 @@ async function begin({ starts, cameras, framesPerSecond, asked }: FollowJob): Pr
 }
 
 function end(): void {
-  say({ kind: 'tracks', tracks: following?.tracks() ?? [] });
+  const carried = moving.map(({ angle, camera }) => keepCarried(angle, camera, 0, frames));
+  say({ kind: 'tracks', tracks: following?.tracks() ?? [], carried });
   for (const eye of eyes) eye.close();
 }
 
@@ -40,7 +49,7 @@ async function hear(message: ToFollower): Promise<void> {
   if (message.kind === 'end') return end();
   pictures = message.pictures;
   if (message.kind === 'begin') await begin(message.job);
-  else say({ kind: 'next', done: following!.step() });
+  else say({ kind: 'next', done: (frames = following!.step()) });
 }
 
 self.addEventListener('message', ({ data }: MessageEvent<ToFollower>) => {

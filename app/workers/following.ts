@@ -1,5 +1,6 @@
-import type { FilmCamera } from '#core/model/calibration';
-import type { Team } from '#core/model/measured';
+import type { Calibration } from '#core/model/calibration';
+import type { Carried, Team } from '#core/model/measured';
+import type { Angle } from '#core/model/snap';
 import type { Size } from '#core/film/calibrate/camera';
 import type { Start, Track } from '#core/film/follow/follow';
 
@@ -8,10 +9,13 @@ export interface Picture extends Size {
   readonly data: Uint8ClampedArray;
 }
 
+/** The camera of one angle as it stands on the first frame; one that moves is carried along from there. */
+export type FollowedCamera = Pick<Calibration, 'camera' | 'field' | 'spot' | 'moves'> & { readonly angle: Angle };
+
 /** What is to be followed. Places in feet on the field; `asked` has a place for every frame, by team and name. */
 export interface FollowJob {
   readonly starts: readonly Start[];
-  readonly cameras: readonly FilmCamera[];
+  readonly cameras: readonly FollowedCamera[];
   readonly framesPerSecond: number;
   readonly asked: Readonly<Record<string, readonly { x: number; y: number }[]>>;
 }
@@ -26,5 +30,5 @@ export type ToFollower =
 /** What it says: it is ready for the next frame, everybody's way, or what went wrong. */
 export type FromFollower =
   | { readonly kind: 'next'; readonly done: number }
-  | { readonly kind: 'tracks'; readonly tracks: readonly Track[] }
+  | { readonly kind: 'tracks'; readonly tracks: readonly Track[]; readonly carried: readonly Carried[] }
   | { readonly kind: 'wrong'; readonly message: string };

@@ -48,6 +48,8 @@ export const CalibrationInputSchema = z.object({
   height: z.int().min(16).max(8192),
   marks: z.array(FieldMarkSchema).min(4).max(60),
   ball: PixelSchema,
+  /** The camera is held by hand, or pans: what was named holds for this frame, and is carried along from it. */
+  moves: z.boolean().optional(),
 });
 export type CalibrationInput = z.infer<typeof CalibrationInputSchema>;
 

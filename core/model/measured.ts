@@ -39,11 +39,25 @@ export const BendSchema = z.object({
 });
 export type Bend = z.infer<typeof BendSchema>;
 
+/**
+ * A camera that was carried along a film: for every frame pan, tilt, roll (radians) and focal length (picture widths), how well the field
+ * fitted (median, pixels; `null` when it was never told) and on how many frames it could not be told.
+ */
+export const CarriedSchema = z.object({
+  angle: AngleSchema,
+  turns: z.array(z.tuple([z.number(), z.number(), z.number(), z.number().positive()])).max(600),
+  residual: z.number().nullable(),
+  untold: z.int().min(0),
+});
+export type Carried = z.infer<typeof CarriedSchema>;
+
 /** Everybody's ways through a play; the first frame is so many seconds from the snap. */
 export const FollowedPlaySchema = z.object({
   framesPerSecond: z.number().positive().max(240),
   start: z.number(),
   tracks: z.array(KeptTrackSchema).max(24),
+  /** Cameras that moved. */
+  carried: z.array(CarriedSchema).max(2).default([]),
 });
 export type FollowedPlay = z.infer<typeof FollowedPlaySchema>;
 

@@ -3,6 +3,7 @@ import type { CalibrationProblem } from '../film/calibrate/calibrate';
 import { ellipseOf, placeAt } from '../film/calibrate/uncertainty';
 import { trim } from '../geometry/units';
 import type { Calibration, FieldMark } from '../model/calibration';
+import type { Carried } from '../model/measured';
 
 /** A field mark as a coach says it: "the 35 at the left hash". */
 export function sayMark({ yard, across }: Pick<FieldMark, 'yard' | 'across'>): string {
@@ -24,6 +25,17 @@ export function sayCalibrationProblem({ kind, mark }: CalibrationProblem, marks:
     case 'ball off the field':
       return 'The ball is not on the field there. Click the ball itself, before it is snapped.';
   }
+}
+
+/** How a camera that moved was carried along, and where it could not be. */
+export function sayCarried({ angle, turns, residual, untold }: Carried): string {
+  if (residual === null)
+    return `The ${angle} camera could not be carried along: too little of the field is to be seen.`;
+  const lost =
+    untold === 0
+      ? ''
+      : ` On ${untold} of ${turns.length} frames too little of the field was to be seen; it was left as it stood before.`;
+  return `The ${angle} camera was carried along; the field fits to ${residual.toFixed(1)} pixels.${lost}`;
 }
 
 /** From this width of the picture on a residual is worth a second look, pixels at a picture 1000 wide. */

@@ -14,6 +14,14 @@ export interface AskedBesideDone {
 /** A meeting surer than this is told as one, else as a guess. */
 const SURE = 0.5;
 
+/** How many meetings of a man are told: the surest ones, in the order in which they were. */
+const TOLD = 2;
+const mostTelling = (meetings: readonly Meeting[]): Meeting[] =>
+  [...meetings]
+    .sort((a, b) => Number(b.sure > SURE) - Number(a.sure > SURE) || a.from - b.from)
+    .slice(0, TOLD)
+    .sort((a, b) => a.from - b.from);
+
 /** For every blocker with a man: whom he was asked to block, and whom he met and when. `start`: seconds from the snap to the first frame. */
 export function askedBesideDone(
   assignments: readonly Assignment[],
@@ -25,7 +33,7 @@ export function askedBesideDone(
   return assignments
     .filter((a) => a.target !== null)
     .map((a) => {
-      const own = meetings.filter((m) => m.blocker === a.blocker);
+      const own = mostTelling(meetings.filter((m) => m.blocker === a.blocker));
       const asked = a.next === null ? a.target! : `${a.target!}, then ${a.next}`;
       const done = own.map((m) => {
         const until = m.to === null ? '' : ` to ${at(m.to)}`;

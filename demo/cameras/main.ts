@@ -9,6 +9,9 @@ import { FRAMES_PER_SECOND, runPlay, SNAP_FRAME } from './play';
 
 const HASH_X = { left: -26.67, middle: 0, right: 26.67 } as const;
 
+/** Every drive starts near our own 25 and goes three yards a snap: a dozen snaps stay well inside the field. */
+const yardLineOf = (number: number): number => 27 + ((number - 1) % 12) * 3;
+
 /** Films the demo game, or only some of its snaps, into a folder: both angles and a truth file for every snap. */
 async function remake(folder: string, only: readonly number[], from: 'stand' | 'hand'): Promise<void> {
   mkdirSync(folder, { recursive: true });
@@ -29,7 +32,7 @@ async function remake(folder: string, only: readonly number[], from: 'stand' | '
     };
     clips.push(clip);
     if (only.length > 0 && !only.includes(number)) continue;
-    const field = { yardLine: 24 + number * 3, ballX: HASH_X[snap.situation.hash] };
+    const field = { yardLine: yardLineOf(number), ballX: HASH_X[snap.situation.hash] };
     const cameras: Record<string, Camera[]> = {};
     for (const angle of ANGLES)
       cameras[angle] = await film(take, { angle, field, seed, from }, `${folder}/${demoClipFile(number, angle)}`);

@@ -1,14 +1,17 @@
 import { lostFrames, meetingsOf, type Meeting } from '#core/film/follow/events';
+import { carriedCamera } from '#core/film/follow/carried';
 import { follow, type Track, type Watched } from '#core/film/follow/follow';
 import { startsOf } from '#core/film/follow/starts';
 import { askedPlaces } from '#core/film/follow/asked';
 import { ballOf, placesOf } from '#core/film/measure/places';
 import type { WorkedCall } from '#core/calls/resolve-call';
-import { ANGLES } from '#core/model/snap';
+import type { CalibrationInput } from '#core/model/calibration';
+import type { Feet } from '#core/model/measured';
+import { ANGLES, type Angle } from '#core/model/snap';
 import { OpenCvEyes, type Cv } from '#eyes/opencv-eyes';
 import { demoClipFile } from '#demo/scenario';
 import { framesOf } from './film';
-import { calibrationsOf } from './places';
+import { calibrated, clickedCameras } from './places';
 import type { Tally } from './tally';
 import { feetClicked, handOf, SIZE, trulyAt, type Truth } from './truth';
 
@@ -30,33 +33,50 @@ export interface Filmed {
   readonly folder: string;
   readonly number: number;
   readonly call: WorkedCall;
+  /** It was filmed by hand: the cameras are carried along. */
+  readonly moves: boolean;
+}
+
+/** Follows everybody through so many frames of a filmed snap, from the frame before the ball moves. */
+export function followFilmed(
+  cv: Cv,
+  { truth, folder, number, call, moves }: Filmed,
+  inputs: Readonly<Record<Angle, CalibrationInput>>,
+  feet: readonly Feet[],
+  frames: number,
+): { tracks: Track[]; ball: { x: number; y: number } } {
+  const calibrations = calibrated(inputs);
+  const first = truth.snapFrame - 1;
+  const eyes = ANGLES.map((angle) => {
+    const pictures = framesOf(`${folder}/${demoClipFile(number, angle)}`);
+    return new OpenCvEyes(cv, (f) => pictures[f]!);
+  });
+  const watched = ANGLES.map((angle, i): Watched => {
+    const calibration = calibrations[angle]!;
+    const still = { size: SIZE, first, camera: () => calibration.camera, eyes: eyes[i]! };
+    return moves ? { ...still, ...carriedCamera(calibration, first, SIZE, eyes[i]!) } : still;
+  });
+  const ball = ballOf(calibrations)!;
+  const places = placesOf({ seconds: 0, feet: [...feet] }, calibrations);
+  const tracks = follow(startsOf(places, call, ball), watched, {
+    framesPerSecond: truth.framesPerSecond,
+    frames: Math.min(frames, truth.frames - first),
+    asked: askedPlaces(call, ball, -1 / truth.framesPerSecond),
+  });
+  for (const e of eyes) e.close();
+  return { tracks, ball };
 }
 
 /** Follows everybody through one filmed snap from clicks of one pixel and adds how far off that is to the tally. */
-export function measureFollowing(cv: Cv, { truth, folder, number, call }: Filmed, tally: Tally): void {
+export function measureFollowing(cv: Cv, filmed: Filmed, tally: Tally): void {
+  const { truth, number } = filmed;
   const seed = 100 * number;
-  const calibrations = calibrationsOf(truth, seed);
   const first = truth.snapFrame - 1;
-  const places = placesOf(feetClicked(truth, first, handOf(seed + 5)), calibrations);
-  const eyes = ANGLES.map((angle) => {
-    const frames = framesOf(`${folder}/${demoClipFile(number, angle)}`);
-    return new OpenCvEyes(cv, (f) => frames[f]!);
-  });
-  const watched = ANGLES.map((angle, i): Watched => ({
-    size: SIZE,
-    first,
-    camera: () => calibrations[angle]!.camera,
-    eyes: eyes[i]!,
-  }));
-  const ball = ballOf(calibrations)!;
   const started = performance.now();
-  const tracks = follow(startsOf(places, call, ball), watched, {
-    framesPerSecond: truth.framesPerSecond,
-    frames: Math.min(SECONDS * truth.framesPerSecond + 2, truth.frames - first),
-    asked: askedPlaces(call, ball, -1 / truth.framesPerSecond),
-  });
-  tally.add('seconds to follow a snap', [(performance.now() - started) / 1000]);
-  for (const e of eyes) e.close();
+  const frames = SECONDS * truth.framesPerSecond + 2;
+  const feet = feetClicked(truth, first, handOf(seed + 5)).feet;
+  const { tracks, ball } = followFilmed(cv, filmed, clickedCameras(truth, seed), feet, frames);
+  tally.add('seconds to decode and follow a snap', [(performance.now() - started) / 1000]);
   for (const track of tracks) compareTrack(truth, first, track, ball, tally);
   compareEvents(truth, first, tracks, tally);
 }

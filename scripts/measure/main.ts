@@ -8,6 +8,9 @@ import { readTruth } from './truth';
 import { Tally } from './tally';
 
 const FOLDER = 'demo/film';
+/** Snaps that were filmed by hand too. */
+const HAND_FOLDER = 'demo/film/hand-held';
+const HAND_HELD = [3, 10, 17];
 /** Movements are run on every third snap: each of them is every movement of the menu. */
 const MOVEMENTS_ON = 3;
 
@@ -23,7 +26,7 @@ async function main(): Promise<void> {
     if (!worked.ok) throw new Error(`snap ${number} cannot be worked out`);
     const truth = readTruth(FOLDER, number);
     measurePlaces(truth, worked.value, 100 * number, tally);
-    measureFollowing(cv, { truth, folder: FOLDER, number, call: worked.value }, tally);
+    measureFollowing(cv, { truth, folder: FOLDER, number, call: worked.value, moves: false }, tally);
     if (i % MOVEMENTS_ON === 0) measureMovements(snap, 1000 * number, tally);
   }
   console.log(
@@ -31,6 +34,15 @@ async function main(): Promise<void> {
   );
   console.log('Real film is harder: kits are dirty, men turn, the paint is worn, cameras pan.');
   tally.print((line) => console.log(line));
+  console.log('Held by hand, cameras carried along by the field:');
+  const held = new Tally();
+  for (const number of HAND_HELD) {
+    const worked = workCall(DEMO_SNAPS[number - 1]!.call);
+    if (!worked.ok || (only.length > 0 && !only.includes(number))) continue;
+    const filmed = { truth: readTruth(HAND_FOLDER, number), folder: HAND_FOLDER, number, call: worked.value };
+    measureFollowing(cv, { ...filmed, moves: true }, held);
+  }
+  held.print((line) => console.log(line));
 }
 
 await main();

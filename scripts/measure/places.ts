@@ -4,21 +4,30 @@ import { placesOf, type Calibrations, type MeasuredMan } from '#core/film/measur
 import { techniqueOf } from '#core/identify/techniques';
 import { levelOf } from '#core/identify/line';
 import { SHIPPED_SETTINGS } from '#core/model/settings';
+import type { CalibrationInput } from '#core/model/calibration';
 import { ANGLES, type Angle } from '#core/model/snap';
 import type { WorkedCall } from '#core/calls/resolve-call';
 import { calibrationClicked, feetClicked, handOf, trulyAt, type Truth } from './truth';
 import type { Tally } from './tally';
 
-/** Calibrations of both angles at the snap, clicked by a hand one pixel off. */
-export function calibrationsOf(truth: Truth, seed: number): Calibrations {
+/** What a hand one pixel off clicks for the cameras of both angles at the snap. */
+export const clickedCameras = (truth: Truth, seed: number): Record<Angle, CalibrationInput> => ({
+  'end zone': calibrationClicked(truth, 'end zone', truth.snapFrame - 1, handOf(seed + 8)),
+  sideline: calibrationClicked(truth, 'sideline', truth.snapFrame - 1, handOf(seed + 9)),
+});
+
+/** The cameras behind clicks, which have to give some. */
+export function calibrated(inputs: Readonly<Record<Angle, CalibrationInput>>): Calibrations {
   const found: Partial<Record<Angle, Calibrations[Angle]>> = {};
   for (const angle of ANGLES) {
-    const result = calibrate(calibrationClicked(truth, angle, truth.snapFrame - 1, handOf(seed + angle.length)));
+    const result = calibrate(inputs[angle]);
     if (!result.ok) throw new Error(`${angle}: ${JSON.stringify(result.problem)}`);
     found[angle] = result.value;
   }
   return found;
 }
+
+export const calibrationsOf = (truth: Truth, seed: number): Calibrations => calibrated(clickedCameras(truth, seed));
 
 /** How far measured men are from where they are. */
 function errorsOf(truth: Truth, frame: number, measured: readonly MeasuredMan[]): number[] {

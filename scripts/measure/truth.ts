@@ -87,7 +87,7 @@ export function marksClicked(truth: Truth, angle: Angle, frame: number, hand: (p
     'right sideline': HALF_WIDTH,
   };
   const seen: (FieldMark & { away: number })[] = [];
-  for (let yard = Math.ceil((yardLine - 25) / 5) * 5; yard <= yardLine + 35; yard += 5)
+  for (let yard = Math.ceil((yardLine - 25) / 5) * 5; yard <= Math.min(100, yardLine + 35); yard += 5)
     for (const across of ACROSS) {
       const x = feet[across];
       if (x === undefined) continue;

@@ -1,9 +1,12 @@
+import type { Transaction } from 'sequelize';
 import {
+  CalibrationRow,
   ClipRow,
   DocumentRow,
   DocumentVersionRow,
   GameRow,
   GradeRow,
+  MeasuringRow,
   MembershipRow,
   PlayerRow,
   ProgramRow,
@@ -24,7 +27,10 @@ import {
   demoClipFile,
   demoPower,
 } from '#demo/scenario';
+import { calibrate } from '#core/film/calibrate/calibrate';
+import type { Measuring } from '#core/model/measured';
 import { ANGLES } from '#core/model/snap';
+import { demoMeasured } from '#demo/measured';
 import { readTree } from '#core/language/read';
 import { libraryText } from '#core/library/library';
 import { workOut } from './work-out';
@@ -84,7 +90,7 @@ export async function loadDemo(): Promise<void> {
         },
         { transaction },
       );
-      await ClipRow.bulkCreate(
+      const clips = await ClipRow.bulkCreate(
         ANGLES.map((angle) => ({
           programId,
           snapId: row.id,
@@ -92,8 +98,9 @@ export async function loadDemo(): Promise<void> {
           file: demoClipFile(number, angle),
           body: demoClip(number),
         })),
-        { transaction },
+        { transaction, returning: true },
       );
+      await loadMeasured(number, row, clips, users[0]!, transaction);
       await GradeRow.bulkCreate(
         (DEMO_GRADES[number] ?? []).map(({ blocker, grade }) => ({
           programId,
@@ -106,4 +113,24 @@ export async function loadDemo(): Promise<void> {
       );
     }
   });
+}
+
+/** What the demo's coach has measured on a snap already: its cameras, feet and ways. */
+async function loadMeasured(
+  number: number,
+  { id: snapId, programId }: SnapRow,
+  clips: readonly ClipRow[],
+  userId: number,
+  transaction: Transaction,
+): Promise<void> {
+  const measured = demoMeasured(number);
+  if (!measured) return;
+  for (const angle of ANGLES) {
+    const found = calibrate(measured.cameras[angle]);
+    const clip = clips.find((c) => c.angle === angle)!;
+    if (!found.ok) throw new Error(`the demo's marks of snap ${number} give no camera; see "npm run measure:demo"`);
+    await CalibrationRow.create({ programId, clipId: clip.id, userId, body: found.value }, { transaction });
+  }
+  const body: Measuring = { atSnap: [...measured.atSnap], followed: measured.followed, bends: [] };
+  await MeasuringRow.create({ programId, snapId, userId, revision: 1, body }, { transaction });
 }

@@ -22,6 +22,7 @@ describe('migrations', () => {
     expect((rows as { name: string }[]).map((r) => r.name)).toEqual(MIGRATIONS.map((m) => m.name));
     expect(await tables()).toEqual([
       'SequelizeMeta',
+      'calibrations',
       'clips',
       'document_versions',
       'documents',
@@ -29,6 +30,7 @@ describe('migrations', () => {
       'games',
       'grade_changes',
       'grades',
+      'measurings',
       'memberships',
       'players',
       'programs',

@@ -14,6 +14,8 @@ const props = defineProps<{
   readOnly: boolean;
   /** Clicks on the picture that leads are points of it. */
   pointing?: boolean;
+  /** What the picture that leads stays on while it is near: shares of it, by clip and frame. */
+  aimAt?: (clip: Clip, frame: number) => Pixel | null;
   /** The other angle stands under the one that leads. */
   stacked?: boolean;
   /** What is printed on the keys, where they are others than when grading. */
@@ -70,7 +72,8 @@ function markHere(moment: Moment): void {
 }
 const zoomed = ref(1);
 const zoom = (): void => void (zoomed.value = zoomed.value === 4 ? 1 : zoomed.value * 2);
-defineExpose({ transport, swap, arrange, markHere, zoom, lead, shown });
+const near = (times: 1 | 2 | 4): void => void (zoomed.value = times);
+defineExpose({ transport, swap, arrange, markHere, zoom, near, lead, shown });
 
 const { frame, playing, looping, speed, last } = transport;
 const clock = computed(() => {
@@ -101,10 +104,11 @@ const ZOOM_WORDS: Readonly<Record<number, string>> = { 1: 'nearer', 2: 'twice as
         :leads="i === 0"
         :zoomed="i === 0 ? zoomed : 1"
         :missing="missing.includes(c.angle)"
+        :pointing="pointing"
+        :aim="i === 0 && aimAt ? aimAt(c, frame) : null"
         @hold="hold(c.id, $event)"
         @loaded="transport.show(frame)"
         @lost="missing = [...missing, c.angle]"
-        :pointing="pointing"
         @take="i > 0 && swap()"
         @point="emit('point', c, $event)"
       >

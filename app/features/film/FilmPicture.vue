@@ -11,6 +11,8 @@ const props = defineProps<{
   missing: boolean;
   /** Clicks on the picture that leads are points of it. */
   pointing?: boolean;
+  /** What the picture stays on while it is near, in shares of it. */
+  aim?: Pixel | null;
 }>();
 const emit = defineEmits<{
   hold: [video: HTMLVideoElement | null];
@@ -61,6 +63,10 @@ function look(x: number, y: number): void {
   const within = (share: number): number => Math.max(edge, Math.min(1 - edge, share));
   middle.value = { x: within(x), y: within(y) };
 }
+watch(
+  () => [props.aim, props.zoomed] as const,
+  ([aim]) => aim && props.zoomed > 1 && look(aim.x, aim.y),
+);
 function grab(event: PointerEvent): void {
   if (props.zoomed === 1 && !(props.pointing && props.leads)) return emit('take');
   grabbed = { x: event.clientX, y: event.clientY };

@@ -3,6 +3,7 @@ import { useElementSize, useEventListener } from '@vueuse/core';
 import { computed, onMounted, ref, watch } from 'vue';
 import { readFormation } from '#core/language/lineups/read-formation';
 import { boardScale, columnsUnder, type Column } from '~/features/board/scale';
+import { useStayOn } from '~/features/measure/stay-on';
 import { releaseFocus } from '~/features/hands/in-field';
 import { useRoster } from '~/features/roster/store';
 import FilmPair from './FilmPair.vue';
@@ -52,6 +53,14 @@ const columns = computed<Column[]>(() => {
   );
 });
 
+const stay = useStayOn(
+  computed(() => film.snap?.id ?? null),
+  computed(() => film.selected),
+);
+async function crop(): Promise<void> {
+  await stay.toggle();
+  pair.value?.near(stay.on.value ? 4 : 1);
+}
 function go(step: number): void {
   const at = film.snaps.findIndex((s) => s.id === film.snap?.id);
   const next = film.snaps[at + step];
@@ -70,6 +79,7 @@ useFilmKeys({
   arrange: () => pair.value?.arrange(),
   zoom: () => pair.value?.zoom(),
   help: () => void keys.value?.open(),
+  crop: () => void crop(),
   measure: () => film.snap && void navigateTo(`/film/measure/${film.snap.id}`),
   go,
   note: () => pad.value?.writeNote(),
@@ -81,11 +91,18 @@ useFilmKeys({
     <h1 class="visually-hidden">Film</h1>
     <SnapSentence v-if="film.snap" />
     <p v-if="film.loadProblem" class="refused" role="alert">{{ film.loadProblem }} Your marks are safe.</p>
+    <p v-if="stay.problem.value" class="refused waiting" role="status">{{ stay.problem.value }}</p>
     <p v-if="film.trouble" class="refused waiting" role="alert">{{ film.trouble }}</p>
     <div class="work" :class="{ alone: film.readOnly }">
       <section ref="area" class="area" aria-label="Film and grades">
         <template v-if="film.snap">
-          <FilmPair ref="pair" :clips="film.snap.clips" :read-only="film.readOnly" @mark="film.markFrame">
+          <FilmPair
+            ref="pair"
+            :clips="film.snap.clips"
+            :read-only="film.readOnly"
+            :aim-at="stay.aimAt"
+            @mark="film.markFrame"
+          >
             <template #hands>
               <NuxtLink v-if="!film.readOnly" class="measure" :to="`/film/measure/${film.snap.id}`"
                 ><kbd>{{ capOf('measure') }}</kbd> measure</NuxtLink

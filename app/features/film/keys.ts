@@ -26,6 +26,7 @@ export interface Hands {
   note: () => void;
   help: () => void;
   measure: () => void;
+  crop: () => void;
 }
 type Film = ReturnType<typeof useFilm>;
 
@@ -42,6 +43,7 @@ export type HandName =
   | 'zoom'
   | 'help'
   | 'measure'
+  | 'crop'
   | 'before'
   | 'after'
   | 'rest'
@@ -168,6 +170,15 @@ export const FILM_HANDS: readonly Hand[] = [
     says: 'nearer; then drag, or alt and arrows',
     group: 'Film',
     does: (h) => h.zoom(),
+  },
+  {
+    name: 'crop',
+    key: 'c',
+    cap: 'c',
+    says: 'stay near on him through the play, where he was followed',
+    group: 'The man in hand',
+    staff: true,
+    does: (h) => h.crop(),
   },
   {
     name: 'measure',

@@ -22,11 +22,16 @@ const yards = Array.from({ length: 21 }, (_, i) => i * 5).map((yard) => ({
 function side(yard: number): string {
   return yard < 50 ? 'our' : 'their';
 }
-const { field, marks, yard, across, found, ball, input } = props.marking;
+const { field, marks, yard, across, found, ball, moves, input } = props.marking;
+const HOLDS = {
+  still: 'It holds while the camera stands still.',
+  moves: 'It holds for this frame; following carries it along and says where it could not.',
+} as const;
 const needs = computed(() => {
   if (marks.value.length < 4) return `Click ${4 - marks.value.length} more where a line meets a hash or a sideline.`;
   if (!found.value) return 'These marks do not give a camera yet: name one on another line, or check their names.';
-  if (!ball.value) return 'Now click the ball as it lies before the snap.';
+  if (props.wantsBall) return 'Click the ball as it lies before the snap.';
+  if (!ball.value) return 'There is a camera. More marks make it surer; the ball is still to be clicked.';
   return sayCalibration(found.value);
 });
 </script>
@@ -54,6 +59,9 @@ const needs = computed(() => {
         </select>
       </label>
     </div>
+    <label class="moves"
+      ><input v-model="moves" type="checkbox" /> the camera moves: carry it along from this frame by the field</label
+    >
     <ul>
       <li v-for="m in marks" :key="`${m.yard}${m.across}${m.pixel.x}`">
         {{ sayMark(m) }}
@@ -71,16 +79,13 @@ const needs = computed(() => {
         :aria-pressed="wantsBall"
         @click="emit('ball')"
       >
-        The next click is the ball
+        <kbd>x</kbd> The next click is the ball
       </button>
       <button class="strong" type="button" :disabled="!input || !found" @click="emit('keep')">
         Keep the {{ angle }} camera
       </button>
     </p>
-    <p v-if="kept" class="soft">
-      Kept. {{ sayCalibration(kept) }} It holds while the camera stands still; a camera that moves has to be named
-      again.
-    </p>
+    <p v-if="kept" class="soft">Kept. {{ sayCalibration(kept) }} {{ HOLDS[kept.moves ? 'moves' : 'still'] }}</p>
     <p v-else class="soft">
       Once four marks are named the field is drawn over the film; a click near a dashed ring takes its name by itself.
     </p>
@@ -112,6 +117,10 @@ li {
   justify-content: space-between;
   padding: 2px 0;
   border-bottom: 1px solid var(--rule);
+}
+.moves {
+  display: block;
+  margin: 0 0 10px;
 }
 .act {
   display: grid;

@@ -1,43 +1,35 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue';
-import { askedPlaces } from '#core/film/follow/asked';
-import { frontAsMeasured } from '#core/film/measure/front';
-import type { MovementReading } from '#core/film/measure/movement';
-import { groundAt } from '#core/film/calibrate/camera';
-import { ballOf } from '#core/film/measure/places';
-import { identify } from '#core/identify/identify';
-import { sayMovement } from '#core/language/lineups/read-movement';
 import type { Pixel } from '#core/model/calibration';
-import type { Angle, Call } from '#core/model/snap';
 import FilmPair from '~/features/film/FilmPair.vue';
 import KeyList from '~/features/film/KeyList.vue';
 import { releaseFocus } from '~/features/hands/in-field';
 import { schemeName } from '~/features/board/scheme-names';
-import { usePlaybook } from '~/features/playbook/store';
+import { useFeetStep } from './feet-step';
 import FeetPanel from './FeetPanel.vue';
 import { useFollowing } from './following';
+import { useKeepCall } from './keep-call';
 import { MEASURE_HANDS, useMeasureKeys } from './keys';
-import { useMarking } from './marking';
+import { useMarksStep } from './marks-step';
 import MarksPanel from './MarksPanel.vue';
 import MeasureOverlay from './MeasureOverlay.vue';
-import { menOf, whoseFeet, type Named } from './men';
-import { feetOnPicture, waysOnPicture } from './overlay';
-import { STEP_NAMES, STEPS, type Step } from './steps';
+import type { Named } from './men';
+import { STEP_NAMES, STEPS, type OnFilm, type OnStep, type Step } from './steps';
 import { useMeasure } from './store';
+import { useWaysStep } from './ways-step';
 import WaysPanel from './WaysPanel.vue';
 
 const store = useMeasure();
-const playbook = usePlaybook();
 const route = useRoute();
 const pair = ref<InstanceType<typeof FilmPair> | null>(null);
 const list = ref<InstanceType<typeof KeyList> | null>(null);
 const step = ref<Step>('marks');
 
-const open = async (): Promise<void> => {
+async function open(): Promise<void> {
   if (!(await store.open(Number(route.params.id)))) return;
   const kept = Object.keys(store.calibrations).length > 0;
   step.value = store.measuring.followed ? 'ways' : kept ? 'feet' : 'marks';
-};
+}
 onMounted(() => {
   releaseFocus();
   void open();
@@ -49,105 +41,29 @@ watch(
 
 const lead = computed(() => pair.value?.lead ?? null);
 const frame = computed(() => pair.value?.transport.frame.value ?? 0);
-const seconds = computed(() => (lead.value ? (frame.value - lead.value.snapFrame) / lead.value.framesPerSecond : 0));
-const size = computed(() => {
-  const video = pair.value?.shown.find((s) => s.clip === lead.value)?.video;
-  // Asked for again with every frame: the film knows its size only once it is there.
-  return { width: (void frame.value, video?.videoWidth) || 960, height: video?.videoHeight || 540 };
-});
-const kept = computed(() => (lead.value && store.calibrations[lead.value.id]) || null);
-const marking = useMarking(size, frame);
-const wantsBall = ref(false);
-watch(
-  () => [lead.value?.id, kept.value] as const,
-  () => marking.begin(kept.value),
-  { immediate: true },
-);
-
-const men = computed(() => (store.call ? menOf(store.call, playbook.settings) : []));
-const chosen = ref<Named | null>(null);
-const notClicked = (man: Named): boolean =>
-  !store.measuring.atSnap.some((f) => f.id === man.id && f.team === man.team && f.angle === lead.value?.angle);
-const next = computed(() => chosen.value ?? men.value.find(notClicked) ?? null);
-const read = computed(() =>
-  store.call && store.places.some((p) => p.team === 'defence')
-    ? frontAsMeasured(store.places, store.call.formation, store.call.front, playbook.settings)
-    : null,
-);
-const family = computed(() => {
-  if (!store.call || !read.value?.front.defenders.length) return 'not known yet';
-  const { name, subNames } = identify(store.call.formation, read.value.front, { settings: playbook.settings }).family;
-  return [name, ...subNames].join(', ');
-});
-
+const film: OnFilm = {
+  lead,
+  frame,
+  seconds: computed(() => (lead.value ? (frame.value - lead.value.snapFrame) / lead.value.framesPerSecond : 0)),
+  size: computed(() => {
+    const video = pair.value?.shown.find((s) => s.clip === lead.value)?.video;
+    // Asked for again with every frame: the film knows its size only once it is there.
+    return { width: (void frame.value, video?.videoWidth) || 960, height: video?.videoHeight || 540 };
+  }),
+  kept: computed(() => (lead.value && store.calibrations[lead.value.id]) || null),
+};
+const marks = useMarksStep(film);
+const feet = useFeetStep(film);
+const ways = useWaysStep(film, feet.men);
+const onStep = computed<OnStep>(() => ({ marks, feet, ways })[step.value]);
+const { inHand } = ways;
 const following = useFollowing(computed(() => pair.value?.shown ?? []));
-const inHand = ref<Pick<Named, 'id' | 'team'> | null>(null);
-const asked = computed(() => (store.call ? askedPlaces(store.call, { x: 0, y: 0 }, 0) : null));
+const { pending, confirm, keepFront, keepMovement } = useKeepCall();
 
-/** What is drawn over one picture. */
-function over(clip: { id: number; angle: string }) {
-  const leads = clip.id === lead.value?.id;
-  const calibration = step.value === 'marks' && leads ? marking.found.value : (store.calibrations[clip.id] ?? null);
-  const nothing = { marks: [], expected: [], ball: null, men: [], ways: [] };
-  const common = { calibration, lines: step.value === 'marks', cursor: leads ? cursor.value : null };
-  if (step.value === 'marks')
-    return leads
-      ? {
-          ...nothing,
-          ...common,
-          marks: marking.marks.value,
-          expected: marking.expected.value,
-          ball: marking.ball.value,
-        }
-      : { ...nothing, ...common };
-  if (step.value === 'feet') {
-    const there = feetOnPicture(
-      men.value,
-      store.measuring.atSnap,
-      store.places,
-      clip.angle,
-      calibration,
-      leads ? next.value : null,
-    );
-    return { ...nothing, ...common, men: there };
-  }
-  const play = store.measuring.followed;
-  if (!play || !calibration) return { ...nothing, ...common };
-  const drawn = waysOnPicture(store.tracks, play, asked.value, calibration, seconds.value, inHand.value);
-  return { ...nothing, ...common, ...drawn };
-}
-
-function point(pixel: Pixel): void {
-  if (step.value === 'marks') return pointMark(pixel);
-  if (step.value === 'feet') return pointFeet(pixel);
-  pointWay(pixel);
-}
-function pointMark(pixel: Pixel): void {
-  if (wantsBall.value) {
-    marking.ball.value = pixel;
-    wantsBall.value = false;
-  } else marking.click(pixel);
-}
-function pointFeet(pixel: Pixel): void {
-  const own = kept.value && !chosen.value ? whoseFeet(pixel, men.value, kept.value, store.places) : null;
-  const man = own ?? next.value;
-  if (!man || !lead.value) return;
-  void store.setFeet(man.id, man.team, lead.value.angle as Angle, pixel);
-  chosen.value = null;
-}
-function pointWay(pixel: Pixel): void {
-  const ball = ballOf(store.cameras);
-  const there = kept.value && groundAt(kept.value.camera, pixel, kept.value);
-  if (!inHand.value || !there || !ball || !store.measuring.followed) return;
-  void store.bend({ ...inHand.value, seconds: seconds.value, x: there.x - ball.x, y: there.y - ball.y });
-}
-
+/** On to the other camera while it is not known, else to the feet. */
 async function keepCamera(): Promise<void> {
-  if (!marking.input.value || !lead.value) return;
-  const done = await store.calibrate(lead.value.id, marking.input.value);
-  if (!done) return;
-  const other = store.snap!.clips.find((c) => !store.calibrations[c.id]);
-  if (other) pair.value?.swap();
+  if (!(await marks.keep())) return;
+  if (store.snap!.clips.some((c) => !store.calibrations[c.id])) pair.value?.swap();
   else go('feet');
 }
 function go(to: Step): void {
@@ -155,41 +71,12 @@ function go(to: Step): void {
   if (to !== 'ways' && lead.value) pair.value?.transport.seek(Math.max(0, lead.value.snapFrame - 1));
 }
 
-const pending = ref<{ call: Call; affected: string[] } | null>(null);
-async function keepCall(change: Partial<Call>): Promise<void> {
-  const call = { ...store.snap!.call, ...change };
-  const affected = await store.changeCall(call, false);
-  pending.value = affected.length > 0 ? { call, affected } : null;
-}
-async function confirm(): Promise<void> {
-  const { call } = pending.value!;
-  pending.value = null;
-  await store.changeCall(call, true);
-}
-const keepFront = (): Promise<void> => keepCall({ front: read.value!.text, frontName: family.value });
-function keepMovement({ movements }: MovementReading): Promise<void> {
-  const still = store
-    .snap!.call.front.split(/\s*;\s*/)
-    .filter((c) => !store.call!.front.movements.some((m) => sayMovement(m) === c));
-  return keepCall({ front: [...still, ...movements.map(sayMovement)].join('; ') });
-}
-
+/** The cross that the keys move. */
 const cursor = ref<Pixel | null>(null);
-function takeAway(): void {
-  if (step.value === 'marks') {
-    const last = marking.marks.value.at(-1);
-    if (last) marking.remove(last);
-  } else if (step.value === 'feet') {
-    const last = store.measuring.atSnap.filter((f) => f.angle === lead.value?.angle).at(-1);
-    if (last) void store.setFeet(last.id, last.team, last.angle, null);
-  } else if (inHand.value) void store.unbend(inHand.value.id, inHand.value.team);
-}
-function manBy(by: number): void {
-  const of = step.value === 'ways' ? inHand.value : next.value;
-  const at = men.value.findIndex((m) => m.id === of?.id && m.team === of.team);
-  const to = men.value[(at + by + men.value.length) % men.value.length] ?? null;
-  if (step.value === 'ways') inHand.value = to;
-  else chosen.value = to;
+function move(x: number, y: number): void {
+  const { width, height } = film.size.value;
+  const from = cursor.value ?? { x: width / 2, y: height / 2 };
+  cursor.value = { x: Math.max(0, Math.min(width, from.x + x)), y: Math.max(0, Math.min(height, from.y + y)) };
 }
 useMeasureKeys({
   toggle: () => pair.value?.transport.toggle(),
@@ -201,33 +88,35 @@ useMeasureKeys({
   slower: () => pair.value?.transport.slower(),
   loop: () => pair.value && (pair.value.transport.looping.value = !pair.value.transport.looping.value),
   to: go,
-  move: (x, y) => {
-    const { width, height } = size.value;
-    const from = cursor.value ?? { x: width / 2, y: height / 2 };
-    cursor.value = { x: Math.max(0, Math.min(width, from.x + x)), y: Math.max(0, Math.min(height, from.y + y)) };
-  },
-  place: () => cursor.value && point(cursor.value),
-  takeAway,
-  man: manBy,
+  move,
+  place: () => cursor.value && onStep.value.point(cursor.value),
+  takeAway: () => onStep.value.takeAway(),
+  ball: () => void (marks.wantsBall.value = step.value === 'marks'),
+  man: (by) => onStep.value.man(by),
   help: () => void list.value?.open(),
   back: () => void navigateTo(`/film/${route.params.id}`),
+});
+
+/** What waits to be said yes to. */
+const pendingWords = computed(() => {
+  const men = pending.value?.affected ?? [];
+  return `${men.join(', ')} ${men.length === 1 ? 'was' : 'were'} graded against what was logged.`;
+});
+const title = computed(() => {
+  const { number, call } = store.snap!;
+  return `Measure snap ${number}: ${schemeName(call.scheme).toLowerCase()} ${call.side} against ${call.frontName.toLowerCase()}`;
 });
 </script>
 
 <template>
   <div class="place">
     <header v-if="store.snap">
-      <h1>
-        Measure snap {{ store.snap.number }}: {{ schemeName(store.snap.call.scheme).toLowerCase() }}
-        {{ store.snap.call.side }} against
-        {{ store.snap.call.frontName.toLowerCase() }}
-      </h1>
+      <h1>{{ title }}</h1>
       <NuxtLink :to="`/film/${store.snap.id}`"><kbd>m</kbd> back to the grades</NuxtLink>
     </header>
     <p v-if="store.problem" class="problem" role="alert">{{ store.problem }}</p>
     <p v-if="pending" class="problem" role="alert">
-      {{ pending.affected.join(', ') }} {{ pending.affected.length === 1 ? 'was' : 'were' }} graded against what was
-      logged.
+      {{ pendingWords }}
       <button class="plain link" type="button" @click="confirm">Change it, the marks stay</button>
       <button class="plain link" type="button" @click="pending = null">Leave it</button>
     </p>
@@ -240,10 +129,17 @@ useMeasureKeys({
           pointing
           stacked
           :caps="{ back: ',', on: '.' }"
-          @point="(_clip, pixel) => point(pixel)"
+          @point="(_clip, pixel) => onStep.point(pixel)"
         >
           <template #over="{ clip, leads, width, height, unit }">
-            <MeasureOverlay :width="width" :height="height" :unit="unit" :leads="leads" v-bind="over(clip)" />
+            <MeasureOverlay
+              :width="width"
+              :height="height"
+              :unit="unit"
+              :leads="leads"
+              :cursor="leads ? cursor : null"
+              v-bind="onStep.drawn(clip, leads)"
+            />
           </template>
         </FilmPair>
       </section>
@@ -265,21 +161,21 @@ useMeasureKeys({
           v-else-if="step === 'marks' && lead"
           :key="lead.id"
           :angle="lead.angle"
-          :marking="marking"
-          :kept="kept"
-          :wants-ball="wantsBall"
+          :marking="marks.marking"
+          :kept="film.kept.value"
+          :wants-ball="marks.wantsBall.value"
           @keep="keepCamera"
-          @ball="wantsBall = true"
+          @ball="marks.wantsBall.value = true"
         />
         <FeetPanel
           v-else-if="step === 'feet' && store.call"
           :call="store.call"
-          :men="men"
-          :next="next"
-          :read="read"
-          :family="family"
-          @choose="chosen = $event"
-          @keep="keepFront"
+          :men="feet.men.value"
+          :next="feet.next.value"
+          :read="feet.read.value"
+          :family="feet.family.value"
+          @choose="feet.chosen.value = $event"
+          @keep="keepFront(feet.read.value!, feet.family.value)"
         />
         <WaysPanel
           v-else-if="step === 'ways'"

@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import { lostFrames, meetingsOf } from '#core/film/follow/events';
 import type { MovementReading } from '#core/film/measure/movement';
 import { describeMovement } from '#core/movement/menu';
+import { sayCarried } from '#core/reports/calibration-lines';
 import { askedBesideDone } from '#core/reports/meeting-lines';
 import { useMeasure } from './store';
 
@@ -41,6 +42,8 @@ const lost = computed(() => {
     return first < 0 ? [] : [{ id: t.id, team: t.team, at: (play.start + first / play.framesPerSecond).toFixed(1) }];
   });
 });
+/** How cameras that moved were carried along. */
+const carried = computed(() => (store.measuring.followed?.carried ?? []).map(sayCarried));
 const shown = computed(() => props.readings.slice(0, 3));
 const says = (reading: MovementReading): string =>
   reading.movements.map(describeMovement).join(' and ') || 'came straight';
@@ -59,6 +62,7 @@ const percent = (share: number): string => `${Math.round(share * 100)} %`;
     </p>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <template v-if="store.measuring.followed">
+      <p v-for="c in carried" :key="c" class="soft">{{ c }}</p>
       <h2>The front</h2>
       <ul v-if="shown.length" class="readings">
         <li v-for="(r, i) in shown" :key="i">

@@ -24,7 +24,7 @@ class Stand implements FollowerLike {
   }
 }
 const willing = (message: ToFollower, done: number): FromFollower =>
-  message.kind === 'end' ? { kind: 'tracks', tracks: [] } : { kind: 'next', done };
+  message.kind === 'end' ? { kind: 'tracks', tracks: [], carried: [] } : { kind: 'next', done };
 
 describe('following a film', () => {
   it('sends the job, then one frame after the other, and gives everybody’s way', async () => {
@@ -32,7 +32,7 @@ describe('following a film', () => {
     const follower = useFollowFilm(() => stand);
     const asked: number[] = [];
     const tracks = await follower.follow(JOB, 4, async (f) => (asked.push(f), [picture]));
-    expect(tracks).toEqual([]);
+    expect(tracks).toEqual({ kind: 'tracks', tracks: [], carried: [] });
     expect(stand.heard).toEqual(['begin', 'frame', 'frame', 'frame', 'end']);
     expect(asked).toEqual([0, 1, 2, 3]);
     expect([follower.progress.value, follower.running.value, stand.ended]).toEqual([1, false, true]);

@@ -1,5 +1,4 @@
 import { ref } from 'vue';
-import type { Track } from '#core/film/follow/follow';
 import type { FollowJob, FromFollower, Picture, ToFollower } from '~/workers/following';
 
 /** What follows: a worker, or a stand-in in tests. */
@@ -11,6 +10,9 @@ export interface FollowerLike {
 }
 
 const STOPPED = 'stopped';
+
+/** Everybody's way, and the cameras that moved. */
+type Result = Extract<FromFollower, { kind: 'tracks' }>;
 
 /** Follows men through a film beside the screen: pictures go to a worker one after the other, and it can be stopped between any two. */
 export function useFollowFilm(make: () => FollowerLike) {
@@ -25,7 +27,7 @@ export function useFollowFilm(make: () => FollowerLike) {
     job: FollowJob,
     frames: number,
     pictures: (frame: number) => Promise<Picture[]>,
-  ): Promise<readonly Track[] | null> {
+  ): Promise<Result | null> {
     stop?.();
     const worker = make();
     [running.value, progress.value, problem.value] = [true, 0, ''];
@@ -41,7 +43,7 @@ export function useFollowFilm(make: () => FollowerLike) {
         progress.value = f / (frames - 1);
       }
       const answer = await asked({ kind: 'end' });
-      return answer.kind === 'tracks' ? answer.tracks : null;
+      return answer.kind === 'tracks' ? answer : null;
     } catch (failure) {
       const message = failure instanceof Error ? failure.message : String(failure);
       if (message !== STOPPED) problem.value = `Following stopped: ${message}`;

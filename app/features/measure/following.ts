@@ -5,6 +5,7 @@ import { startsOf } from '#core/film/follow/starts';
 import type { Track } from '#core/film/follow/follow';
 import { ballOf, type MeasuredMan } from '#core/film/measure/places';
 import type { FollowedPlay } from '#core/model/measured';
+import type { Angle } from '#core/model/snap';
 import type { Shown } from '~/features/film/transport';
 import { usePlaybook } from '~/features/playbook/store';
 import { startFollower, useMovementReadings } from '~/workers/start';
@@ -19,7 +20,9 @@ const LONGEST = 4;
 const LOOKS = [0.5, 0.7, 0.9];
 
 /** Following everybody on the film that is on the page, and naming what the front did from it. */
-export function useFollowing(shown: Ref<readonly (Shown & { readonly clip: { readonly id: number } })[]>) {
+export function useFollowing(
+  shown: Ref<readonly (Shown & { readonly clip: { readonly id: number; readonly angle: string } })[]>,
+) {
   const store = useMeasure();
   const playbook = usePlaybook();
   const follower = useFollowFilm(startFollower);
@@ -49,7 +52,10 @@ export function useFollowing(shown: Ref<readonly (Shown & { readonly clip: { rea
     const job: FollowJob = {
       starts,
       framesPerSecond,
-      cameras: films.value.map(({ clip }) => store.calibrations[clip.id]!.camera),
+      cameras: films.value.map(({ clip }) => {
+        const { camera, field, spot, moves } = store.calibrations[clip.id]!;
+        return { angle: clip.angle as Angle, camera, field, spot, moves };
+      }),
       asked: Object.fromEntries(
         starts.map(({ id, team }) => [
           askedKey(team, id),
@@ -58,8 +64,8 @@ export function useFollowing(shown: Ref<readonly (Shown & { readonly clip: { rea
       ),
     };
     const grabber = new Grabber(films.value);
-    const tracks = await follower.follow(job, count, (f) => grabber.at(first + f));
-    if (tracks) await store.keepFollowed(keepTracks(tracks, ball, framesPerSecond, begin));
+    const found = await follower.follow(job, count, (f) => grabber.at(first + f));
+    if (found) await store.keepFollowed(keepTracks(found.tracks, ball, framesPerSecond, begin, found.carried));
   }
 
   /** Names the movement whenever other ways are kept. */

@@ -16,6 +16,7 @@ export interface MeasureHands {
   move: (x: number, y: number) => void;
   place: () => void;
   takeAway: () => void;
+  ball: () => void;
   man: (by: number) => void;
   help: () => void;
   back: () => void;
@@ -49,6 +50,7 @@ export const MEASURE_HANDS: readonly MeasureHand[] = [
   arrow('ArrowDown', '↓', 0, 1, 'down'),
   { key: 'Enter', cap: 'Enter', says: 'here, as a click', group: 'Point', does: (h) => h.place() },
   { key: 'Backspace', cap: '⌫', says: 'take the last one away', group: 'Point', does: (h) => h.takeAway() },
+  { key: 'x', cap: 'x', says: 'the next point is the ball', group: 'Point', does: (h) => h.ball() },
   { key: 'n', cap: 'n', says: 'the next man', group: 'Point', does: (h) => h.man(1) },
   { key: 'b', cap: 'b', says: 'the man before', group: 'Point', does: (h) => h.man(-1) },
   { key: ' ', cap: 'space', says: 'play or stop', group: 'Film', does: (h) => h.toggle() },

@@ -39,13 +39,13 @@ describe('naming field marks', () => {
     expect(marking.marks.value.at(-1)).toMatchObject({ yard: 50, across: 'right hash' });
     expect(marking.expected.value.some((e) => e.yard === 50 && e.across === 'right hash')).toBe(false);
   });
-  it('takes a click that is on no crossing as the ball, once, when there is a camera', () => {
+  it('believes the name that was chosen where lines crowd together', () => {
     const marking = four();
-    marking.click({ x: 480, y: 300 });
-    expect(marking.ball.value).toEqual({ x: 480, y: 300 });
-    expect(marking.marks.value).toHaveLength(4);
-    marking.click({ x: 300, y: 400 });
-    expect([marking.ball.value, marking.marks.value.length]).toEqual([{ x: 480, y: 300 }, 5]);
+    marking.yard.value = 65;
+    marking.across.value = 'left hash';
+    const [at, beside] = [see(-1, 65), see(-1, 70)];
+    marking.click({ x: (at.x + beside.x) / 2, y: (at.y + beside.y) / 2 });
+    expect(marking.marks.value.at(-1)).toMatchObject({ yard: 65, across: 'left hash' });
   });
   it('replaces a mark that is clicked again, and takes one away', () => {
     const marking = four();

@@ -22,6 +22,7 @@ export function useMarking(size: Ref<{ width: number; height: number }>, frame: 
   const field = ref<FieldType>('high school');
   const marks = ref<FieldMark[]>([]);
   const ball = ref<Pixel | null>(null);
+  const moves = ref(false);
   const yard = ref(30);
   const across = ref<Across>('left hash');
 
@@ -37,6 +38,7 @@ export function useMarking(size: Ref<{ width: number; height: number }>, frame: 
     ...size.value,
     marks: marks.value,
     ball: at,
+    moves: moves.value,
   });
   const input = computed(() => (ball.value ? inputWith(ball.value) : null));
 
@@ -57,20 +59,20 @@ export function useMarking(size: Ref<{ width: number; height: number }>, frame: 
     return list;
   });
 
-  /** The crossing that must be about where a click is, if there is one. */
-  const crossingAt = (pixel: Pixel) =>
-    expected.value
+  /** The crossing a click must be on: the one that is named next before others, else one that stands alone there. */
+  function crossingAt(pixel: Pixel) {
+    const near = expected.value
       .map((e) => ({ ...e, away: Math.hypot(e.pixel.x - pixel.x, e.pixel.y - pixel.y) }))
       .filter((e) => e.away < (NEAR * size.value.width) / 1000)
-      .sort((a, b) => a.away - b.away)[0];
-
-  /** Takes a click: once there is a camera, the ball is still wanted and no crossing is near, as the ball; else as a mark. */
-  function click(pixel: Pixel): void {
-    if (found.value && !ball.value && !crossingAt(pixel)) ball.value = pixel;
-    else clickMark(pixel);
+      .sort((a, b) => a.away - b.away);
+    const named = near.find((e) => e.yard === yard.value && e.across === across.value);
+    // Far off lines crowd together: of two that are about as near nobody knows which is meant.
+    const alone = near.length > 1 && near[1]!.away < 2 * near[0]!.away ? undefined : near[0];
+    return named ?? alone;
   }
+
   /** Takes a click as the mark that must be there, or the one that is named next. */
-  function clickMark(pixel: Pixel): void {
+  function click(pixel: Pixel): void {
     const near = crossingAt(pixel);
     const named = near ? { yard: near.yard, across: near.across } : { yard: yard.value, across: across.value };
     const rest = marks.value.filter(
@@ -89,8 +91,9 @@ export function useMarking(size: Ref<{ width: number; height: number }>, frame: 
   function begin(from: Calibration | null): void {
     marks.value = from ? [...from.marks] : [];
     ball.value = from?.ball ?? null;
+    moves.value = from?.moves ?? false;
     if (from) field.value = from.field;
   }
 
-  return { field, marks, ball, yard, across, found, input, expected, click, remove, begin };
+  return { field, marks, ball, moves, yard, across, found, input, expected, click, remove, begin };
 }

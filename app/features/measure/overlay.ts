@@ -1,11 +1,12 @@
 import { project } from '#core/film/calibrate/camera';
 import { spotOf } from '#core/film/calibrate/ball';
 import type { AskedPlaces } from '#core/film/follow/asked';
+import { cameraDuring } from '#core/film/follow/carried';
 import { lostFrames } from '#core/film/follow/events';
 import type { Track } from '#core/film/follow/follow';
 import type { MeasuredMan } from '#core/film/measure/places';
 import { ellipseOf } from '#core/film/calibrate/uncertainty';
-import type { Calibration, Pixel } from '#core/model/calibration';
+import type { Calibration, FieldMark, Pixel } from '#core/model/calibration';
 import type { Feet, FollowedPlay, Team } from '#core/model/measured';
 import { seenFromBall, type Named } from './men';
 
@@ -30,6 +31,27 @@ export interface WayOnPicture {
   readonly lost: boolean;
   readonly inHand: boolean;
 }
+
+/** What is drawn over one picture. */
+export interface Drawn {
+  readonly calibration: Calibration | null;
+  /** The field as the camera has it. */
+  readonly lines: boolean;
+  readonly marks: readonly FieldMark[];
+  readonly expected: readonly { readonly pixel: Pixel }[];
+  readonly ball: Pixel | null;
+  readonly men: readonly ManOnPicture[];
+  readonly ways: readonly WayOnPicture[];
+}
+export const NOTHING_DRAWN: Drawn = {
+  calibration: null,
+  lines: false,
+  marks: [],
+  expected: [],
+  ball: null,
+  men: [],
+  ways: [],
+};
 
 const same = (a: { id: string; team: Team }, b: { id: string; team: Team }): boolean =>
   a.id === b.id && a.team === b.team;
@@ -89,12 +111,14 @@ export function waysOnPicture(
   play: FollowedPlay,
   asked: AskedPlaces | null,
   calibration: Calibration,
+  angle: string,
   seconds: number,
   inHand: Pick<Named, 'id' | 'team'> | null,
 ): { men: ManOnPicture[]; ways: WayOnPicture[] } {
   const spot = spotOf(calibration.camera, calibration.ball, calibration)!;
+  const camera = cameraDuring(calibration, angle, play, seconds);
   const see = (at: { x: number; y: number }): Pixel | null =>
-    project(calibration.camera, { x: spot.x + at.x, y: spot.y + at.y, z: 0 }, calibration);
+    project(camera, { x: spot.x + at.x, y: spot.y + at.y, z: 0 }, calibration);
   const men: ManOnPicture[] = [];
   const ways: WayOnPicture[] = [];
   for (const track of tracks) {

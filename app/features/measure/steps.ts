@@ -1,3 +1,8 @@
+import type { Ref } from 'vue';
+import type { Calibration, Pixel } from '#core/model/calibration';
+import type { SnapDetail } from '~/features/film/store';
+import type { Drawn } from './overlay';
+
 /** The steps of measuring, in order; each needs the ones before it. */
 export const STEPS = ['marks', 'feet', 'ways'] as const;
 export type Step = (typeof STEPS)[number];
@@ -6,3 +11,27 @@ export const STEP_NAMES: Readonly<Record<Step, string>> = {
   feet: 'Feet at the snap',
   ways: 'Ways through the play',
 };
+
+/** What a step does with a point, with the keys, and what it draws. */
+export interface OnStep {
+  readonly point: (pixel: Pixel) => void;
+  readonly takeAway: () => void;
+  /** On to the next man, or back. */
+  readonly man: (by: number) => void;
+  readonly drawn: (clip: FilmClip, leads: boolean) => Drawn;
+}
+
+/** A clip of the snap that is measured. */
+export type FilmClip = SnapDetail['clips'][number];
+
+/** The film on the page: which clip leads, and which of its frames is shown. */
+export interface OnFilm {
+  readonly lead: Readonly<Ref<FilmClip | null>>;
+  readonly frame: Readonly<Ref<number>>;
+  /** Seconds from the snap to the frame. */
+  readonly seconds: Readonly<Ref<number>>;
+  /** Pixels of the clip that leads. */
+  readonly size: Readonly<Ref<{ width: number; height: number }>>;
+  /** The camera of the clip that leads, when it is kept. */
+  readonly kept: Readonly<Ref<Calibration | null>>;
+}

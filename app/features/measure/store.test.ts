@@ -97,6 +97,7 @@ describe('measuring', () => {
     const play = {
       framesPerSecond: 30,
       start: 0,
+      carried: [],
       tracks: [
         {
           id: 'RG',

@@ -16,7 +16,7 @@ export type CalibrationResult =
 
 /** A root mean square residual above this means that a mark has the wrong name, pixels at a picture 1000 wide. */
 const FITS = 6;
-/** Where the ball cannot be placed better than this, the marks do not say enough, feet. */
+/** Where a place cannot be told better than this, the marks do not say enough, feet. */
 const KNOWS_NOTHING = 4;
 
 /** What is believed of any camera before a mark is seen: standard deviations of barrel and roll. Four marks alone leave them open. */
@@ -47,8 +47,18 @@ export function calibrate(input: CalibrationInput): CalibrationResult {
   if (!covariance) return fail('marks in one line');
   if (!spot || Math.abs(spot.x) > 80 || spot.y < -30 || spot.y > 330) return fail('ball off the field');
   const value: Calibration = { ...input, camera, covariance, residual, spot };
-  const error = placeError(value, input.ball);
-  return error && error.major < KNOWS_NOTHING ? { ok: true, value } : fail('marks in one line');
+  return KNOWS.every((dx) => isKnown(value, dx)) ? { ok: true, value } : fail('marks in one line');
+}
+
+/** Where a camera has to know places for men to be measured: so far to the side of the ball, feet. */
+const KNOWS = [-12, 0, 12];
+
+/** Whether a place beside the ball is known well enough. */
+function isKnown(calibration: Calibration, dx: number): boolean {
+  const { spot, camera } = calibration;
+  const pixel = project(camera, { x: spot.x + dx, y: spot.y, z: 0 }, calibration);
+  const error = pixel && placeError(calibration, pixel);
+  return error !== null && error.major < KNOWS_NOTHING;
 }
 
 /** The mark that fits worst, when it stands out from the others. */

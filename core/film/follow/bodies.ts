@@ -78,6 +78,12 @@ export function sightsOf(camera: FilmCamera, men: readonly Standing[], size: Siz
   };
 }
 
+/** Whether anybody stands before the grass at a point of a picture. */
+export function coveredBy(camera: FilmCamera, men: readonly Standing[], size: Size): (p: Pixel) => boolean {
+  const screens = men.flatMap((m) => screenOf(camera, m, size) ?? []);
+  return ({ x, y }) => screens.some((s) => x > s.left && x < s.right && y > s.top && y < s.bottom);
+}
+
 /** What of a man's trunk a camera sees: the share of it, and the largest part that is free; `null` when none is. */
 export interface Sight {
   readonly share: number;

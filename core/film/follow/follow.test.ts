@@ -3,6 +3,8 @@ import type { FilmCamera, Pixel } from '../../model/calibration';
 import { lostFrames } from './events';
 import type { Box, Eyes, Found, Part } from './eyes';
 import { follow, type Start, type Watched } from './follow';
+import { groundAt, project } from '../calibrate/camera';
+import { cameraDuring, carriedCamera, keepCarried, type CarriedCamera } from './carried';
 import { sightOf, trunkBox, type Standing } from './bodies';
 
 const SIZE = { width: 960, height: 540 };
@@ -32,6 +34,12 @@ class KnowingEyes implements Eyes {
     private readonly camera: FilmCamera,
     private readonly men: readonly Runner[],
   ) {}
+  protected cameraAt(_frame: number): FilmCamera {
+    return this.camera;
+  }
+  protected grass(_p: Pixel, _frame: number): Pixel | null {
+    return null;
+  }
   private placed(frame: number): Standing[] {
     return this.men.map((m) => ({ ...m.way(frame / RATE), z: 3.1 }));
   }
@@ -41,13 +49,14 @@ class KnowingEyes implements Eyes {
   flow(points: readonly Pixel[]): (Pixel | null)[] {
     const [before, now] = [this.placed(this.frame - 1), this.placed(this.frame)];
     return points.map((p) => {
-      const boxes = before.map((m) => trunkBox(this.camera, m, SIZE));
+      const boxes = before.map((m) => trunkBox(this.cameraAt(this.frame - 1), m, SIZE));
       const inside = boxes
         .map((b, i) => ({ b, i }))
         .filter(({ b }) => b && Math.abs(p.x - b.x) <= b.halfWidth && Math.abs(p.y - b.y) <= b.halfHeight)
         .sort((a, b) => b.b!.halfWidth - a.b!.halfWidth)[0];
-      const then = inside && trunkBox(this.camera, now[inside.i]!, SIZE);
-      return inside && then ? { x: p.x + then.x - inside.b!.x, y: p.y + then.y - inside.b!.y } : null;
+      const then = inside && trunkBox(this.cameraAt(this.frame), now[inside.i]!, SIZE);
+      if (!inside) return this.grass(p, this.frame);
+      return then ? { x: p.x + then.x - inside.b!.x, y: p.y + then.y - inside.b!.y } : null;
     });
   }
   learn(name: string, _box: Box, _part: Part): void {
@@ -58,11 +67,30 @@ class KnowingEyes implements Eyes {
     const [team, id] = name.split(' ');
     const i = this.men.findIndex((m) => m.team === team && m.id === id);
     const places = this.placed(this.frame);
-    const box = trunkBox(this.camera, places[i]!, SIZE);
-    const free = sightOf(this.camera, places, SIZE)[i]!.share > 0.3;
+    const camera = this.cameraAt(this.frame);
+    const box = trunkBox(camera, places[i]!, SIZE);
+    const free = sightOf(camera, places, SIZE)[i]!.share > 0.3;
     if (box && free && Math.hypot(box.x - around.x, box.y - around.y) <= reach * 1.5)
       return { at: { x: box.x, y: box.y }, score: 0.95 };
     return { at: around, score: 0.2 };
+  }
+}
+
+/** The same eyes behind a camera that is held by hand: whatever is no man is grass, and goes where the camera makes it go. */
+class HeldEyes extends KnowingEyes {
+  constructor(
+    private readonly still: FilmCamera,
+    men: readonly Runner[],
+    private readonly held: (camera: FilmCamera, frame: number) => FilmCamera,
+  ) {
+    super(still, men);
+  }
+  protected override cameraAt(frame: number): FilmCamera {
+    return this.held(this.still, frame);
+  }
+  protected override grass(p: Pixel, frame: number): Pixel | null {
+    const at = groundAt(this.cameraAt(frame - 1), p, SIZE);
+    return at && project(this.cameraAt(frame), { ...at, z: 0 }, SIZE);
   }
 }
 
@@ -141,6 +169,39 @@ describe('following', () => {
     ];
     const [a, b] = follow(men, watch(men), { framesPerSecond: RATE, frames: 60 });
     a!.places.forEach((p, f) => expect(Math.hypot(p.x - b!.places[f]!.x, p.y - b!.places[f]!.y)).toBeGreaterThan(1));
+  });
+
+  it('stays with men on film held by hand, the camera carried along by the field', () => {
+    const men = [
+      runner('C', 'offence', () => ({ x: 0, y: 98 })),
+      runner('B', 'offence', (t) => ({ x: -4 + 6 * t, y: 84 + 10 * t })),
+    ];
+    const held = (camera: FilmCamera, frame: number): FilmCamera => ({
+      ...camera,
+      pan: camera.pan + 0.03 * Math.sin(frame / 12),
+      tilt: camera.tilt + 0.01 * Math.sin(frame / 7),
+      roll: camera.roll + 0.01 * Math.sin(frame / 9),
+    });
+    const carried: CarriedCamera[] = [];
+    const watched = CAMERAS.map((camera): Watched => {
+      const eyes = new HeldEyes(camera, men, held);
+      const spot = { x: 0, y: 99 };
+      const along = carriedCamera({ field: 'high school', spot, camera }, 0, SIZE, eyes);
+      carried.push(along);
+      return { size: SIZE, first: 0, eyes, ...along };
+    });
+    const tracks = follow(men, watched, { framesPerSecond: RATE, frames: 60 });
+    tracks.forEach((track, i) => {
+      const really = men[i]!.way(59 / RATE);
+      expect(Math.hypot(track.places[59]!.x - really.x, track.places[59]!.y - really.y)).toBeLessThan(0.8);
+    });
+    const kept = keepCarried('end zone', carried[0]!, 0, 60);
+    expect([kept.turns.length, kept.untold]).toEqual([60, 0]);
+    expect(kept.residual).toBeLessThan(0.5);
+    const play = { framesPerSecond: RATE, start: -0.1, tracks: [], carried: [kept] };
+    const during = cameraDuring({ camera: CAMERAS[0]! }, 'end zone', play, 0.9);
+    expect(during.pan).toBeCloseTo(held(CAMERAS[0]!, 30).pan, 2);
+    expect(cameraDuring({ camera: CAMERAS[1]! }, 'sideline', play, 0.9)).toBe(CAMERAS[1]);
   });
 
   it('tells how far it is and stops when told', () => {

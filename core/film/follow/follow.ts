@@ -3,6 +3,7 @@ import type { FilmCamera, Pixel } from '../../model/calibration';
 import type { Team } from '../../model/measured';
 import { scaleAt, type Size } from '../calibrate/camera';
 import {
+  coveredBy,
   gridOf,
   sightsOf,
   shareOf,
@@ -32,6 +33,8 @@ export interface Watched {
   readonly first: number;
   readonly camera: (frame: number) => FilmCamera;
   readonly eyes: Eyes;
+  /** Of a camera that moves: finds how it stands on a frame that has just been looked at, given what men cover on the frame before. */
+  readonly carry?: (frame: number, covered: (p: Pixel) => boolean) => void;
 }
 
 /** A man's place on a frame as it was followed: feet on the field, the standard deviation of the place, and how well he was seen (0 to 1). */
@@ -185,8 +188,10 @@ function lookAt(
 ): void {
   const { eyes, size } = w;
   const frame = w.first + f;
-  const [camera, cameraBefore] = [w.camera(frame), w.camera(frame - 1)];
+  const cameraBefore = w.camera(frame - 1);
   eyes.look(frame);
+  w.carry?.(frame, coveredBy(cameraBefore, before, size));
+  const camera = w.camera(frame);
   const flows = flowsOf(before, cameraBefore, w);
   const places = men.map((m) => standing(m.motion));
   const sights = sightOf(camera, places, size);

@@ -1,18 +1,21 @@
-import type { Bend, FollowedPlay, KeptTrack } from '../../model/measured';
+import type { Bend, Carried, FollowedPlay, KeptTrack } from '../../model/measured';
 import type { Track } from './follow';
 
 const hundredth = (value: number): number => Math.round(value * 100) / 100;
 
-/** Tracks as they are kept: feet from the ball, to a hundredth. `start`: seconds from the snap to the first frame. */
+/** Tracks as they are kept: feet from the ball, to a hundredth. `start`: seconds from the snap to the first frame;
+ * `carried`: cameras that moved. */
 export function keepTracks(
   tracks: readonly Track[],
   ball: { readonly x: number; readonly y: number },
   framesPerSecond: number,
   start: number,
+  carried: readonly Carried[] = [],
 ): FollowedPlay {
   return {
     framesPerSecond,
     start,
+    carried: [...carried],
     tracks: tracks.map(({ id, team, places }) => ({
       id,
       team,

@@ -1,0 +1,62 @@
+import { computed, ref } from 'vue';
+import { frontAsMeasured } from '#core/film/measure/front';
+import { identify } from '#core/identify/identify';
+import type { Angle } from '#core/model/snap';
+import { usePlaybook } from '~/features/playbook/store';
+import { menOf, whoseFeet, type Named } from './men';
+import { feetOnPicture, NOTHING_DRAWN } from './overlay';
+import type { OnFilm, OnStep } from './steps';
+import { useMeasure } from './store';
+
+/** The man so many places on in a list, round and round. */
+export function manOn(men: readonly Named[], of: Pick<Named, 'id' | 'team'> | null, by: number): Named | null {
+  const at = men.findIndex((m) => m.id === of?.id && m.team === of.team);
+  return men[(at + by + men.length) % men.length] ?? null;
+}
+
+/** Step 2: everybody's feet at the snap, and the front that makes. */
+export function useFeetStep({ lead, kept }: OnFilm) {
+  const store = useMeasure();
+  const playbook = usePlaybook();
+  const men = computed(() => (store.call ? menOf(store.call, playbook.settings) : []));
+  /** The man somebody has named; without one it is the first who has not been clicked in this angle. */
+  const chosen = ref<Named | null>(null);
+  const isClicked = (man: Named): boolean =>
+    store.measuring.atSnap.some((f) => f.id === man.id && f.team === man.team && f.angle === lead.value?.angle);
+  const next = computed(() => chosen.value ?? men.value.find((m) => !isClicked(m)) ?? null);
+  /** The front as it was measured; `null` before a defender was. */
+  const read = computed(() =>
+    store.call && store.places.some((p) => p.team === 'defence')
+      ? frontAsMeasured(store.places, store.call.formation, store.call.front, playbook.settings)
+      : null,
+  );
+  const family = computed(() => {
+    if (!store.call || !read.value?.front.defenders.length) return 'not known yet';
+    const { settings } = playbook;
+    const { name, subNames } = identify(store.call.formation, read.value.front, { settings }).family;
+    return [name, ...subNames].join(', ');
+  });
+
+  const step: OnStep = {
+    point: (pixel) => {
+      const his = kept.value && !chosen.value ? whoseFeet(pixel, men.value, kept.value, store.places) : null;
+      const man = his ?? next.value;
+      if (!man || !lead.value) return;
+      void store.setFeet(man.id, man.team, lead.value.angle as Angle, pixel);
+      chosen.value = null;
+    },
+    takeAway: () => {
+      const last = store.measuring.atSnap.filter((f) => f.angle === lead.value?.angle).at(-1);
+      if (last) void store.setFeet(last.id, last.team, last.angle, null);
+    },
+    man: (by) => void (chosen.value = manOn(men.value, next.value, by)),
+    drawn: (clip, leads) => {
+      const calibration = store.calibrations[clip.id] ?? null;
+      const { atSnap } = store.measuring;
+      const wanted = leads ? next.value : null;
+      const there = feetOnPicture(men.value, atSnap, store.places, clip.angle, calibration, wanted);
+      return { ...NOTHING_DRAWN, calibration, men: there };
+    },
+  };
+  return { ...step, men, chosen, next, read, family };
+}

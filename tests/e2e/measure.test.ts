@@ -1,0 +1,148 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import type { Pixel } from '#core/model/calibration';
+import { ANGLES, type Angle } from '#core/model/snap';
+import { calibrationClicked, feetClicked, handOf, readTruth, SIZE } from '../../scripts/measure/truth';
+import { enter, snapsOf } from './people';
+
+const NUMBER = 17;
+const truth = readTruth('demo/film', NUMBER);
+/** The frame before the ball moves. */
+const AT = truth.snapFrame - 1;
+/** Somebody who clicks about half a pixel off. */
+const hand = handOf(3, 0.5);
+
+/** Where a pixel of the film that leads is on the screen. */
+async function onScreen(page: Page, pixel: Pixel): Promise<Pixel> {
+  const box = (await page.locator('figure:not(.follows) svg.over').boundingBox())!;
+  const scale = Math.min(box.width / SIZE.width, box.height / SIZE.height);
+  return {
+    x: box.x + (box.width - SIZE.width * scale) / 2 + pixel.x * scale,
+    y: box.y + (box.height - SIZE.height * scale) / 2 + pixel.y * scale,
+  };
+}
+async function click(page: Page, pixel: Pixel): Promise<void> {
+  const { x, y } = await onScreen(page, pixel);
+  await page.mouse.click(x, y);
+}
+async function lead(page: Page, angle: Angle): Promise<void> {
+  const leads = page.locator('figure:not(.follows) figcaption');
+  if ((await leads.textContent()) !== angle) await page.keyboard.press('t');
+  await expect(leads).toHaveText(angle);
+}
+
+async function nameMarks(page: Page, angle: Angle): Promise<void> {
+  // The other angle leads by itself once a camera is kept.
+  await expect(page.locator('figure:not(.follows) figcaption')).toHaveText(angle);
+  const { marks, ball } = calibrationClicked(truth, angle, AT, hand);
+  for (const { yard, across, pixel } of marks) {
+    await page.getByLabel('Yard line of the next mark').selectOption(String(yard));
+    await page.getByLabel('Where on the line').selectOption(across);
+    await click(page, pixel);
+  }
+  await page.keyboard.press('x');
+  await expect(page.getByRole('status')).toHaveText(/Click the ball/);
+  await click(page, ball);
+  await expect(page.getByRole('status')).toHaveText(/marks fit to \d\.\d pixels/);
+  await page.getByRole('button', { name: `Keep the ${angle} camera` }).click();
+}
+
+async function clickFeet(page: Page, angle: Angle): Promise<void> {
+  await lead(page, angle);
+  for (const { id, pixel } of feetClicked(truth, AT, hand, [angle]).feet) {
+    await page.getByRole('table').getByRole('button', { name: id, exact: true }).click();
+    await click(page, pixel);
+  }
+}
+
+test('a snap is measured: cameras from field marks, the front from feet, everybody followed, and all of it stays', async ({
+  page,
+}) => {
+  test.setTimeout(180_000);
+  await enter(page, 'coach', '/film');
+  const snap = (await snapsOf(page))[NUMBER - 1]!;
+  await page.goto(`/film/${snap.id}`);
+  await expect(page.getByText('Snap 17:')).toBeVisible();
+  await page.keyboard.press('m');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/Measure snap 17/);
+  await page.keyboard.press('1');
+  await expect(page.getByText(`frame ${AT},`, { exact: false })).toBeVisible();
+  for (const angle of ANGLES) await nameMarks(page, angle);
+  await expect(page.getByRole('button', { name: /Feet at the snap/ })).toHaveAttribute('aria-current', 'step');
+
+  for (const angle of ANGLES) await clickFeet(page, angle);
+  await expect(page.getByRole('status')).toHaveText(/Everybody is clicked in this angle. 14 of 14 placed./);
+  const row = (id: string) =>
+    page.getByRole('row').filter({ has: page.getByRole('button', { name: id, exact: true }) });
+  await expect(row('N')).toContainText('1 left');
+  await expect(row('T')).toContainText('3 right');
+  await expect(page.getByText('The front is even, over.')).toBeVisible();
+  await expect(page.getByText('It is the front that was logged.')).toBeVisible();
+
+  await page.keyboard.press('3');
+  await page.getByRole('button', { name: 'Follow everybody' }).click();
+  await expect(page.getByRole('heading', { name: 'Asked and done' })).toBeVisible({ timeout: 120_000 });
+  await expect(row('C')).toContainText(/N.*N 0\.\d s/);
+  await expect(page.getByRole('listitem').first()).toHaveText(/came straight \d+ %/);
+
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Asked and done' })).toBeVisible();
+  await expect(row('C')).toContainText(/N.*N 0\.\d s/);
+  await page.getByRole('row').getByRole('button', { name: 'RG', exact: true }).click();
+  await page.keyboard.press('l');
+  await click(page, { x: 300, y: 300 });
+  await expect(page.locator('path.done.hand')).toHaveCount(2);
+  const { measuring } = await page.evaluate(async (id) => {
+    const answer = await fetch(`/api/snaps/${id}/measuring`);
+    return (await answer.json()) as { measuring: { bends: { id: string }[] } };
+  }, snap.id);
+  expect(measuring.bends.map((b) => b.id)).toEqual(['RG']);
+  const axe = await new AxeBuilder({ page }).analyze();
+  expect(axe.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html).join()}`)).toEqual([]);
+});
+
+test('a mark is named without a mouse', async ({ page }) => {
+  await enter(page, 'assistant', '/film');
+  const snap = (await snapsOf(page))[17]!;
+  await page.goto(`/film/measure/${snap.id}`);
+  await expect(page.getByRole('status')).toHaveText(/Click 4 more/);
+  for (let i = 0; i < 3; i++) await page.keyboard.press('Shift+ArrowLeft');
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('the 30 at the left hash')).toBeVisible();
+  await page.keyboard.press('Backspace');
+  await expect(page.getByText('the 30 at the left hash')).toHaveCount(0);
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('here, as a click');
+});
+
+test('marks that contradict each other say which to look at, and nothing is kept', async ({ page }) => {
+  await enter(page, 'coach', '/film');
+  const snap = (await snapsOf(page))[17]!;
+  const answer = await page.evaluate(
+    async (clip) => {
+      const marks = [30, 35, 40].flatMap((yard, i) => [
+        { yard, across: 'left hash', pixel: { x: 100 + 40 * i, y: 400 - 60 * i } },
+        { yard, across: 'right hash', pixel: { x: 860 - (i === 1 ? 400 : 40 * i), y: 400 - 60 * i } },
+      ]);
+      const body = { field: 'high school', frame: 0, width: 960, height: 540, marks, ball: { x: 480, y: 300 } };
+      const sent = await fetch(`/api/clips/${clip}/calibration`, {
+        method: 'PUT',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify(body),
+      });
+      return { status: sent.status, ...((await sent.json()) as { message: string }) };
+    },
+    await clipOf(page, snap.id),
+  );
+  expect(answer).toMatchObject({
+    status: 400,
+    message: expect.stringMatching(/do not fit together.*Nothing was changed/),
+  });
+});
+
+const clipOf = (page: Page, snap: number): Promise<number> =>
+  page.evaluate(async (id) => {
+    const answer = await fetch(`/api/snaps/${id}`);
+    return ((await answer.json()) as { clips: { id: number }[] }).clips[0]!.id;
+  }, snap);
