@@ -19,6 +19,17 @@ const SHOTS = [
     },
   ],
   [
+    'measure-board',
+    '/film/measure/3',
+    'board',
+    async (page) => {
+      await page.getByRole('heading', { name: 'Asked and done' }).waitFor();
+      await page.keyboard.press('k');
+      for (let i = 0; i < 20; i++) await page.keyboard.press('.');
+      await page.getByRole('row').getByRole('button', { name: 'LG', exact: true }).click();
+    },
+  ],
+  [
     'film-in-paper',
     '/film/in',
     'paper',

@@ -83,7 +83,9 @@ test('a snap is measured: cameras from field marks, the front from feet, everybo
   await page.getByRole('button', { name: 'Follow everybody' }).click();
   await expect(page.getByRole('heading', { name: 'Asked and done' })).toBeVisible({ timeout: 120_000 });
   await expect(row('C')).toContainText(/N.*N 0\.\d s/);
-  await expect(page.getByRole('listitem').first()).toHaveText(/came straight \d+ %/);
+  await expect(page.getByRole('region', { name: 'Ways through the play' }).getByRole('listitem').first()).toHaveText(
+    /came straight \d+ %/,
+  );
 
   await page.reload();
   await expect(page.getByRole('heading', { name: 'Asked and done' })).toBeVisible();
@@ -99,6 +101,28 @@ test('a snap is measured: cameras from field marks, the front from feet, everybo
   expect(measuring.bends.map((b) => b.id)).toEqual(['RG']);
   const axe = await new AxeBuilder({ page }).analyze();
   expect(axe.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html).join()}`)).toEqual([]);
+});
+
+test('the film stays near on a man who was followed, and says so where nobody was', async ({ page }) => {
+  await enter(page, 'coach', '/film');
+  const snaps = await snapsOf(page);
+  await page.goto(`/film/${snaps[2]!.id}`);
+  await expect(page.getByText('Snap 3:')).toBeVisible();
+  await page.keyboard.press('4');
+  await page.keyboard.press('c');
+  await expect(page.getByRole('button', { name: /four times as near/ })).toBeVisible();
+  const turned = () => page.locator('figure:not(.follows) video').evaluate((v) => (v as HTMLElement).style.transform);
+  await page.keyboard.press('j');
+  const before = await turned();
+  await page.keyboard.press('l');
+  await expect.poll(turned).not.toBe(before);
+  await page.keyboard.press('c');
+  await expect(page.getByRole('button', { name: /^z nearer/ })).toBeVisible();
+  await page.goto(`/film/${snaps[19]!.id}`);
+  await expect(page.getByText('Snap 20:')).toBeVisible();
+  await page.keyboard.press('4');
+  await page.keyboard.press('c');
+  await expect(page.getByRole('status').filter({ hasText: 'was not followed on this film' })).toBeVisible();
 });
 
 test('a mark is named without a mouse', async ({ page }) => {

@@ -208,15 +208,6 @@ fieldset {
   gap: 6px 12px;
   align-items: center;
 }
-.strong {
-  background: var(--violet);
-  color: var(--on-violet);
-  border: 0;
-  border-radius: 3px;
-  padding: 6px 14px;
-  font-weight: 650;
-  cursor: pointer;
-}
 code {
   overflow-wrap: anywhere;
 }

@@ -39,7 +39,9 @@ const lost = computed(() => {
   if (!play) return [];
   return store.tracks.flatMap((t) => {
     const first = lostFrames(t).indexOf(true);
-    return first < 0 ? [] : [{ id: t.id, team: t.team, at: (play.start + first / play.framesPerSecond).toFixed(1) }];
+    return first < 0
+      ? []
+      : [{ id: t.id, team: t.team, at: Math.max(0, play.start + first / play.framesPerSecond).toFixed(1) }];
   });
 });
 /** How cameras that moved were carried along. */
@@ -113,6 +115,9 @@ progress {
 h2 {
   font-size: 13px;
   margin: 12px 0 4px;
+}
+.readings button {
+  margin-left: 8px;
 }
 .readings {
   list-style: none;
