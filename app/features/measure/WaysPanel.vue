@@ -1,8 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { lostFrames, meetingsOf } from '#core/film/follow/events';
+import { isTelling, isTrusted } from '#core/film/measures/measure';
+import { measuresOf } from '#core/film/measures/index';
 import type { MovementReading } from '#core/film/measure/movement';
 import { describeMovement } from '#core/movement/menu';
+import type { Angle } from '#core/model/snap';
 import { sayCarried } from '#core/reports/calibration-lines';
 import { askedBesideDone } from '#core/reports/meeting-lines';
 import { useMeasure } from './store';
@@ -44,6 +47,21 @@ const lost = computed(() => {
       : [{ id: t.id, team: t.team, at: Math.max(0, play.start + first / play.framesPerSecond).toFixed(1) }];
   });
 });
+/** What the film tells of the man in hand; what may be no more than chance stands back. */
+const told = computed(() => {
+  const play = store.measuring.followed;
+  const man = store.tracks.find((t) => t.id === props.inHand?.id && t.team === props.inHand?.team);
+  if (!play || !man) return [];
+  const { framesPerSecond, start } = play;
+  const { assignments } = store.snap!.resolution;
+  const onFilm = { tracks: store.tracks, framesPerSecond, start, meetings: meetings.value, assignments };
+  const seen = Object.keys(store.cameras) as Angle[];
+  return measuresOf(onFilm, man).map((r) => ({
+    name: r.measure.name,
+    says: `${r.says}${isTrusted(r.measure, seen) ? '' : `; to be trusted from ${r.measure.trust} only`}`,
+    telling: isTelling(r),
+  }));
+});
 /** How cameras that moved were carried along. */
 const carried = computed(() => (store.measuring.followed?.carried ?? []).map(sayCarried));
 const shown = computed(() => props.readings.slice(0, 3));
@@ -84,6 +102,15 @@ const percent = (share: number): string => `${Math.round(share * 100)} %`;
           </tr>
         </tbody>
       </table>
+      <template v-if="told.length && inHand">
+        <h2>{{ inHand.id }} on the film</h2>
+        <dl>
+          <template v-for="t in told" :key="t.name">
+            <dt>{{ t.name }}</dt>
+            <dd :class="{ soft: !t.telling }">{{ t.says }}</dd>
+          </template>
+        </dl>
+      </template>
       <p v-if="lost.length" class="soft">
         Lost from sight:
         <template v-for="(l, i) in lost" :key="`${l.team}${l.id}`"
@@ -122,6 +149,16 @@ h2 {
 .readings {
   list-style: none;
   padding: 0;
+  margin: 0;
+}
+dl {
+  display: grid;
+  grid-template-columns: 112px 1fr;
+  gap: 2px 8px;
+  margin: 0;
+  font-size: 13px;
+}
+dd {
   margin: 0;
 }
 table {

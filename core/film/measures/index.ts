@@ -1,0 +1,26 @@
+import type { Track } from '../follow/follow';
+import { displacementMeasure, toContactMeasure } from './contact';
+import { firstStepMeasure } from './first-step';
+import { getOffMeasure } from './get-off';
+import { hipGapMeasure } from './hip-gap';
+import type { Measure, PlayOnFilm, Reading } from './measure';
+import { passSetMeasure } from './pass-set';
+import { pullDepthMeasure } from './pull-depth';
+
+/** Everything that is measured of a man on film, in the order in which it happens. */
+export const MEASURES: readonly Measure[] = [
+  getOffMeasure,
+  firstStepMeasure,
+  pullDepthMeasure,
+  passSetMeasure,
+  toContactMeasure,
+  hipGapMeasure,
+  displacementMeasure,
+];
+
+/** What the film tells of a man. */
+export const measuresOf = (play: PlayOnFilm, man: Track): (Reading & { readonly measure: Measure })[] =>
+  MEASURES.flatMap((measure) => {
+    const reading = measure.of(play, man);
+    return reading ? [{ measure, ...reading }] : [];
+  });

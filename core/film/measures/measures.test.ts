@@ -1,0 +1,122 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { resolveCall } from '../../calls/resolve-call';
+import { A_CALL } from '../../testing/a-call';
+import { meetingsOf } from '../follow/events';
+import type { Track } from '../follow/follow';
+import { MEASURES, measuresOf } from './index';
+import { isTelling, isTrusted, type PlayOnFilm } from './measure';
+import { getOff } from './get-off';
+
+const RATE = 60;
+const track = (id: string, team: Track['team'], way: (t: number) => readonly [number, number], error = 0.1): Track => ({
+  id,
+  team,
+  places: Array.from({ length: 2 * RATE + 1 }, (_, f) => {
+    const [x, y] = way(f / RATE);
+    return { x, y, z: 3, error, seen: 1 };
+  }),
+});
+const resolution = resolveCall(A_CALL);
+if (!resolution.ok) throw new Error('the call is broken');
+const { assignments } = resolution.value;
+const playOf = (...tracks: Track[]): PlayOnFilm => ({
+  tracks,
+  framesPerSecond: RATE,
+  start: 0,
+  meetings: meetingsOf(tracks, RATE),
+  assignments,
+});
+/** From rest at 12 ft/s2 along a way of length one, beginning at a time. */
+const pushed = (from: readonly [number, number], way: readonly [number, number], at: number) => (t: number) => {
+  const far = t < at ? 0 : 6 * (t - at) ** 2;
+  return [from[0] + way[0] * far, from[1] + way[1] * far] as const;
+};
+const still = (x: number, y: number) => () => [x, y] as const;
+const read = (play: PlayOnFilm, man: Track, name: string) => measuresOf(play, man).find((r) => r.measure.name === name);
+
+describe('measures of film', () => {
+  it('are each registered, with a name of their own', () => {
+    const files = readdirSync(import.meta.dirname).filter((f) => !/^(measure|index|.*\.test)\.ts$/.test(f));
+    const defined = files.flatMap(
+      (f) => readFileSync(`${import.meta.dirname}/${f}`, 'utf8').match(/: Measure = /g) ?? [],
+    );
+    expect(MEASURES).toHaveLength(defined.length);
+    expect(new Set(MEASURES.map((m) => m.name)).size).toBe(MEASURES.length);
+  });
+  it.each([0.15, 0.3, 0.5])('tell when a man who starts %s s after the snap gets off', (at) => {
+    const man = track('RG', 'offence', pushed([4, -1], [0, 1], at));
+    expect(getOff(playOf(man), man)!.seconds).toBeCloseTo(at, 1);
+    expect(getOff(playOf(man), track('C', 'offence', still(0, 0)))).toBeNull();
+  });
+  it('say who is late off the ball against the line, and that the others are with it', () => {
+    const line = ['LT', 'LG', 'C', 'RT'].map((id, i) => track(id, 'offence', pushed([i * 4, -1], [0, 1], 0.15)));
+    const late = track('RG', 'offence', pushed([4, -1], [0, 1], 0.45));
+    const play = playOf(...line, late);
+    const reading = read(play, late, 'Off the ball')!;
+    expect(reading.says).toMatch(/0\.\d\d s after the line$/);
+    expect(isTelling(reading)).toBe(true);
+    expect(read(play, line[0]!, 'Off the ball')!.says).toMatch(/with the line$/);
+  });
+  it('tell whether the first step gained or lost ground, with its error', () => {
+    const gains = track('RG', 'offence', pushed([4, -1], [0.6, 0.8], 0.15));
+    const loses = track('LG', 'offence', pushed([-4, -1], [0, -1], 0.15), 0.05);
+    const play = playOf(gains, loses);
+    expect(read(play, gains, 'First step')!.says).toMatch(
+      /^gained 0\.\d ft, give or take 0\.\d, 0\.\d ft to the right$/,
+    );
+    expect(read(play, loses, 'First step')!.says).toMatch(/^lost 0\.\d ft/);
+    expect(isTelling(read(play, loses, 'First step')!)).toBe(true);
+    const blurred = track('LG', 'offence', pushed([-4, -1], [0, -1], 0.15), 1);
+    expect(isTelling(read(playOf(blurred), blurred, 'First step')!)).toBe(false);
+  });
+  it('tell when he has the man he was asked to block and how far he moves him, and nothing of another man', () => {
+    const asked = assignments.find((a) => a.blocker === 'C')!.target!;
+    const centre = track('C', 'offence', (t) => [0, Math.min(0.5, 2 * t) + Math.max(0, t - 1) * 2]);
+    const his = track(asked, 'defence', (t) => [0, t < 1 ? 2.2 : 2.2 + (t - 1) * 2]);
+    const play = playOf(centre, his);
+    expect(read(play, centre, 'To contact')!.says).toMatch(new RegExp(`^${asked} after 0\\.\\d\\d s`));
+    const moved = read(play, centre, 'Moved his man')!;
+    expect(moved.value).toBeCloseTo(2, 0);
+    expect(moved.says).toMatch(/^moved him/);
+    const other = playOf(centre, { ...his, id: 'S' });
+    expect(read(other, centre, 'To contact')).toBeUndefined();
+    expect(read(other, centre, 'Moved his man')).toBeUndefined();
+  });
+  it('tell the depth of a pull, and only of one', () => {
+    const puller = assignments.find((a) => a.pull)!.blocker;
+    const way = (t: number) => [-4 + 8 * t, -1 - 4 * Math.sin(Math.min(1, t) * Math.PI)] as const;
+    const man = track(puller, 'offence', way);
+    expect(read(playOf(man), man, 'Depth of the pull')!.value).toBeCloseTo(4, 1);
+    const down = track('C', 'offence', way);
+    expect(read(playOf(down), down, 'Depth of the pull')).toBeUndefined();
+  });
+  it('tell the room between the hips of a double, for both of its men alike', () => {
+    const doubled = assignments.find((a) =>
+      assignments.some((b) => b !== a && b.target !== null && b.target === a.target),
+    )!;
+    const partner = assignments.find((a) => a !== doubled && a.target === doubled.target)!;
+    const his = track(doubled.target!, 'defence', (t) => [5, Math.max(1, 2 - 3 * t)]);
+    const one = track(doubled.blocker, 'offence', still(3.6, 0));
+    const two = track(partner.blocker, 'offence', still(6.4, 0));
+    const play = playOf(one, two, his);
+    expect(read(play, one, 'Between the hips of the double')!.value).toBeCloseTo(0.8, 1);
+    expect(read(play, two, 'Between the hips of the double')!.value).toBeCloseTo(0.8, 1);
+    expect(read(playOf(one, his), one, 'Between the hips of the double')).toBeUndefined();
+  });
+  it('may be trusted from the angles that see them', () => {
+    expect(isTrusted({ trust: 'both angles' }, ['end zone'])).toBe(false);
+    expect(isTrusted({ trust: 'both angles' }, ['sideline', 'end zone'])).toBe(true);
+    expect(isTrusted({ trust: 'the sideline' }, ['end zone'])).toBe(false);
+    expect(isTrusted({ trust: 'the end zone' }, ['end zone'])).toBe(true);
+    expect(isTrusted({ trust: 'either angle' }, [])).toBe(false);
+  });
+  it('tell how deep and how wide a pass blocker sets, and nothing of it on a run', () => {
+    const pass = resolveCall({ ...A_CALL, scheme: 'pro-five-back', formation: 'LT LG C RG RT; B; QB pistol' });
+    if (!pass.ok) throw new Error('the protection is broken');
+    const man = track('RT', 'offence', (t) => [8 + Math.min(1, t), -1 - 3 * Math.min(1, t)]);
+    const play = { ...playOf(man), assignments: pass.value.assignments };
+    expect(read(play, man, 'Set after one second')!.says).toMatch(/^3\.0 ft, .* deep, 1\.0 ft outside$/);
+    expect(read(playOf(man), man, 'Set after one second')).toBeUndefined();
+  });
+});
