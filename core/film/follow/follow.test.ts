@@ -43,6 +43,9 @@ class KnowingEyes implements Eyes {
   private placed(frame: number): Standing[] {
     return this.men.map((m) => ({ ...m.way(frame / RATE), z: 3.1 }));
   }
+  knows(name: string): boolean {
+    return this.learnt.has(name);
+  }
   look(frame: number): void {
     this.frame = frame;
   }
@@ -128,6 +131,25 @@ describe('following', () => {
       runner('B', 'offence', (t) => ({ x: 6 - 6 * t, y: 92 })),
     ];
     for (const { off } of errors(men)) expect(off[off.length - 1]).toBeLessThan(0.8);
+  });
+
+  it('gets to know a man later whom an angle could not see at first', () => {
+    // From the sideline he stands behind another until that one runs off.
+    const men = [
+      runner('Z', 'offence', () => ({ x: 6, y: 96 })),
+      runner('H', 'offence', (t) => ({ x: 3.6, y: 96 - 7 * t })),
+    ];
+    const eyes = CAMERAS.map((camera) => new KnowingEyes(camera, men));
+    const watched = CAMERAS.map((camera, i): Watched => ({
+      size: SIZE,
+      first: 0,
+      camera: () => camera,
+      eyes: eyes[i]!,
+    }));
+    follow(men, watched.slice(1), { framesPerSecond: RATE, frames: 1 });
+    expect(eyes[1]!.knows('offence Z first')).toBe(false);
+    follow(men, watched, { framesPerSecond: RATE, frames: 40 });
+    expect(eyes[1]!.knows('offence Z first')).toBe(true);
   });
 
   it('says that a man is lost whom neither angle sees, and finds him again', () => {

@@ -70,6 +70,18 @@ describe('measures of film', () => {
     const blurred = track('LG', 'offence', pushed([-4, -1], [0, -1], 0.15), 1);
     expect(isTelling(read(playOf(blurred), blurred, 'First step')!)).toBe(false);
   });
+  it('count ground for a defender the way he comes', () => {
+    const comes = track('T', 'defence', pushed([4, 2], [0, -1], 0.25));
+    expect(read(playOf(comes), comes, 'First step')!.says).toMatch(/^gained/);
+  });
+  it('say nothing of a contact that the film is not sure of', () => {
+    const asked = assignments.find((a) => a.blocker === 'C')!.target!;
+    const centre = track('C', 'offence', (t) => [0, Math.min(0.5, 2 * t)]);
+    const his = track(asked, 'defence', still(0, 2.2));
+    const hidden = { ...his, places: his.places.map((p) => ({ ...p, seen: 0 })) };
+    expect(read(playOf(centre, his), centre, 'To contact')).toBeDefined();
+    expect(read(playOf(centre, hidden), centre, 'To contact')).toBeUndefined();
+  });
   it('tell when he has the man he was asked to block and how far he moves him, and nothing of another man', () => {
     const asked = assignments.find((a) => a.blocker === 'C')!.target!;
     const centre = track('C', 'offence', (t) => [0, Math.min(0.5, 2 * t) + Math.max(0, t - 1) * 2]);
