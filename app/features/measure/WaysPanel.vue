@@ -128,6 +128,9 @@ const percent = (share: number): string => `${Math.round(share * 100)} %`;
 </template>
 
 <style scoped>
+p {
+  margin: 8px 0;
+}
 .says {
   font-weight: 600;
 }
