@@ -1,8 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { project } from '#core/film/calibrate/camera';
 import { HASH } from '#core/film/calibrate/field-marks';
-import type { CalibrationInput, FilmCamera } from '#core/model/calibration';
+import type { CalibrationInput } from '#core/model/calibration';
 import { NOTHING_MEASURED, type Measuring } from '#core/model/measured';
+import { A_SIZE, seenAt } from '#core/testing/a-calibration';
 import { CalibrationRow, ClipRow, MeasuringRow, SnapRow } from '../../server/db/models';
 import { calibrateClip, readMeasuring, saveMeasuring } from '../../server/usecases/measuring';
 import { addSnaps } from '../../server/usecases/add-snaps';
@@ -31,25 +31,15 @@ beforeAll(async () => {
 });
 afterAll(() => db.drop());
 
-const SIZE = { width: 960, height: 540 };
-const CAMERA: FilmCamera = {
-  at: { x: 1, y: 14, z: 27 },
-  pan: 0.01,
-  tilt: 0.28,
-  roll: 0,
-  focal: 1.6,
-  barrel: -0.1,
-};
-const see = (x: number, y: number) => project(CAMERA, { x, y, z: 0 }, SIZE)!;
 const input = (change: Partial<CalibrationInput> = {}): CalibrationInput => ({
   field: 'high school',
   frame: 23,
-  ...SIZE,
+  ...A_SIZE,
   marks: [35, 40, 45].flatMap((yard) => [
-    { yard, across: 'left hash' as const, pixel: see(-HASH['high school'], yard * 3) },
-    { yard, across: 'right hash' as const, pixel: see(HASH['high school'], yard * 3) },
+    { yard, across: 'left hash' as const, pixel: seenAt(-HASH['high school'], yard * 3) },
+    { yard, across: 'right hash' as const, pixel: seenAt(HASH['high school'], yard * 3) },
   ]),
-  ball: see(0, 99),
+  ball: seenAt(0, 99),
   ...change,
 });
 const feet = (id: string): Measuring => ({

@@ -1,15 +1,11 @@
 import { ref } from 'vue';
 import { describe, expect, it } from 'vitest';
-import { project } from '#core/film/calibrate/camera';
 import { HASH } from '#core/film/calibrate/field-marks';
-import type { FilmCamera } from '#core/model/calibration';
+import { A_SIZE, seenAt } from '#core/testing/a-calibration';
 import { useMarking } from './marking';
 
-const SIZE = { width: 960, height: 540 };
-const CAMERA: FilmCamera = { at: { x: 1, y: 14, z: 27 }, pan: 0, tilt: 0.28, roll: 0, focal: 1.6, barrel: -0.1 };
-const see = (side: -1 | 1, yard: number) =>
-  project(CAMERA, { x: side * HASH['high school'], y: yard * 3, z: 0 }, SIZE)!;
-const start = () => useMarking(ref(SIZE), ref(23));
+const see = (side: -1 | 1, yard: number) => seenAt(side * HASH['high school'], yard * 3);
+const start = () => useMarking(ref(A_SIZE), ref(23));
 
 /** Clicks both hashes of two lines, as they are suggested. */
 function four() {
@@ -63,7 +59,7 @@ describe('naming field marks', () => {
     const marking = four();
     expect(marking.input.value).toBeNull();
     marking.ball.value = { x: 480, y: 300 };
-    expect(marking.input.value).toMatchObject({ ...SIZE, frame: 23, field: 'high school' });
+    expect(marking.input.value).toMatchObject({ ...A_SIZE, frame: 23, field: 'high school' });
   });
   it('begins from a camera that was kept, and from nothing', () => {
     const marking = four();

@@ -1,34 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { workCall } from '#core/calls/resolve-call';
-import { calibrate } from '#core/film/calibrate/calibrate';
-import { project } from '#core/film/calibrate/camera';
-import { HASH } from '#core/film/calibrate/field-marks';
 import { askedPlaces } from '#core/film/follow/asked';
 import { bentTracks } from '#core/film/follow/keep';
 import { placesOf } from '#core/film/measure/places';
-import type { FilmCamera } from '#core/model/calibration';
 import type { Feet, FollowedPlay } from '#core/model/measured';
 import { A_CALL } from '#core/testing/a-call';
+import { aCalibration } from '#core/testing/a-calibration';
 import { manOn } from './feet-step';
 import { placedAt } from './following';
 import { menOf, seenFromBall, whoseFeet } from './men';
 import { feetOnPicture, waysOnPicture } from './overlay';
 
-const SIZE = { width: 960, height: 540 };
-const CAMERA: FilmCamera = { at: { x: 1, y: 14, z: 27 }, pan: 0, tilt: 0.28, roll: 0, focal: 1.6, barrel: -0.1 };
-const see = (x: number, y: number, z = 0) => project(CAMERA, { x, y, z }, SIZE)!;
-const found = calibrate({
-  field: 'high school',
-  frame: 23,
-  ...SIZE,
-  marks: [35, 40, 45].flatMap((yard) => [
-    { yard, across: 'left hash' as const, pixel: see(-HASH['high school'], yard * 3) },
-    { yard, across: 'right hash' as const, pixel: see(HASH['high school'], yard * 3) },
-  ]),
-  ball: see(0, 99.46, 0.28),
-});
-if (!found.ok) throw new Error(JSON.stringify(found.problem));
-const calibration = found.value;
+const calibration = aCalibration();
 const worked = workCall(A_CALL);
 if (!worked.ok) throw new Error('the call is broken');
 const call = worked.value;

@@ -2,27 +2,11 @@ import { createPinia, setActivePinia } from 'pinia';
 import { nextTick, ref } from 'vue';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { resolveCall } from '#core/calls/resolve-call';
-import { calibrate } from '#core/film/calibrate/calibrate';
-import { project } from '#core/film/calibrate/camera';
-import { HASH } from '#core/film/calibrate/field-marks';
-import type { FilmCamera } from '#core/model/calibration';
 import { NOTHING_MEASURED } from '#core/model/measured';
 import { A_CALL } from '#core/testing/a-call';
+import { A_SIZE, aCalibration, seenAt } from '#core/testing/a-calibration';
 import { useStayOn } from './stay-on';
 
-const SIZE = { width: 960, height: 540 };
-const CAMERA: FilmCamera = { at: { x: 1, y: 14, z: 27 }, pan: 0, tilt: 0.28, roll: 0, focal: 1.6, barrel: -0.1 };
-const see = (x: number, y: number, z = 0) => project(CAMERA, { x, y, z }, SIZE)!;
-const found = calibrate({
-  field: 'high school',
-  frame: 23,
-  ...SIZE,
-  marks: [35, 40, 45].flatMap((yard) => [
-    { yard, across: 'left hash' as const, pixel: see(-HASH['high school'], yard * 3) },
-    { yard, across: 'right hash' as const, pixel: see(HASH['high school'], yard * 3) },
-  ]),
-  ball: see(0, 99.46, 0.28),
-});
 const clip = {
   id: 5,
   angle: 'end zone',
@@ -46,8 +30,7 @@ beforeEach(() => {
   measured = { ...NOTHING_MEASURED, followed };
   vi.stubGlobal('$fetch', async (url: string) => {
     if (measured === null) throw new Error('gone');
-    if (url.endsWith('/measuring'))
-      return { revision: 1, measuring: measured, calibrations: found.ok ? { 5: found.value } : {} };
+    if (url.endsWith('/measuring')) return { revision: 1, measuring: measured, calibrations: { 5: aCalibration() } };
     return { id: 7, number: 7, call: A_CALL, resolution: resolution.ok && resolution.value, clips: [clip], grades: [] };
   });
 });
@@ -58,7 +41,7 @@ describe('staying on a man', () => {
     const stay = useStayOn(ref(7), ref('RG'));
     expect(stay.aimAt(clip, 24)).toBeNull();
     await stay.toggle();
-    const share = (x: number) => see(x, 98, 3).x / SIZE.width;
+    const share = (x: number) => seenAt(x, 98, 3).x / A_SIZE.width;
     expect(stay.aimAt(clip, 24)!.x).toBeCloseTo(share(4), 2);
     expect(stay.aimAt(clip, 54)!.x).toBeCloseTo(share(7), 2);
     expect(stay.aimAt(clip, 119)).toEqual(stay.aimAt(clip, 54));
