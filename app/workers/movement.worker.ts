@@ -1,4 +1,4 @@
-import { readMovement } from '#core/film/measure/movement-job';
+import { readMovement } from '#core/film/alignment/movement-job';
 import { serveJobs, type Port } from './serve';
 
 serveJobs(self as unknown as Port, readMovement, 100);

@@ -1,8 +1,8 @@
 import type { Advice, AdviceJob } from '#core/calls/advice-job';
 import type { AnswersJob, FrontAnswer } from '#core/calls/answers-job';
 import type { ProtectJob, Proved } from '#core/calls/protect-job';
-import type { MovementReading } from '#core/film/measure/movement';
-import type { MovementJob } from '#core/film/measure/movement-job';
+import type { MovementReading } from '#core/film/alignment/movement';
+import type { MovementJob } from '#core/film/alignment/movement-job';
 import type { FollowerLike } from '~/features/measure/follow-film';
 import { useAsked } from './asked';
 

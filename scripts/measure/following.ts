@@ -3,7 +3,7 @@ import { carriedCamera } from '#core/film/follow/carried';
 import { follow, type Track, type Watched } from '#core/film/follow/follow';
 import { startsOf } from '#core/film/follow/starts';
 import { askedPlaces } from '#core/film/follow/asked';
-import { ballOf, placesOf } from '#core/film/measure/places';
+import { ballOf, placesOf } from '#core/film/alignment/places';
 import type { WorkedCall } from '#core/calls/resolve-call';
 import type { CalibrationInput } from '#core/model/calibration';
 import type { Feet } from '#core/model/measured';

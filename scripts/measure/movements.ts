@@ -1,5 +1,5 @@
-import { nameMovement } from '#core/film/measure/movement';
-import { placesOf } from '#core/film/measure/places';
+import { nameMovement } from '#core/film/alignment/movement';
+import { placesOf } from '#core/film/alignment/places';
 import { sayMovement } from '#core/language/lineups/read-movement';
 import type { Movement } from '#core/model/movement';
 import { describeMovement, movementMenu } from '#core/movement/menu';

@@ -1,6 +1,6 @@
 import { calibrate } from '#core/film/calibrate/calibrate';
-import { frontAsMeasured } from '#core/film/measure/front';
-import { placesOf, type Calibrations, type MeasuredMan } from '#core/film/measure/places';
+import { frontAsMeasured } from '#core/film/alignment/front';
+import { placesOf, type Calibrations, type MeasuredMan } from '#core/film/alignment/places';
 import { techniqueOf } from '#core/identify/techniques';
 import { levelOf } from '#core/identify/line';
 import { SHIPPED_SETTINGS } from '#core/model/settings';

@@ -130,6 +130,7 @@ test('a mark is named without a mouse', async ({ page }) => {
   const snap = (await snapsOf(page))[17]!;
   await page.goto(`/film/measure/${snap.id}`);
   await expect(page.getByRole('status')).toHaveText(/Click 4 more/);
+  await expect(page.getByText(`frame ${AT},`, { exact: false })).toBeVisible();
   for (let i = 0; i < 3; i++) await page.keyboard.press('Shift+ArrowLeft');
   await page.keyboard.press('ArrowUp');
   await page.keyboard.press('Enter');

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { MeasuredFront } from '#core/film/measure/front';
+import type { MeasuredFront } from '#core/film/alignment/front';
 import { ellipseOf } from '#core/film/calibrate/uncertainty';
 import { describePlaces } from '#core/reports/formation-places';
-import { formationAsMeasured, sameAlignment } from '#core/film/measure/front';
+import { formationAsMeasured, sameAlignment } from '#core/film/alignment/front';
 import { trim } from '#core/geometry/units';
 import type { WorkedCall } from '#core/calls/resolve-call';
 import { useMeasure } from './store';

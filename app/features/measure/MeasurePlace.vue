@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, watch } from 'vue';
+import { computed, nextTick, onMounted, ref, watch } from 'vue';
 import type { Pixel } from '#core/model/calibration';
 import FilmPair from '~/features/film/FilmPair.vue';
 import KeyList from '~/features/film/KeyList.vue';
@@ -41,17 +41,25 @@ watch(
 
 const lead = computed(() => pair.value?.lead ?? null);
 const frame = computed(() => pair.value?.transport.frame.value ?? 0);
+/** The film knows its size only once it is there: asked for again with every frame, told on when it is another. */
+const sizeOfLead = (side: 'videoWidth' | 'videoHeight', usual: number) =>
+  computed(() => (void frame.value, pair.value?.shown.find((s) => s.clip === lead.value)?.video[side]) || usual);
+const [wide, high] = [sizeOfLead('videoWidth', 960), sizeOfLead('videoHeight', 540)];
 const film: OnFilm = {
   lead,
   frame,
   seconds: computed(() => (lead.value ? (frame.value - lead.value.snapFrame) / lead.value.framesPerSecond : 0)),
-  size: computed(() => {
-    const video = pair.value?.shown.find((s) => s.clip === lead.value)?.video;
-    // Asked for again with every frame: the film knows its size only once it is there.
-    return { width: (void frame.value, video?.videoWidth) || 960, height: video?.videoHeight || 540 };
-  }),
+  size: computed(() => ({ width: wide.value, height: high.value })),
   kept: computed(() => (lead.value && store.calibrations[lead.value.id]) || null),
 };
+/** Marks and feet are clicked on the frame before the snap: that is where the film opens. */
+watch(
+  () => pair.value?.shown.length,
+  async (count) => {
+    await nextTick();
+    if (count && count === store.snap?.clips.length) go(step.value);
+  },
+);
 const marks = useMarksStep(film);
 const feet = useFeetStep(film);
 const ways = useWaysStep(film, feet.men);

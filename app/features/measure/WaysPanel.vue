@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import { lostFrames, meetingsOf } from '#core/film/follow/events';
 import { isTelling, isTrusted } from '#core/film/measures/measure';
 import { measuresOf } from '#core/film/measures/index';
-import type { MovementReading } from '#core/film/measure/movement';
+import type { MovementReading } from '#core/film/alignment/movement';
 import { describeMovement } from '#core/movement/menu';
 import type { Angle } from '#core/model/snap';
 import { sayCarried } from '#core/reports/calibration-lines';

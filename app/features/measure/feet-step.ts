@@ -1,5 +1,5 @@
 import { computed, ref } from 'vue';
-import { frontAsMeasured } from '#core/film/measure/front';
+import { frontAsMeasured } from '#core/film/alignment/front';
 import { identify } from '#core/identify/identify';
 import type { Angle } from '#core/model/snap';
 import { usePlaybook } from '~/features/playbook/store';

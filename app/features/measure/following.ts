@@ -3,7 +3,7 @@ import { askedPlaces } from '#core/film/follow/asked';
 import { keepTracks } from '#core/film/follow/keep';
 import { startsOf } from '#core/film/follow/starts';
 import type { Track } from '#core/film/follow/follow';
-import { ballOf, type MeasuredMan } from '#core/film/measure/places';
+import { ballOf, type MeasuredMan } from '#core/film/alignment/places';
 import type { FollowedPlay } from '#core/model/measured';
 import type { Angle } from '#core/model/snap';
 import type { Shown } from '~/features/film/transport';
@@ -32,6 +32,14 @@ export function useFollowing(
   /** Why following cannot begin yet; empty when it can. */
   const missing = computed(() => {
     if (films.value.length === 0) return 'Name the field marks of an angle first: that is step 1.';
+    const astray = films.value.find(({ clip }) => {
+      const { moves, frame } = store.calibrations[clip.id]!;
+      return moves && frame !== Math.max(0, clip.snapFrame - 1);
+    });
+    if (astray) {
+      const { angle, snapFrame } = astray.clip;
+      return `The ${angle} camera moves: name its marks on frame ${Math.max(0, snapFrame - 1)}, just before the snap.`;
+    }
     const placed = store.places.filter((p) => p.team === 'offence').length;
     if (placed < 5) return 'Click the feet of the line and the front at the snap first: that is step 2.';
     return '';

@@ -1,7 +1,7 @@
 import { ref } from 'vue';
 import { sayFront } from '#core/language/lineups/print-lineup';
-import type { MeasuredFront } from '#core/film/measure/front';
-import type { MovementReading } from '#core/film/measure/movement';
+import type { MeasuredFront } from '#core/film/alignment/front';
+import type { MovementReading } from '#core/film/alignment/movement';
 import type { Call } from '#core/model/snap';
 import { useMeasure } from './store';
 

@@ -55,6 +55,20 @@ describe('naming field marks', () => {
     expect(marking.marks.value).toHaveLength(3);
     expect(marking.found.value).toBeNull();
   });
+  it('works the camera out once, whatever frame is shown, and keeps the frame it is kept on', () => {
+    const frame = ref(23);
+    const marking = useMarking(ref(A_SIZE), frame);
+    for (const yard of [35, 40])
+      for (const side of [-1, 1] as const) {
+        [marking.yard.value, marking.across.value] = [yard, side < 0 ? 'left hash' : 'right hash'];
+        marking.click(see(side, yard));
+      }
+    marking.ball.value = { x: 480, y: 300 };
+    const before = marking.found.value;
+    frame.value = 24;
+    expect(marking.found.value).toBe(before);
+    expect(marking.input.value?.frame).toBe(24);
+  });
   it('gives something to keep only with the ball', () => {
     const marking = four();
     expect(marking.input.value).toBeNull();

@@ -29,18 +29,19 @@ export function useMarking(size: Ref<{ width: number; height: number }>, frame: 
   /** The camera that the marks give so far, as long as they give one; without a ball any mark stands for it. */
   const found = computed<Calibration | null>(() => {
     if (marks.value.length < 4) return null;
-    const result = calibrate(inputWith(ball.value ?? marks.value[0]!.pixel));
+    const result = calibrate(inputWith(ball.value ?? marks.value[0]!.pixel, 0));
     return result.ok ? result.value : null;
   });
-  const inputWith = (at: Pixel): CalibrationInput => ({
+  /** The frame does not change the camera: while the film runs nothing is worked out again. */
+  const inputWith = (at: Pixel, on: number): CalibrationInput => ({
     field: field.value,
-    frame: frame.value,
+    frame: on,
     ...size.value,
     marks: marks.value,
     ball: at,
     moves: moves.value,
   });
-  const input = computed(() => (ball.value ? inputWith(ball.value) : null));
+  const input = computed(() => (ball.value ? inputWith(ball.value, frame.value) : null));
 
   /** Crossings that are in the picture by the camera found, and nobody has clicked yet. */
   const expected = computed(() => {

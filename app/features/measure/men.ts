@@ -3,7 +3,7 @@ import { project, scaleAt, type Size } from '#core/film/calibrate/camera';
 import { spotOf } from '#core/film/calibrate/ball';
 import { takesSnapAt } from '#core/kinematics/passing';
 import { SHIPPED_SETTINGS, type Settings } from '#core/model/settings';
-import type { MeasuredMan } from '#core/film/measure/places';
+import type { MeasuredMan } from '#core/film/alignment/places';
 import type { Calibration, Pixel } from '#core/model/calibration';
 import type { Team } from '#core/model/measured';
 

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { workCall } from '#core/calls/resolve-call';
 import { askedPlaces } from '#core/film/follow/asked';
 import { bentTracks } from '#core/film/follow/keep';
-import { placesOf } from '#core/film/measure/places';
+import { placesOf } from '#core/film/alignment/places';
 import type { Feet, FollowedPlay } from '#core/model/measured';
 import { A_CALL } from '#core/testing/a-call';
 import { aCalibration } from '#core/testing/a-calibration';

@@ -4,7 +4,7 @@ import type { AskedPlaces } from '#core/film/follow/asked';
 import { cameraDuring } from '#core/film/follow/carried';
 import { lostFrames } from '#core/film/follow/events';
 import type { Track } from '#core/film/follow/follow';
-import type { MeasuredMan } from '#core/film/measure/places';
+import type { MeasuredMan } from '#core/film/alignment/places';
 import { ellipseOf } from '#core/film/calibrate/uncertainty';
 import type { Calibration, FieldMark, Pixel } from '#core/model/calibration';
 import type { Feet, FollowedPlay, Team } from '#core/model/measured';

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { workCall, type WorkedCall } from '#core/calls/resolve-call';
 import { bentTracks } from '#core/film/follow/keep';
-import { placesOf, type Calibrations } from '#core/film/measure/places';
+import { placesOf, type Calibrations } from '#core/film/alignment/places';
 import type { Calibration, CalibrationInput, Pixel } from '#core/model/calibration';
 import { NOTHING_MEASURED, type Bend, type FollowedPlay, type Measuring, type Team } from '#core/model/measured';
 import type { Angle, Call } from '#core/model/snap';

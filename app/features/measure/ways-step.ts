@@ -2,7 +2,7 @@ import { computed, ref, type Ref } from 'vue';
 import { askedPlaces } from '#core/film/follow/asked';
 import { cameraDuring } from '#core/film/follow/carried';
 import { groundAt } from '#core/film/calibrate/camera';
-import { ballOf } from '#core/film/measure/places';
+import { ballOf } from '#core/film/alignment/places';
 import { manOn } from './feet-step';
 import type { Named } from './men';
 import { NOTHING_DRAWN, waysOnPicture } from './overlay';

@@ -20,9 +20,6 @@ export interface Standing {
   readonly z: number;
 }
 
-/** Where a camera sees the middle of a man's trunk. */
-export const trunkAt = (camera: FilmCamera, man: Standing, size: Size): Pixel | null => project(camera, man, size);
-
 /** The box around a man's trunk on the picture; `null` when he is outside it. */
 export function trunkBox(camera: FilmCamera, man: Standing, size: Size): Box | null {
   const at = project(camera, man, size);

@@ -1,14 +1,13 @@
 import { Matrix } from 'ml-matrix';
 import type { FilmCamera, Pixel } from '../../model/calibration';
 import type { Team } from '../../model/measured';
-import { scaleAt, type Size } from '../calibrate/camera';
+import { project, scaleAt, type Size } from '../calibrate/camera';
 import {
   coveredBy,
   gridOf,
   sightsOf,
   shareOf,
   sightOf,
-  trunkAt,
   trunkBox,
   TRUNK_HEIGHT,
   UPRIGHT_HEIGHT,
@@ -197,11 +196,11 @@ function lookAt(
   const sights = sightOf(camera, places, size);
   men.forEach((m, i) => {
     const expected = (place: readonly number[]): readonly [number, number] | null => {
-      const p = trunkAt(camera, { x: place[0]!, y: place[1]!, z: place[2]! }, size);
+      const p = project(camera, { x: place[0]!, y: place[1]!, z: place[2]! }, size);
       return p && [p.x, p.y];
     };
     const name = `${m.start.team} ${m.start.id}`;
-    const at = trunkAt(camera, places[i]!, size);
+    const at = project(camera, places[i]!, size);
     const { part } = sights[i]!;
     if (!at || !part || shareOf(part) < SEES.find) return;
     const share = shareOf(part);
@@ -209,7 +208,7 @@ function lookAt(
     const reach = Math.min(REACH.most, Math.max(REACH.least, pixels * REACH.deviations));
     const hidden = 1 / Math.sqrt(share);
     const flow = flows[i];
-    const was = flow && trunkAt(cameraBefore, before[i]!, size);
+    const was = flow && project(cameraBefore, before[i]!, size);
     const around = was ? { x: was.x + flow.x, y: was.y + flow.y } : at;
     const last = eyes.find(`${name} last`, around, reach, part);
     const first = eyes.find(`${name} first`, around, reach, part);

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { workCall } from '../../calls/resolve-call';
 import { A_CALL } from '../../testing/a-call';
 import { runPlay } from '../../movement/run/run';
-import type { MeasuredMan } from '../measure/places';
+import type { MeasuredMan } from '../alignment/places';
 import { askedPlaces } from './asked';
 import { startsOf } from './starts';
 

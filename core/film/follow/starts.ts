@@ -1,5 +1,5 @@
 import type { WorkedCall } from '../../calls/resolve-call';
-import type { MeasuredMan } from '../measure/places';
+import type { MeasuredMan } from '../alignment/places';
 import type { Start } from './follow';
 
 /** A blocker who stands this far behind the ball at least has no hand on the ground, feet. */
