@@ -1,5 +1,6 @@
 import type { FaultId } from '#core/model/faults';
 import { ALL_PLUS, type Grade } from '#core/model/grade';
+import { FIRST_SNAP } from '#core/film/log/series';
 import type { Angle, Call, ClipBody, Situation } from '#core/model/snap';
 import type { Side } from '#core/model/side';
 import film from './film/film.json';
@@ -23,7 +24,18 @@ export const DEMO_ROSTER = [
   { name: 'Lyle Venn', number: 28, seat: 'B' },
   { name: 'Perrin Oakes', number: 36, seat: 'F' },
   { name: 'Cass Holloway', number: 9, seat: 'QB' },
+  { name: 'Hale Corrin', number: 66, seat: '' },
+  { name: 'Emmet Sloe', number: 78, seat: '' },
 ] as const;
+
+/** Who came in for whom in the game, and who had to change his jersey; by their numbers on the roster. */
+export const DEMO_LINEUP = {
+  seats: [
+    { from: 9, seat: 'LG', player: 66 },
+    { from: 17, seat: 'LG', player: 64 },
+  ],
+  jerseys: [{ from: 17, player: 40, number: 44 }],
+} as const;
 
 export const DEMO_ACCOUNTS = [
   { email: 'coach@lanterns.example', password: 'lantern-coach', name: 'Maren Quill', role: 'coach', number: null },
@@ -129,13 +141,33 @@ function snap(
       frontName: front,
       overrides: {},
     },
-    situation: { quarter, down, distance, hash, gain },
+    situation: { ...FIRST_SNAP, quarter, down, distance, hash, gain },
     faults,
   };
 }
 
+/** Where each time with the ball began: at which snap, and how far from the goal line. */
+const SERIES = [
+  { snap: 1, toGoal: 72 },
+  { snap: 7, toGoal: 75 },
+  { snap: 17, toGoal: 60 },
+  { snap: 23, toGoal: 81 },
+] as const;
+
+/** Gives each snap its series and the place of the ball, from where the series began and what was gained since. */
+function placed(snaps: readonly DemoSnap[]): DemoSnap[] {
+  return snaps.map((one, i) => {
+    const at = SERIES.findLastIndex(({ snap: first }) => first <= i + 1);
+    const { snap: first, toGoal } = SERIES[at]!;
+    const gained = snaps.slice(first - 1, i).reduce((sum, { situation }) => sum + situation.gain, 0);
+    const isThrow = one.call.scheme.startsWith('pro-');
+    const result = isThrow ? 'incomplete' : 'went on';
+    return { ...one, situation: { ...one.situation, series: at + 1, toGoal: toGoal - gained, result } };
+  });
+}
+
 /** One short game: every snap is filmed from both ends of the same run of the play. */
-export const DEMO_SNAPS: readonly DemoSnap[] = [
+export const DEMO_SNAPS: readonly DemoSnap[] = placed([
   snap('inside-zone-z1', 'right', 'Five-man', 'Over', [1, 1, 10, 'left', 5]),
   snap('inside-zone-z1', 'left', 'Five-man', 'Over', [1, 2, 5, 'left', 2], [{ man: 'LG', fault: 'left-late' }]),
   snap('power', 'right', 'H right', 'Over', [1, 3, 3, 'middle', 6]),
@@ -201,7 +233,7 @@ export const DEMO_SNAPS: readonly DemoSnap[] = [
     [{ man: 'LG', fault: 'wrong-man' }],
   ),
   snap('inside-zone-z1', 'right', 'Five-man', 'Odd, edge', [4, 2, 7, 'left', 2], [{ man: 'RG', fault: 'high-pads' }]),
-];
+]);
 
 const minus = (fault: FaultId, note = ''): Grade => ({ assignment: 'right', technique: 'minus', fault, note });
 const wrong = (fault: FaultId, note = ''): Grade => ({ assignment: 'wrong', technique: 'plus', fault, note });

@@ -16,6 +16,21 @@ export const CallSchema = z.object({
 });
 export type Call = z.infer<typeof CallSchema>;
 
+/** How a snap ended, beside what was gained. */
+export const RESULTS = ['went on', 'touchdown', 'ball lost', 'incomplete', 'sacked', 'no play'] as const;
+export const ResultSchema = z.enum(RESULTS);
+export type SnapResult = z.infer<typeof ResultSchema>;
+
+export const PenaltySchema = z.object({
+  what: z.string().max(60),
+  /** Who was flagged: we, who snap the ball, or they. */
+  on: z.enum(['us', 'them']),
+  yards: z.int().min(0).max(99),
+  /** The down is played again. */
+  again: z.boolean(),
+});
+export type Penalty = z.infer<typeof PenaltySchema>;
+
 export const SituationSchema = z.object({
   quarter: z.int().min(1).max(5),
   down: z.int().min(1).max(4),
@@ -23,10 +38,32 @@ export const SituationSchema = z.object({
   hash: z.enum(['left', 'middle', 'right']),
   /** Yards gained. */
   gain: z.int().min(-99).max(99),
+  /** Which time in the game that we have the ball, from 1. */
+  series: z.int().min(1).max(60).default(1),
+  /** Yards from the ball to the goal line we play to; `null` when nobody wrote it down. */
+  toGoal: z.int().min(1).max(99).nullable().default(null),
+  result: ResultSchema.default('went on'),
+  penalty: PenaltySchema.nullable().default(null),
 });
 
+/** What else is written down of a snap. */
+export const LoggedSchema = z.object({
+  /** Who was on the field, in the program's words: "two backs, one tight end". */
+  personnel: z.string().max(60).default(''),
+  /** What was really said at the line. */
+  said: z.string().max(200).default(''),
+  /** Why the snap is in no count, or empty when it counts. */
+  notCounted: z.string().max(80).default(''),
+});
+export type Logged = z.infer<typeof LoggedSchema>;
+
 /** One snap of a game. The resolution is the one its grades were given against; changing a rule never changes it. */
-export const SnapBodySchema = z.object({ call: CallSchema, situation: SituationSchema, resolution: ResolutionSchema });
+export const SnapBodySchema = z.object({
+  call: CallSchema,
+  situation: SituationSchema,
+  resolution: ResolutionSchema,
+  logged: LoggedSchema.prefault({}),
+});
 export type SnapBody = z.infer<typeof SnapBodySchema>;
 export type Situation = z.infer<typeof SituationSchema>;
 

@@ -4,7 +4,21 @@ import { ProgramBodySchema, type ProgramBody } from '#core/model/program';
 import { FilmBodySchema, type FilmBody } from '#core/model/film';
 import { CalibrationSchema, type Calibration } from '#core/model/calibration';
 import { MeasuringSchema, type Measuring } from '#core/model/measured';
-import type { CalibrationRow, ClipRow, FilmRow, GradeRow, MeasuringRow, ProgramRow, SnapRow } from './models';
+import { LineupSchema, type Lineup } from '#core/film/log/lineup';
+import { CutSchema, type Cut } from '#core/film/log/cut';
+import { FilmNoteSchema, type FilmNote } from '#core/model/film-note';
+import type {
+  CalibrationRow,
+  ClipRow,
+  CutRow,
+  FilmNoteRow,
+  FilmRow,
+  GameRow,
+  GradeRow,
+  MeasuringRow,
+  ProgramRow,
+  SnapRow,
+} from './models';
 
 /** Bodies are read by the core's schemas, so that a row nobody can read is found here and not on a screen. */
 export const snapBody = (row: SnapRow): SnapBody => SnapBodySchema.parse(row.body);
@@ -14,3 +28,6 @@ export const programBody = (row: ProgramRow): ProgramBody => ProgramBodySchema.p
 export const filmBody = (row: FilmRow): FilmBody => FilmBodySchema.parse(row.body ?? {});
 export const calibrationBody = (row: CalibrationRow): Calibration => CalibrationSchema.parse(row.body);
 export const measuringBody = (row: MeasuringRow): Measuring => MeasuringSchema.parse(row.body);
+export const lineupOf = (row: GameRow): Lineup => LineupSchema.parse(row.lineup ?? {});
+export const cutBody = (row: CutRow): Cut => CutSchema.parse(row.body);
+export const noteBody = (row: FilmNoteRow): FilmNote => FilmNoteSchema.parse(row.body);

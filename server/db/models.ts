@@ -53,6 +53,9 @@ export class GameRow extends Model<InferAttributes<GameRow>, InferCreationAttrib
   declare opponent: string;
   declare week: number;
   declare published: boolean;
+  /** Who was on the field, as changes from the roster. */
+  declare lineup: CreationOptional<Record<string, unknown>>;
+  declare lineupRevision: CreationOptional<number>;
 }
 
 export class PlayerRow extends Model<InferAttributes<PlayerRow>, InferCreationAttributes<PlayerRow>> {
@@ -117,6 +120,25 @@ export class MeasuringRow extends Model<InferAttributes<MeasuringRow>, InferCrea
   declare revision: number;
   declare body: unknown;
   declare changedAt: CreationOptional<Date>;
+}
+
+/** Snaps to look at, under a name. */
+export class CutRow extends Model<InferAttributes<CutRow>, InferCreationAttributes<CutRow>> {
+  declare id: CreationOptional<number>;
+  declare programId: number;
+  declare userId: number;
+  declare name: string;
+  declare body: unknown;
+}
+
+/** What somebody wrote and drew on a film; `revision` grows with every change. */
+export class FilmNoteRow extends Model<InferAttributes<FilmNoteRow>, InferCreationAttributes<FilmNoteRow>> {
+  declare id: CreationOptional<number>;
+  declare programId: number;
+  declare clipId: number;
+  declare userId: number;
+  declare revision: CreationOptional<number>;
+  declare body: unknown;
 }
 
 export class GradeRow extends Model<InferAttributes<GradeRow>, InferCreationAttributes<GradeRow>> {
@@ -201,6 +223,8 @@ export function defineModels(sequelize: Sequelize): void {
     opponent: text,
     week: int,
     published: DataTypes.BOOLEAN,
+    lineup: { type: body, defaultValue: {} },
+    lineupRevision: { type: int, defaultValue: 0 },
   } as ModelAttributes<GameRow>);
   define(PlayerRow, 'players', { ...owned, name: text, number: int, seat: text } as ModelAttributes<PlayerRow>);
   define(SnapRow, 'snaps', { ...owned, gameId: int, number: int, body } as ModelAttributes<SnapRow>);
@@ -239,6 +263,14 @@ export function defineModels(sequelize: Sequelize): void {
     body,
     changedAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
   } as ModelAttributes<MeasuringRow>);
+  define(CutRow, 'cuts', { ...owned, userId: int, name: text, body } as ModelAttributes<CutRow>);
+  define(FilmNoteRow, 'film_notes', {
+    ...owned,
+    clipId: int,
+    userId: int,
+    revision: { type: int, defaultValue: 1 },
+    body,
+  } as ModelAttributes<FilmNoteRow>);
   define(GradeRow, 'grades', {
     ...owned,
     snapId: int,

@@ -2,10 +2,10 @@ import { FIRST_SNAP, situationAfter } from '#core/film/log/series';
 import type { Call } from '#core/model/snap';
 import { database } from '../db/database';
 import { snapBody } from '../db/mappers';
-import { FilmRow, SnapRow } from '../db/models';
+import { SnapRow } from '../db/models';
 import type { Member } from '../session/member';
-import { ownGame } from './film';
-import { lockGame, showSnap } from './films';
+import { ownGame } from './owned';
+import { lockGame, showSnaps } from './films';
 import { waysOf, workOut } from './work-out';
 
 /**
@@ -33,12 +33,7 @@ export async function addSnaps(
       const body = { call, situation, resolution };
       rows.push(await SnapRow.create({ programId, gameId, number, body }, { transaction }));
     }
-    const films = await FilmRow.findAll({
-      where: { programId, gameId, state: 'ready' },
-      attributes: ['id'],
-      transaction,
-    });
-    for (const { id } of films) await showSnap(id, transaction);
+    await showSnaps(programId, gameId, transaction);
     return rows;
   });
   return { added: made.map((s) => s.number), first: made[0]?.id ?? null };

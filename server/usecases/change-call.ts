@@ -4,7 +4,7 @@ import { snapBody } from '../db/mappers';
 import type { Member } from '../session/member';
 import type { Call } from '#core/model/snap';
 import { differs } from '#core/calls/changed-answer';
-import { ownSnap } from './film';
+import { ownSnap } from './owned';
 import { waysOf, workOut } from './work-out';
 
 /**

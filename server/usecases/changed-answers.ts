@@ -1,7 +1,7 @@
 import { SnapRow } from '../db/models';
 import { snapBody } from '../db/mappers';
 import type { Member } from '../session/member';
-import { ownGame } from './film';
+import { ownGame } from './owned';
 import { waysOf } from './work-out';
 import { changedAnswer, type ChangedAnswer } from '#core/calls/changed-answer';
 

@@ -2,36 +2,14 @@ import { createError } from 'h3';
 import { ClipRow, GameRow, GradeRow, SeasonRow, SnapRow } from '../db/models';
 import { clipBody, gradeBody, snapBody } from '../db/mappers';
 import type { Member } from '../session/member';
-import type { Grade } from '#core/model/grade';
-import type { ClipBody, SnapBody } from '#core/model/snap';
-
-export interface GameView {
-  id: number;
-  opponent: string;
-  week: number;
-  published: boolean;
-  snaps: number;
-}
-export interface SnapListItem {
-  id: number;
-  number: number;
-  scheme: string;
-  side: string;
-  asked: string[];
-  graded: { blocker: string; grade: Grade }[];
-}
-export interface SnapView extends SnapBody {
-  id: number;
-  number: number;
-  gameId: number;
-  clips: (ClipBody & { id: number; angle: string })[];
-  grades: { blocker: string; grade: Grade }[];
-}
-
-const none = (what: string) => createError({ statusCode: 404, message: `There is no such ${what} in your program.` });
+import { menOnField } from './field';
+import { notesOf } from './notes';
+import { none, ownClip, ownGame, ownSnap } from './owned';
+import type { GameItem, SnapItem, SnapView } from '#core/model/game';
+import type { Angle, ClipBody } from '#core/model/snap';
 
 /** Games of the program; a player sees those whose grades were published. */
-export async function listGames(member: Member): Promise<GameView[]> {
+export async function listGames(member: Member): Promise<GameItem[]> {
   const games = await GameRow.findAll({
     where: { programId: member.programId, ...(member.role === 'player' ? { published: true } : {}) },
     order: [['week', 'ASC']],
@@ -53,61 +31,53 @@ export async function publishGame(member: Member, gameId: number, published: boo
   if (count === 0) throw none('game');
 }
 
-export async function listSnaps(member: Member, gameId: number): Promise<SnapListItem[]> {
+export async function listSnaps(member: Member, gameId: number): Promise<SnapItem[]> {
   const scope = { programId: member.programId, gameId };
   await ownGame(member, gameId);
   const snaps = await SnapRow.findAll({ where: scope, order: [['number', 'ASC']] });
-  const grades = await GradeRow.findAll({ where: { programId: member.programId, snapId: snaps.map((s) => s.id) } });
+  const where = { programId: member.programId, snapId: snaps.map((s) => s.id) };
+  const [grades, clips] = await Promise.all([
+    GradeRow.findAll({ where }),
+    ClipRow.findAll({ where, attributes: ['snapId', 'angle'] }),
+  ]);
   return snaps.map((row) => {
-    const { call, resolution } = snapBody(row);
+    const { call, situation, logged, resolution } = snapBody(row);
     return {
       id: row.id,
       number: row.number,
-      scheme: call.scheme,
-      side: call.side,
-      asked: resolution.assignments.map((a) => a.blocker),
+      call,
+      situation,
+      logged,
+      asked: resolution.assignments.map(({ blocker, block, partners }) => ({ blocker, block, partners })),
       graded: grades.filter((g) => g.snapId === row.id).map((g) => ({ blocker: g.blocker, grade: gradeBody(g) })),
+      angles: clips.filter((c) => c.snapId === row.id).map((c) => c.angle as Angle),
     };
   });
-}
-
-/** A game's row, if it belongs to the member's program. */
-export async function ownGame(member: Member, gameId: number): Promise<GameRow> {
-  const row = await GameRow.findOne({ where: { id: gameId, programId: member.programId } });
-  if (!row) throw none('game');
-  return row;
-}
-
-/** A snap's row, if it belongs to the member's program. */
-export async function ownSnap(member: Member, snapId: number): Promise<SnapRow> {
-  const row = await SnapRow.findOne({ where: { id: snapId, programId: member.programId } });
-  if (!row) throw none('snap');
-  return row;
-}
-
-/** A clip's row, if it belongs to the member's program. */
-export async function ownClip(member: Member, clipId: number): Promise<ClipRow> {
-  const row = await ClipRow.findOne({ where: { id: clipId, programId: member.programId } });
-  if (!row) throw none('clip');
-  return row;
 }
 
 /** Players see a snap only once its game is published, and of its grades only their own. */
 export async function readSnap(member: Member, snapId: number): Promise<SnapView> {
   const row = await ownSnap(member, snapId);
   await requirePublished(member, row.gameId);
+  const body = snapBody(row);
   const where = { programId: member.programId, snapId };
   const [clips, grades] = await Promise.all([
     ClipRow.findAll({ where, order: [['angle', 'ASC']] }),
     GradeRow.findAll({ where: { ...where, ...(member.role === 'player' ? { playerId: member.playerId ?? 0 } : {}) } }),
   ]);
+  const seats = body.resolution.assignments.map((a) => a.blocker);
   return {
-    ...snapBody(row),
+    ...body,
     id: row.id,
     number: row.number,
     gameId: row.gameId,
     clips: clips.map((c) => ({ ...clipBody(c), id: c.id, angle: c.angle })),
     grades: grades.map((g) => ({ blocker: g.blocker, grade: gradeBody(g) })),
+    notes: await notesOf(
+      member,
+      clips.map((c) => c.id),
+    ),
+    field: await menOnField(member, row.gameId, row.number, seats),
   };
 }
 
@@ -141,7 +111,7 @@ export async function markFrames(
 export async function addGame(
   member: Member,
   { opponent, week }: { opponent: string; week: number },
-): Promise<GameView> {
+): Promise<GameItem> {
   const { programId } = member;
   const season =
     (await SeasonRow.findOne({ where: { programId }, order: [['id', 'DESC']] })) ??

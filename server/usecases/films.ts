@@ -8,7 +8,7 @@ import { filmBody } from '../db/mappers';
 import { ClipRow, FilmRow, GameRow, GradeRow, ProgramRow, SnapRow } from '../db/models';
 import { removeFiles, watchedFolder, type FilmPlaces } from '../film/places';
 import type { Member } from '../session/member';
-import { ownSnap } from './film';
+import { ownSnap } from './owned';
 
 /** An upload as it arrived. */
 export interface Arrival {
@@ -133,6 +133,13 @@ export async function filmIsReady(row: FilmRow, checksum: string, body: FilmBody
     const [count] = await FilmRow.update({ state: ready, checksum, body }, { where, transaction });
     if (count > 0) await showSnap(row.id, transaction);
   });
+}
+
+/** Shows with its snaps whatever film of a game is ready and says in its name what it shows. The game is locked. */
+export async function showSnaps(programId: number, gameId: number, transaction: Transaction): Promise<void> {
+  const where = { programId, gameId, state: 'ready' };
+  const films = await FilmRow.findAll({ where, attributes: ['id'], transaction });
+  for (const { id } of films) await showSnap(id, transaction);
 }
 
 /** Shows a snap that has no film from that angle yet what its film's name says; nothing when it does not say, or the place is taken. The game is locked. */

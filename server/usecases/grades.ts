@@ -4,7 +4,8 @@ import { GradeChangeRow, GradeRow, PlayerRow, SnapRow, UserRow } from '../db/mod
 import { database } from '../db/database';
 import { gradeBody, snapBody } from '../db/mappers';
 import type { Member } from '../session/member';
-import { ownSnap } from './film';
+import { ownSnap } from './owned';
+import { fieldOf } from './field';
 import type { MarkRow } from '#core/grade/book';
 import type { Grade } from '#core/model/grade';
 
@@ -19,7 +20,9 @@ export interface GradeEntry {
  */
 export async function writeGrades(member: Member, snapId: number, entries: readonly GradeEntry[]): Promise<void> {
   const sequelize = await database();
-  const { resolution } = snapBody(await ownSnap(member, snapId));
+  const snap = await ownSnap(member, snapId);
+  const { gameId, number } = snap;
+  const { resolution } = snapBody(snap);
   const asked = new Set(resolution.assignments.map((a) => a.blocker));
   const stranger = entries.find((e) => !asked.has(e.blocker));
   if (stranger)
@@ -34,10 +37,8 @@ export async function writeGrades(member: Member, snapId: number, entries: reado
       lock: transaction.LOCK.UPDATE,
       transaction,
     });
-    const players = await PlayerRow.findAll({ where: { programId: member.programId }, transaction });
-    for (const entry of entries) {
-      await writeOne(member, snapId, entry, players.find((p) => p.seat === entry.blocker)?.id ?? null, transaction);
-    }
+    const on = await fieldOf(member, gameId, transaction);
+    for (const entry of entries) await writeOne(member, snapId, entry, on(entry.blocker, number), transaction);
   });
 }
 
@@ -96,6 +97,7 @@ export async function readMarks(member: Member, publishedGames: readonly number[
     .flatMap((g) => {
       const { row, body } = bodies.get(g.snapId)!;
       if (member.role === 'player' && !publishedGames.includes(row.gameId)) return [];
+      if (body.logged.notCounted) return [];
       const player = players.find((p) => p.id === g.playerId);
       const assignment = body.resolution.assignments.find((a) => a.blocker === g.blocker);
       return [

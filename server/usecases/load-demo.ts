@@ -20,6 +20,7 @@ import {
   DEMO_ACCOUNTS,
   DEMO_FRONTS,
   DEMO_GRADES,
+  DEMO_LINEUP,
   DEMO_PROGRAM,
   DEMO_ROSTER,
   DEMO_SNAPS,
@@ -27,6 +28,9 @@ import {
   demoClipFile,
   demoPower,
 } from '#demo/scenario';
+import { readFormation } from '#core/language/lineups/read-formation';
+import { sayPersonnel } from '#core/reports/personnel';
+import { playerAt, type Lineup } from '#core/film/log/lineup';
 import { calibrate } from '#core/film/calibrate/calibrate';
 import type { Measuring } from '#core/model/measured';
 import { ANGLES } from '#core/model/snap';
@@ -55,6 +59,8 @@ export async function loadDemo(): Promise<void> {
       DEMO_ROSTER.map((p) => ({ programId, ...p })),
       { transaction, returning: true },
     );
+    const lineup = demoLineup(players);
+    await game.update({ lineup: { ...lineup } }, { transaction });
     const users: number[] = [];
     for (const [i, account] of DEMO_ACCOUNTS.entries()) {
       const user = await UserRow.create(
@@ -86,7 +92,12 @@ export async function loadDemo(): Promise<void> {
           programId,
           gameId: game.id,
           number,
-          body: { call: snap.call, situation: snap.situation, resolution: workOut(snap.call) },
+          body: {
+            call: snap.call,
+            situation: snap.situation,
+            resolution: workOut(snap.call),
+            logged: { personnel: personnelOf(snap.call.formation) },
+          },
         },
         { transaction },
       );
@@ -106,13 +117,27 @@ export async function loadDemo(): Promise<void> {
           programId,
           snapId: row.id,
           blocker,
-          playerId: players.find((p) => p.seat === blocker)?.id ?? null,
+          playerId: playerAt(lineup, players, blocker, number),
           body: grade,
         })),
         { transaction },
       );
     }
   });
+}
+
+const personnelOf = (text: string): string => {
+  const formation = readFormation(text);
+  return formation.ok ? sayPersonnel(formation.value) : '';
+};
+
+/** The game's line-up, with the players as they are known here. */
+function demoLineup(players: readonly PlayerRow[]): Lineup {
+  const idOf = (number: number): number => players.find((p) => p.number === number)!.id;
+  return {
+    seats: DEMO_LINEUP.seats.map(({ from, seat, player }) => ({ from, seat, playerId: idOf(player) })),
+    jerseys: DEMO_LINEUP.jerseys.map(({ from, player, number }) => ({ from, playerId: idOf(player), number })),
+  };
 }
 
 /** What the demo's coach has measured on a snap already: its cameras, feet and ways. */

@@ -7,7 +7,7 @@ import { database } from '../db/database';
 import { calibrationBody, clipBody, measuringBody } from '../db/mappers';
 import { CalibrationRow, ClipRow, MeasuringRow, SnapRow } from '../db/models';
 import type { Member } from '../session/member';
-import { ownClip, ownSnap } from './film';
+import { ownClip, ownSnap } from './owned';
 
 /** What was measured on a snap, by which revision, and the cameras of its clips by their id. */
 export interface MeasuringView {

@@ -4,7 +4,7 @@ import { database } from '../db/database';
 import { snapBody } from '../db/mappers';
 import { SnapRow } from '../db/models';
 import type { Member } from '../session/member';
-import { ownSnap } from './film';
+import { ownSnap } from './owned';
 import { lockGame } from './films';
 
 /**

@@ -12,6 +12,10 @@ export interface Ids {
   readonly clip: number;
   readonly document: number;
   readonly film: number;
+  readonly cut: number;
+  readonly note: number;
+  /** A snap nothing else asks for. */
+  readonly spare: number;
 }
 
 export interface Route {
@@ -46,6 +50,16 @@ export const ROUTES: Readonly<Record<string, Route>> = {
   'GET /api/games/[id]/snaps': { who: STAFF, id: 'game' },
   'GET /api/games/[id]/changed': { who: STAFF, id: 'game' },
   'PUT /api/games/[id]/published': { who: COACH, id: 'game', body: () => ({ published: true }) },
+  'PUT /api/games/[id]/log': { who: STAFF, id: 'game', body: () => ({ entries: [] }) },
+  'GET /api/games/[id]/lineup': { who: STAFF, id: 'game' },
+  'PUT /api/games/[id]/lineup': { who: STAFF, id: 'game', body: () => ({}) },
+  'GET /api/cuts': { who: STAFF },
+  'POST /api/cuts': { who: STAFF, body: () => ({ name: '' }) },
+  'DELETE /api/cuts/[id]': { who: STAFF, id: 'cut', gone: true },
+  'POST /api/clips/[id]/notes': { who: STAFF, id: 'clip', body: () => ({}) },
+  'PUT /api/notes/[id]': { who: STAFF, id: 'note', body: () => ({}) },
+  'DELETE /api/notes/[id]': { who: STAFF, id: 'note', gone: true },
+  'DELETE /api/snaps/[id]': { who: STAFF, id: 'spare', gone: true },
   'GET /api/snaps/[id]': { who: MEMBERS, id: 'snap' },
   'GET /api/snaps/[id]/history': { who: STAFF, id: 'snap' },
   'PUT /api/snaps/[id]/grades': { who: STAFF, id: 'snap', body: () => ({ entries: [] }) },

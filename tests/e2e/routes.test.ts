@@ -38,7 +38,11 @@ async function makeForeign(client: pg.Client): Promise<Ids> {
   const clip = await one('clips', { program_id: program, snap_id: snap, angle: 'end zone', file: 'x.webm', body: {} });
   const document = await one('documents', { program_id: program, shelf: 'fronts', slug: 'otter-odd' });
   const film = await one('films', { ...FILM, program_id: program, upload: `otter-${program}`, user_id: 1 });
-  return { program, game, snap, clip, document, film };
+  const spare = await one('snaps', { program_id: program, game_id: game, number: 2, body: {} });
+  const owned = { program_id: program, user_id: 1, body: {} };
+  const cut = await one('cuts', { ...owned, name: 'Otters' });
+  const note = await one('film_notes', { ...owned, clip_id: clip });
+  return { program, game, snap, clip, document, film, cut, note, spare };
 }
 
 test.beforeAll(async () => {
@@ -54,13 +58,37 @@ test.beforeAll(async () => {
     clip: await first('select id from clips order by id limit 1'),
     document: await first('select id from documents order by id limit 1'),
     film: 0,
+    cut: 0,
+    note: 0,
+    spare: 0,
   };
   const { rows } = await client.query<{ id: number }>(
     `insert into films (program_id, upload, name, kind, state, bytes, user_id) values ($1, 'route-table', 'gone.mp4', 'practice', 'refused', 1, 1)
       on conflict (upload) do update set state = 'refused' returning id`,
     [own.program],
   );
-  own = { ...own, film: rows[0]!.id };
+  const made = async (sql: string, values: unknown[]): Promise<number> =>
+    (await client.query<{ id: number }>(`${sql} returning id`, values)).rows[0]!.id;
+  const game = await made(
+    `insert into games (program_id, season_id, opponent, week) select $1, min(id), 'Saltmarsh Union', 59 from seasons where program_id = $1`,
+    [own.program],
+  );
+  own = {
+    ...own,
+    film: rows[0]!.id,
+    spare: await made(`insert into snaps (program_id, game_id, number, body) values ($1, $2, 1, '{}')`, [
+      own.program,
+      game,
+    ]),
+    cut: await made(
+      `insert into cuts (program_id, user_id, name, body) values ($1, 1, 'route table', '{}') on conflict (program_id, name) do update set user_id = 1`,
+      [own.program],
+    ),
+    note: await made(`insert into film_notes (program_id, clip_id, user_id, body) values ($1, $2, 1, '{}')`, [
+      own.program,
+      own.clip,
+    ]),
+  };
   foreign = await makeForeign(client);
   await client.end();
   for (const role of ASKERS) if (role !== 'stranger') cookies.set(role, await logIn(role));

@@ -3,7 +3,7 @@ import { computed, ref, shallowRef } from 'vue';
 import { readClipName } from '#core/film/incoming/name';
 import type { FilmKind, FilmView } from '#core/model/film';
 import type { Angle, Call, SnapBody } from '#core/model/snap';
-import type { GameItem, SnapItem } from '~/features/film/store';
+import type { GameItem, SnapItem } from '#core/model/game';
 import { usePlaybook } from '~/features/playbook/store';
 import { attempting } from '~/features/session/attempt';
 import { request } from '~/features/session/request';

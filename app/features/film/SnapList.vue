@@ -4,7 +4,8 @@ import { schemeName } from '~/features/board/scheme-names';
 import { nameOfCall } from '#core/names/names';
 import { usePlaybook } from '~/features/playbook/store';
 import type { Grade } from '#core/model/grade';
-import { gradedCount, useFilm, type GameItem, type SnapItem } from './store';
+import type { GameItem, SnapItem } from '#core/model/game';
+import { gradedCount, useFilm } from './store';
 
 const film = useFilm();
 const playbook = usePlaybook();
@@ -26,8 +27,14 @@ function worst(item: SnapItem): Grade | null {
 
 /** The call as the program says it; a play it has no name for by what its sheet is called. */
 function callName(s: SnapItem): string {
-  const said = nameOfCall(playbook.naming, { scheme: s.scheme, side: s.side, formation: null, motion: null, tags: [] });
-  return said.ok ? said.value : `${schemeName(s.scheme)} ${s.side}`;
+  const said = nameOfCall(playbook.naming, {
+    scheme: s.call.scheme,
+    side: s.call.side,
+    formation: null,
+    motion: null,
+    tags: [],
+  });
+  return said.ok ? said.value : `${schemeName(s.call.scheme)} ${s.call.side}`;
 }
 
 watch(
@@ -69,7 +76,7 @@ watch(
       <li v-for="s in film.snaps" :key="s.id">
         <NuxtLink :to="`/film/${s.id}`" :aria-current="s.id === film.snap?.id ? 'true' : undefined">
           <span class="soft">{{ s.number }}</span>
-          <span :title="`${schemeName(s.scheme)} ${s.side}`">{{ callName(s) }}</span>
+          <span :title="`${schemeName(s.call.scheme)} ${s.call.side}`">{{ callName(s) }}</span>
           <GradeMark v-if="worst(s)" :grade="worst(s)" :size="15" /><span v-else class="soft">{{
             gradedCount(s) ? `${gradedCount(s)}/${s.asked.length}` : ''
           }}</span>

@@ -2,27 +2,13 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { FRAME_OF, type Moment } from '#core/film/frames';
 import { ALL_PLUS, type Grade } from '#core/model/grade';
-import type { Call, ClipBody, Situation, SnapBody } from '#core/model/snap';
+import type { GameItem, SnapItem, SnapView } from '#core/model/game';
+import type { Call, ClipBody, Situation } from '#core/model/snap';
 import { request, RequestProblem } from '~/features/session/request';
 import { attempting } from '~/features/session/attempt';
 import { useSession } from '~/features/session/store';
 import { dequeue, enqueue, nextBatch, queueKey, readQueue, type Waiting } from './queue';
 
-export interface SnapItem {
-  id: number;
-  number: number;
-  scheme: string;
-  side: 'left' | 'right';
-  asked: string[];
-  graded: { blocker: string; grade: Grade }[];
-}
-export interface SnapDetail extends SnapBody {
-  id: number;
-  number: number;
-  gameId: number;
-  clips: (ClipBody & { id: number; angle: string })[];
-  grades: { blocker: string; grade: Grade }[];
-}
 /** A snap that would be worked out otherwise today. */
 export interface ChangedItem {
   id: number;
@@ -30,14 +16,6 @@ export interface ChangedItem {
   men: string[];
   why: string | null;
 }
-export interface GameItem {
-  id: number;
-  opponent: string;
-  week: number;
-  published: boolean;
-  snaps: number;
-}
-
 const RETRY_MS = 3000;
 
 /** Film of one game and the marks on it. Every mark is kept on this machine until the server has it. */
@@ -48,7 +26,7 @@ export const useFilm = defineStore('film', () => {
   const snaps = shallowRef<SnapItem[]>([]);
   const changed = shallowRef<ChangedItem[]>([]);
   const changedProblem = ref('');
-  const snap = shallowRef<SnapDetail | null>(null);
+  const snap = shallowRef<SnapView | null>(null);
   const marks = ref<Record<string, Grade>>({});
   const selected = ref<string | null>(null);
   const queue = ref<Waiting[]>([]);
@@ -108,9 +86,9 @@ export const useFilm = defineStore('film', () => {
     }
   }
 
-  const fetchSnap = (id: number): Promise<SnapDetail> => request<SnapDetail>(`/api/snaps/${id}`);
+  const fetchSnap = (id: number): Promise<SnapView> => request<SnapView>(`/api/snaps/${id}`);
 
-  function show(found: SnapDetail): void {
+  function show(found: SnapView): void {
     snap.value = found;
     marks.value = Object.fromEntries(found.grades.map((g) => [g.blocker, g.grade]));
     for (const w of queue.value) if (w.snapId === found.id) setMark(w.blocker, w.grade);

@@ -1,6 +1,6 @@
 import type { Ref } from 'vue';
 import type { Calibration, Pixel } from '#core/model/calibration';
-import type { SnapDetail } from '~/features/film/store';
+import type { SnapView } from '#core/model/game';
 import type { Drawn } from './overlay';
 
 /** The steps of measuring, in order; each needs the ones before it. */
@@ -22,7 +22,7 @@ export interface OnStep {
 }
 
 /** A clip of the snap that is measured. */
-export type FilmClip = SnapDetail['clips'][number];
+export type FilmClip = SnapView['clips'][number];
 
 /** The film on the page: which clip leads, and which of its frames is shown. */
 export interface OnFilm {

@@ -6,7 +6,7 @@ import { placesOf, type Calibrations } from '#core/film/alignment/places';
 import type { Calibration, CalibrationInput, Pixel } from '#core/model/calibration';
 import { NOTHING_MEASURED, type Bend, type FollowedPlay, type Measuring, type Team } from '#core/model/measured';
 import type { Angle, Call } from '#core/model/snap';
-import type { SnapDetail } from '~/features/film/store';
+import type { SnapView } from '#core/model/game';
 import { usePlaybook } from '~/features/playbook/store';
 import { attempting } from '~/features/session/attempt';
 import { request } from '~/features/session/request';
@@ -20,7 +20,7 @@ interface MeasuringView {
 /** What is measured on the film of one snap. Every change is sent when it is made, on the revision it was made on. */
 export const useMeasure = defineStore('measure', () => {
   const playbook = usePlaybook();
-  const snap = shallowRef<SnapDetail | null>(null);
+  const snap = shallowRef<SnapView | null>(null);
   const measuring = shallowRef<Measuring>(NOTHING_MEASURED);
   const calibrations = shallowRef<Readonly<Record<number, Calibration>>>({});
   const problem = ref('');
@@ -34,7 +34,7 @@ export const useMeasure = defineStore('measure', () => {
   const open = (id: number): Promise<boolean> =>
     attempt(async () => {
       const [found, view] = await Promise.all([
-        request<SnapDetail>(`/api/snaps/${id}`),
+        request<SnapView>(`/api/snaps/${id}`),
         request<MeasuringView>(`/api/snaps/${id}/measuring`),
       ]);
       snap.value = found;
@@ -115,7 +115,7 @@ export const useMeasure = defineStore('measure', () => {
         method: 'PUT',
         body: { call: next, confirmed },
       });
-      if (answer.changed) snap.value = await request<SnapDetail>(`/api/snaps/${id}`);
+      if (answer.changed) snap.value = await request<SnapView>(`/api/snaps/${id}`);
       else affected = answer.affected;
     });
     return affected;

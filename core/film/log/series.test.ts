@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { SituationSchema, type Situation } from '../../model/snap';
+import { RESULTS, SituationSchema, type Situation } from '../../model/snap';
 import { correctSituation, FIRST_SNAP, situationAfter } from './series';
 
 const situation: fc.Arbitrary<Situation> = fc.record({
@@ -9,6 +9,17 @@ const situation: fc.Arbitrary<Situation> = fc.record({
   distance: fc.integer({ min: 1, max: 99 }),
   hash: fc.constantFrom('left' as const, 'middle' as const, 'right' as const),
   gain: fc.integer({ min: -99, max: 99 }),
+  series: fc.integer({ min: 1, max: 60 }),
+  toGoal: fc.option(fc.integer({ min: 1, max: 99 })),
+  result: fc.constantFrom(...RESULTS),
+  penalty: fc.option(
+    fc.record({
+      what: fc.constant('holding'),
+      on: fc.constantFrom('us' as const, 'them' as const),
+      yards: fc.integer({ min: 0, max: 99 }),
+      again: fc.boolean(),
+    }),
+  ),
 });
 const said = ({ down, distance }: Situation): string => `${down} and ${distance}`;
 /** A log nobody has corrected: gains given, everything else what follows. */
@@ -33,6 +44,27 @@ describe('down and distance', () => {
     ],
   ])('follow from what was gained: %o', (gains, downs) => {
     expect(logOf([...gains, 0]).map(said)).toEqual(downs);
+  });
+
+  const holding = { what: 'holding', on: 'us', yards: 10, again: true } as const;
+  it.each<[string, Partial<Situation>, Partial<Situation>]>([
+    ['a score begins a new series', { result: 'touchdown', gain: 3 }, { series: 3, down: 1, toGoal: null }],
+    ['the goal line reached is a score', { toGoal: 4, gain: 4, distance: 4 }, { series: 3, toGoal: null }],
+    ['a lost ball begins a new series', { result: 'ball lost', gain: 8 }, { series: 3, down: 1 }],
+    ['a fourth down that failed begins one', { down: 4, distance: 2, gain: 1 }, { series: 3, down: 1, distance: 10 }],
+    ['a fourth down that was made goes on', { down: 4, distance: 2, gain: 2 }, { series: 2, down: 1 }],
+    ['near the goal it is and goal', { toGoal: 18, gain: 12 }, { down: 1, distance: 6, toGoal: 6 }],
+    ['the ball moves with the gain', { toGoal: 65, gain: -3 }, { down: 3, distance: 10, toGoal: 68 }],
+    ['a flag on us plays the down again, farther', { gain: 9, penalty: holding }, { down: 2, distance: 17 }],
+    [
+      'a flag at the end of the play counts with it',
+      { gain: 2, penalty: { ...holding, on: 'them', yards: 15, again: false } },
+      { down: 1, distance: 10 },
+    ],
+    ['no play changes nothing', { result: 'no play', gain: 30 }, { down: 2, distance: 7, series: 2 }],
+  ])('%s', (_what, change, after) => {
+    const last: Situation = { ...FIRST_SNAP, series: 2, down: 2, distance: 7, ...change };
+    expect(situationAfter(last)).toMatchObject({ ...after, gain: 0, result: 'went on', penalty: null });
   });
 
   it('are always ones that can be kept', () => {
@@ -71,6 +103,9 @@ describe('a correction', () => {
         expect(next.slice(0, at)).toEqual(all.slice(0, at));
         expect(next[at]).toEqual(to);
         expect(next.slice(at + 1).map((s) => s.gain)).toEqual(all.slice(at + 1).map((s) => s.gain));
+        expect(next.slice(at + 1).map((s) => [s.result, s.penalty])).toEqual(
+          all.slice(at + 1).map((s) => [s.result, s.penalty]),
+        );
         const own = all.findIndex((s, i) => i > at && said(s) !== said(situationAfter(all[i - 1]!)));
         if (own >= 0) expect(next.slice(own)).toEqual(all.slice(own));
       }),

@@ -1,17 +1,62 @@
 import type { Situation } from '../../model/snap';
 
-export const FIRST_SNAP: Situation = { quarter: 1, down: 1, distance: 10, hash: 'middle', gain: 0 };
+export const FIRST_SNAP: Situation = {
+  quarter: 1,
+  down: 1,
+  distance: 10,
+  hash: 'middle',
+  gain: 0,
+  series: 1,
+  toGoal: null,
+  result: 'went on',
+  penalty: null,
+};
 
-/** The situation that follows from one and what was gained in it: the series goes on, or a new one begins. Quarter and hash stay. */
-export function situationAfter(last: Situation): Situation {
-  const { quarter, hash, down, distance, gain } = last;
-  const left = distance - gain;
-  if (left <= 0 || down === 4) return { ...FIRST_SNAP, quarter, hash };
-  return { quarter, hash, down: down + 1, distance: Math.min(99, left), gain: 0 };
+/** Yards the ball moved to our side of it or theirs: what was gained, and what a flag gave or took. */
+function moved({ gain, penalty }: Situation): number {
+  if (!penalty) return gain;
+  const walked = penalty.on === 'us' ? -penalty.yards : penalty.yards;
+  return penalty.again ? walked : gain + walked;
 }
 
+/** The distance of a first down: ten yards, or to the goal line. */
+const firstDown = (toGoal: number | null): number => (toGoal === null ? 10 : Math.min(10, toGoal));
+
+/**
+ * The situation that follows from one and how it ended: the next down, a new first down, or a new series after a score, a lost ball or a
+ * fourth down that failed. Quarter and hash stay; where a new series begins nobody knows yet.
+ */
+export function situationAfter(last: Situation): Situation {
+  const { quarter, hash, down, distance, series } = last;
+  const goes: Situation = { ...FIRST_SNAP, quarter, hash, series };
+  const newSeries: Situation = { ...goes, series: Math.min(60, series + 1) };
+  if (last.result === 'no play') return { ...last, gain: 0, result: 'went on', penalty: null };
+  if (last.result === 'touchdown' || last.result === 'ball lost') return newSeries;
+  const yards = moved(last);
+  const toGoal = last.toGoal === null ? null : last.toGoal - yards;
+  if (toGoal !== null && toGoal <= 0) return newSeries;
+  const here = toGoal === null ? null : Math.min(99, toGoal);
+  const left = distance - yards;
+  if (left <= 0) return { ...goes, distance: firstDown(here), toGoal: here };
+  if (last.penalty?.again) return { ...goes, down, distance: Math.min(99, left), toGoal: here };
+  if (down === 4) return newSeries;
+  return { ...goes, down: down + 1, distance: Math.min(99, left), toGoal: here };
+}
+
+/** How a snap came to an end: never taken over by the next one. */
+const endOf = ({ gain, result, penalty }: Situation): Pick<Situation, 'gain' | 'result' | 'penalty'> => ({
+  gain,
+  result,
+  penalty,
+});
+
 const sameStart = (a: Situation, b: Situation): boolean =>
-  a.quarter === b.quarter && a.hash === b.hash && a.down === b.down && a.distance === b.distance;
+  a.quarter === b.quarter &&
+  a.hash === b.hash &&
+  a.down === b.down &&
+  a.distance === b.distance &&
+  a.series === b.series &&
+  a.toGoal === b.toGoal;
 
 /**
  * A game's situations in order after one of them was corrected. Those after it that were what followed from the one before are still: whoever
@@ -22,7 +67,7 @@ export function correctSituation(all: readonly Situation[], at: number, to: Situ
   next[at] = to;
   for (let i = at + 1; i < all.length; i++) {
     if (!sameStart(all[i]!, situationAfter(all[i - 1]!))) break;
-    next[i] = { ...situationAfter(next[i - 1]!), gain: all[i]!.gain };
+    next[i] = { ...situationAfter(next[i - 1]!), ...endOf(all[i]!) };
   }
   return next;
 }

@@ -1,0 +1,52 @@
+import * as z from 'zod';
+import { KeptNoteSchema } from './film-note';
+import { GradeSchema } from './grade';
+import { AngleSchema, CallSchema, ClipBodySchema, LoggedSchema, SituationSchema, SnapBodySchema } from './snap';
+
+/** A game as lists show it. */
+export const GameItemSchema = z.object({
+  id: z.int(),
+  opponent: z.string(),
+  week: z.int(),
+  published: z.boolean(),
+  snaps: z.int(),
+});
+export type GameItem = z.infer<typeof GameItemSchema>;
+
+const MarkedSchema = z.object({ blocker: z.string(), grade: GradeSchema });
+
+/** What one man was asked to do, in short. */
+export const AskedItemSchema = z.object({ blocker: z.string(), block: z.string(), partners: z.array(z.string()) });
+export type AskedItem = z.infer<typeof AskedItemSchema>;
+
+/** What a log writes down of a snap, by its number in the game. */
+export const LogEntrySchema = z.object({
+  number: z.int().min(1).max(400),
+  call: CallSchema,
+  situation: SituationSchema,
+  logged: LoggedSchema.prefault({}),
+});
+export type LogEntry = z.infer<typeof LogEntrySchema>;
+
+/** A snap as lists show it. */
+export const SnapItemSchema = LogEntrySchema.extend({
+  id: z.int(),
+  asked: z.array(AskedItemSchema),
+  graded: z.array(MarkedSchema),
+  /** From where it is filmed. */
+  angles: z.array(AngleSchema),
+});
+export type SnapItem = z.infer<typeof SnapItemSchema>;
+
+/** A snap with its film, as it is watched and graded. */
+export const SnapViewSchema = SnapBodySchema.extend({
+  id: z.int(),
+  number: z.int(),
+  gameId: z.int(),
+  clips: z.array(ClipBodySchema.extend({ id: z.int(), angle: z.string() })),
+  grades: z.array(MarkedSchema),
+  notes: z.array(KeptNoteSchema),
+  /** Who played where on this snap, and with which number. */
+  field: z.array(z.object({ seat: z.string(), name: z.string(), number: z.int() })),
+});
+export type SnapView = z.infer<typeof SnapViewSchema>;
