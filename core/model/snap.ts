@@ -31,7 +31,7 @@ export const PenaltySchema = z.object({
 });
 export type Penalty = z.infer<typeof PenaltySchema>;
 
-export const SituationSchema = z.object({
+const SituationFields = z.object({
   quarter: z.int().min(1).max(5),
   down: z.int().min(1).max(4),
   distance: z.int().min(1).max(99),
@@ -39,12 +39,21 @@ export const SituationSchema = z.object({
   /** Yards gained. */
   gain: z.int().min(-99).max(99),
   /** Which time in the game that we have the ball, from 1. */
-  series: z.int().min(1).max(60).default(1),
+  series: z.int().min(1).max(60),
   /** Yards from the ball to the goal line we play to; `null` when nobody wrote it down. */
-  toGoal: z.int().min(1).max(99).nullable().default(null),
-  result: ResultSchema.default('went on'),
-  penalty: PenaltySchema.nullable().default(null),
+  toGoal: z.int().min(1).max(99).nullable(),
+  result: ResultSchema,
+  penalty: PenaltySchema.nullable(),
 });
+/** What a snap began with and what came of it; snaps that an older build kept say less. */
+export const SituationSchema = SituationFields.extend({
+  series: SituationFields.shape.series.default(1),
+  toGoal: SituationFields.shape.toGoal.default(null),
+  result: SituationFields.shape.result.default('went on'),
+  penalty: SituationFields.shape.penalty.default(null),
+});
+/** Some of it, to be changed: what is not said stays. */
+export const SituationChangeSchema = SituationFields.partial();
 
 /** What else is written down of a snap. */
 export const LoggedSchema = z.object({

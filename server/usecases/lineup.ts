@@ -1,9 +1,8 @@
 import { createError } from 'h3';
-import type { Transaction } from 'sequelize';
 import { playerAt, type Lineup } from '#core/film/log/lineup';
 import { database } from '../db/database';
 import { lineupOf } from '../db/mappers';
-import { GameRow, GradeRow, PlayerRow, SnapRow } from '../db/models';
+import { GradeRow, PlayerRow, SnapRow } from '../db/models';
 import type { Member } from '../session/member';
 import { ownGame } from './owned';
 import { lockGame } from './films';

@@ -73,20 +73,25 @@ test.beforeAll(async () => {
     `insert into games (program_id, season_id, opponent, week) select $1, min(id), 'Saltmarsh Union', 59 from seasons where program_id = $1`,
     [own.program],
   );
+  const spare = await made(`insert into snaps (program_id, game_id, number, body) values ($1, $2, 1, '{}')`, [
+    own.program,
+    game,
+  ]);
+  const clip = await made(
+    `insert into clips (program_id, snap_id, angle, file, body) values ($1, $2, 'end zone', '', '{}')`,
+    [own.program, spare],
+  );
   own = {
     ...own,
     film: rows[0]!.id,
-    spare: await made(`insert into snaps (program_id, game_id, number, body) values ($1, $2, 1, '{}')`, [
-      own.program,
-      game,
-    ]),
+    spare,
     cut: await made(
       `insert into cuts (program_id, user_id, name, body) values ($1, 1, 'route table', '{}') on conflict (program_id, name) do update set user_id = 1`,
       [own.program],
     ),
     note: await made(`insert into film_notes (program_id, clip_id, user_id, body) values ($1, $2, 1, '{}')`, [
       own.program,
-      own.clip,
+      clip,
     ]),
   };
   foreign = await makeForeign(client);
@@ -98,6 +103,7 @@ test.afterAll(async () => {
   const client = new pg.Client(process.env.E2E_DATABASE_URL);
   await client.connect();
   await client.query('delete from programs where id = $1', [foreign.program]);
+  await client.query('delete from games where week = 59');
   await client.end();
 });
 

@@ -2,8 +2,9 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { readClipName } from '#core/film/incoming/name';
 import type { FilmKind, FilmView } from '#core/model/film';
-import type { Angle, Call, SnapBody } from '#core/model/snap';
+import type { Angle, SnapBody } from '#core/model/snap';
 import type { GameItem, SnapItem } from '#core/model/game';
+import { firstCall } from '~/features/log/book-of-calls';
 import { usePlaybook } from '~/features/playbook/store';
 import { attempting } from '~/features/session/attempt';
 import { request } from '~/features/session/request';
@@ -134,28 +135,10 @@ export const useFilmIn = defineStore('film-in', () => {
   const logUnlogged = (): Promise<boolean> =>
     attempt(async () => {
       const last = snaps.value.at(-1);
-      const call = last ? (await request<SnapBody>(`/api/snaps/${last.id}`)).call : firstCall();
+      const call = last ? (await request<SnapBody>(`/api/snaps/${last.id}`)).call : firstCall(playbook);
       await request(`/api/games/${game.value}/snaps`, { method: 'POST', body: { numbers: unlogged.value, call } });
       await Promise.all([fetchFilms(), fetchSnaps()]);
     });
-
-  /** What a first snap is called as until somebody says otherwise: the first play and front of the book. */
-  function firstCall(): Call {
-    const { book } = playbook;
-    const scheme = book.list('schemes')[0]!;
-    const formation = scheme.from ?? 'five-man';
-    const front = book.list('fronts')[0]!;
-    return {
-      scheme: scheme.id,
-      side: 'right',
-      tags: [],
-      formation: book.clauses('formations', formation),
-      formationName: book.name('formations', formation),
-      front: book.clauses('fronts', front.id),
-      frontName: front.name,
-      overrides: {},
-    };
-  }
 
   function stop(): void {
     if (timer) clearTimeout(timer);

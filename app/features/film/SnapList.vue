@@ -58,7 +58,10 @@ watch(
     </select>
     <h2 v-else>{{ game ? sayGame(game) : 'Snaps' }}</h2>
     <p class="soft">{{ film.snaps.length }} snaps, {{ done }} graded</p>
-    <p><NuxtLink class="in" to="/film/in">Bring film in</NuxtLink></p>
+    <p class="ways">
+      <NuxtLink class="in" to="/film/in">Bring film in</NuxtLink>
+      <NuxtLink v-if="film.game" class="in" :to="`/film/log/${film.game}`">Log</NuxtLink>
+    </p>
     <p v-if="film.changedProblem" class="soft">
       What would be worked out otherwise today is not known: {{ film.changedProblem }}
     </p>
@@ -107,6 +110,10 @@ select {
 h2,
 p {
   padding: 0 14px;
+}
+.ways {
+  display: flex;
+  gap: 12px;
 }
 ol {
   padding: 8px 0;

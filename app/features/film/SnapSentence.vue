@@ -4,7 +4,8 @@ import type { Side } from '#core/model/side';
 import type { Call } from '#core/model/snap';
 import { schemeName } from '~/features/board/scheme-names';
 import { usePlaybook } from '~/features/playbook/store';
-import SituationWords from './SituationWords.vue';
+import OutcomeWords from '~/features/snap/OutcomeWords.vue';
+import SituationWords from '~/features/snap/SituationWords.vue';
 import { useFilm } from './store';
 
 const film = useFilm();
@@ -83,6 +84,7 @@ async function confirm(): Promise<void> {
       <span v-if="called" class="soft">{{ called }}</span>
     </div>
     <SituationWords :situation="situation" :read-only="film.readOnly" @change="film.changeSituation" />
+    <OutcomeWords :situation="situation" :read-only="film.readOnly" @change="film.changeSituation" />
 
     <p v-if="pending" class="ask" role="alertdialog" aria-label="Grades were given against another call">
       {{ pending.affected.join(', ') }} {{ pending.affected.length === 1 ? 'was' : 'were' }} graded against another

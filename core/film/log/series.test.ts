@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { RESULTS, SituationSchema, type Situation } from '../../model/snap';
+import { RESULTS, SituationChangeSchema, SituationSchema, type Situation } from '../../model/snap';
 import { correctSituation, FIRST_SNAP, situationAfter } from './series';
 
 const situation: fc.Arbitrary<Situation> = fc.record({
@@ -118,5 +118,13 @@ describe('a correction', () => {
         expect(correctSituation(all, n % all.length, all[n % all.length]!)).toEqual(all);
       }),
     );
+  });
+});
+
+describe('a change of a situation', () => {
+  it('says nothing of what it does not name', () => {
+    expect(SituationChangeSchema.parse({ gain: 4 })).toEqual({ gain: 4 });
+    const { series, toGoal, result, penalty, ...kept } = FIRST_SNAP;
+    expect(SituationSchema.parse(kept)).toEqual({ ...kept, series, toGoal, result, penalty });
   });
 });

@@ -1,4 +1,4 @@
-import { type LogEntry } from '../../model/game';
+import type { LogEntry } from '../../model/game';
 import type { Call } from '../../model/snap';
 import { COLUMN_KEYS, columnOf, type ColumnKey, type Known, type RowSays } from './columns';
 import { nextEntry } from './habits';

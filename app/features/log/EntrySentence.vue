@@ -1,0 +1,217 @@
+<script setup lang="ts">
+import { computed, nextTick, ref, watch } from 'vue';
+import { movementSeen, movementsToSee, withMovement } from '#core/film/log/movement-seen';
+import { nameOfCall } from '#core/names/names';
+import { sayPersonnel } from '#core/reports/personnel';
+import { readFormation } from '#core/language/lineups/read-formation';
+import { usePlaybook } from '~/features/playbook/store';
+import OutcomeWords from '~/features/snap/OutcomeWords.vue';
+import SituationWords from '~/features/snap/SituationWords.vue';
+import { knownOf } from './book-of-calls';
+import { useLog } from './store';
+
+const log = useLog();
+const playbook = usePlaybook();
+const call = computed(() => log.draft!.call);
+const known = computed(() => knownOf(playbook));
+
+/** What a shelf offers; what is called already, when it is none of those, comes first. */
+const withOwn = (all: readonly { name: string; text: string }[], text: string, name: string) =>
+  all.some((one) => one.text === text) ? all : [{ name, text }, ...all];
+const formations = computed(() => withOwn(known.value.formations, call.value.formation, call.value.formationName));
+const fronts = computed(() => withOwn(known.value.fronts, call.value.front, call.value.frontName));
+const movements = computed(() => movementsToSee(call.value));
+const tags = computed(() => {
+  const scheme = playbook.book.scheme(call.value.scheme);
+  return scheme.ok
+    ? scheme.value.tags.map((t) => ({ name: t.name, says: t.name, active: call.value.tags.includes(t.name) }))
+    : [];
+});
+function toggle(tag: string): void {
+  const on = call.value.tags.includes(tag);
+  log.putCall({ tags: on ? call.value.tags.filter((t) => t !== tag) : [...call.value.tags, tag] });
+}
+/** Who the formation says is on the field, where nobody has written it. */
+const personnel = computed(() => {
+  const formation = readFormation(call.value.formation);
+  return formation.ok ? sayPersonnel(formation.value) : '';
+});
+
+/** The call as it is said; typing one sets play, side, tags and formation at once. */
+const said = computed(() => {
+  const { scheme, side } = call.value;
+  const name = nameOfCall(playbook.naming, { scheme, side, formation: null, motion: null, tags: call.value.tags });
+  return name.ok ? name.value : '';
+});
+const typed = ref('');
+const callProblem = ref('');
+watch(said, (now) => (typed.value = now), { immediate: true });
+function sayCall(): boolean {
+  if (typed.value.trim() === said.value) return true;
+  callProblem.value = log.sayCall(typed.value.trim());
+  if (!callProblem.value) typed.value = said.value;
+  return callProblem.value === '';
+}
+
+const first = ref<HTMLInputElement | null>(null);
+async function focus(): Promise<void> {
+  await nextTick();
+  first.value?.focus();
+  first.value?.select();
+}
+defineExpose({ focus });
+async function keep(): Promise<void> {
+  if (!sayCall()) return;
+  callProblem.value = '';
+  if (await log.save()) await focus();
+}
+function leave(): void {
+  callProblem.value = '';
+  log.fresh();
+  void focus();
+}
+const chosen = (event: Event): string => (event.target as HTMLSelectElement).value;
+const nameOf = (all: readonly { name: string; text: string }[], text: string): string =>
+  all.find((one) => one.text === text)!.name;
+</script>
+
+<template>
+  <form
+    v-if="log.draft"
+    class="entry"
+    :aria-label="log.isNew ? `Snap ${log.draft.number}, new` : `Snap ${log.draft.number}`"
+    @submit.prevent="keep"
+    @keydown.esc="leave"
+    @keydown.enter="($event.target as HTMLElement).tagName === 'SELECT' && keep()"
+  >
+    <div class="line">
+      <b class="number">Snap {{ log.draft.number }}</b>
+      <SituationWords :situation="log.draft.situation" :read-only="false" @change="log.putSituation" />
+    </div>
+    <div class="line words call" role="group" aria-label="Call">
+      <input
+        ref="first"
+        v-model="typed"
+        class="said"
+        aria-label="The call as you say it"
+        placeholder="the call as you say it"
+        :aria-invalid="callProblem !== ''"
+        @change="sayCall"
+      />
+      <select :value="call.scheme" aria-label="Play" @change="log.putCall({ scheme: chosen($event) })">
+        <optgroup v-for="g in playbook.plays" :key="g.family" :label="g.family">
+          <option v-for="p in g.items" :key="p.id" :value="p.id">{{ p.name }}</option>
+        </optgroup>
+      </select>
+      <select :value="call.side" aria-label="Side" @change="log.putCall({ side: chosen($event) as 'left' | 'right' })">
+        <option>left</option>
+        <option>right</option>
+      </select>
+      <TagToggles v-if="tags.length" :tags="tags" @toggle="toggle" />
+      from
+      <select
+        :value="call.formation"
+        aria-label="Formation"
+        @change="log.putCall({ formation: chosen($event), formationName: nameOf(formations, chosen($event)) })"
+      >
+        <option v-for="f in formations" :key="f.text" :value="f.text">{{ f.name }}</option>
+      </select>
+      against
+      <select
+        :value="call.front"
+        aria-label="Front"
+        @change="log.putCall({ front: chosen($event), frontName: nameOf(fronts, chosen($event)) })"
+      >
+        <option v-for="f in fronts" :key="f.text" :value="f.text">{{ f.name }}</option>
+      </select>
+      which
+      <select
+        :value="movementSeen(call)"
+        aria-label="Movement seen"
+        @change="log.putCall(withMovement(call, chosen($event)))"
+      >
+        <optgroup v-for="g in movements" :key="g.name" :label="g.name">
+          <option v-for="m in g.items" :key="m.id" :value="m.id">{{ m.name }}</option>
+        </optgroup>
+      </select>
+      <span v-if="callProblem" class="problem" role="alert">{{ callProblem }}</span>
+    </div>
+    <div class="line">
+      <OutcomeWords :situation="log.draft.situation" :read-only="false" @change="log.putSituation" />
+      <label class="words"
+        >said
+        <input
+          class="long"
+          :value="log.draft.logged.said"
+          maxlength="200"
+          placeholder="the words at the line"
+          @change="log.putLogged({ said: ($event.target as HTMLInputElement).value.trim() })"
+      /></label>
+      <label class="words"
+        >with
+        <input
+          class="long"
+          :value="log.draft.logged.personnel"
+          maxlength="60"
+          :placeholder="personnel"
+          aria-label="Personnel"
+          @change="log.putLogged({ personnel: ($event.target as HTMLInputElement).value.trim() })"
+      /></label>
+      <label class="words"
+        >not counted because
+        <input
+          class="long"
+          :value="log.draft.logged.notCounted"
+          maxlength="80"
+          placeholder="it counts"
+          @change="log.putLogged({ notCounted: ($event.target as HTMLInputElement).value.trim() })"
+      /></label>
+    </div>
+    <div class="line acts">
+      <button class="strong" type="submit">
+        {{ log.isNew ? `Log snap ${log.draft.number}` : `Keep snap ${log.draft.number}` }}
+      </button>
+      <span class="soft"><kbd>Enter</kbd> the same, from anywhere in the sentence</span>
+      <button v-if="!log.isNew" class="plain link" type="button" @click="leave">Leave it</button>
+      <button v-if="!log.isNew" class="plain link" type="button" @click="log.remove(log.draft!.number)">
+        Take it out of the log
+      </button>
+    </div>
+  </form>
+</template>
+
+<style scoped src="../snap/words.css"></style>
+<style scoped>
+.entry {
+  display: grid;
+  gap: 8px;
+  padding: 12px 18px;
+  border-left: 4px solid var(--violet);
+  background: var(--wash);
+}
+.line {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 14px;
+  align-items: baseline;
+}
+.number {
+  min-width: 58px;
+}
+select {
+  max-width: 230px;
+}
+.call {
+  font-size: 15px;
+}
+.said {
+  width: 190px;
+  font-weight: 650;
+}
+.long {
+  width: 156px;
+}
+.acts {
+  align-items: center;
+}
+</style>

@@ -1,0 +1,215 @@
+import { createPinia, setActivePinia } from 'pinia';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { NO_CHANGES, substitute, type Lineup } from '#core/film/log/lineup';
+import type { LogEntry, SnapItem } from '#core/model/game';
+import { anEntry, anItem } from '#core/testing/a-log';
+import { followsOn, useLog } from './store';
+
+/** A server with one game, in memory: it can be down, slow, or ask first. */
+let log: SnapItem[];
+let field: { revision: number; lineup: Lineup };
+let asks: boolean;
+let reachable: boolean;
+let held: (() => void)[] | null;
+interface Body {
+  entries: LogEntry[];
+  confirmed: boolean;
+  dryRun: boolean;
+  revision: number;
+  lineup: Lineup;
+}
+const GAME = { id: 1, opponent: 'Fennick Otters', week: 5, published: false, snaps: 2 };
+const PLAYERS = [
+  { id: 11, name: 'Tallow', number: 72, seat: 'LT' },
+  { id: 12, name: 'Spare', number: 66, seat: '' },
+];
+
+function answerTo(method: string, url: string, body: Body): unknown {
+  if (url === '/api/roster') return PLAYERS;
+  if (url === '/api/games') return [GAME, { ...GAME, id: 2, week: 6 }];
+  if (url === '/api/games/2/snaps') return [];
+  if (url === '/api/games/2/lineup') return { revision: 0, lineup: NO_CHANGES };
+  if (url === '/api/games/1/snaps') return log;
+  if (url === '/api/games/1/lineup' && method === 'GET') return field;
+  if (url === '/api/games/1/lineup') {
+    if (asks && !body.confirmed)
+      return { saved: false, revision: field.revision, moved: [{ number: 2, blocker: 'LT' }] };
+    field = { revision: body.revision + 1, lineup: body.lineup };
+    return { saved: true, revision: field.revision, moved: [] };
+  }
+  if (url === '/api/games/1/log') {
+    const known = new Set(log.map((s) => s.number));
+    const added = body.entries.filter((e) => !known.has(e.number)).map((e) => e.number);
+    const changed = body.entries.filter((e) => known.has(e.number)).map((e) => e.number);
+    const affected = asks ? [{ number: body.entries[0]!.number, men: ['LT'] }] : [];
+    const written = !body.dryRun && (body.confirmed || !asks);
+    if (written)
+      log = [...log.filter((s) => !changed.includes(s.number)), ...body.entries.map((e) => anItem(e))].sort(
+        (a, b) => a.number - b.number,
+      );
+    return { written, added, changed, affected };
+  }
+  const snap = /^\/api\/snaps\/(\d+)$/.exec(url);
+  if (snap && method === 'DELETE') return void (log = log.filter((s) => s.id !== Number(snap[1])));
+  throw new Error(`nobody serves ${method} ${url}`);
+}
+
+beforeEach(() => {
+  setActivePinia(createPinia());
+  log = [anItem(anEntry(1, {}, { gain: 4 })), anItem(anEntry(2, {}, { down: 2, distance: 6, gain: 1 }))];
+  field = { revision: 0, lineup: NO_CHANGES };
+  [asks, reachable, held] = [false, true, null];
+  vi.stubGlobal('$fetch', async (url: string, { method, body }: { method: string; body: Body }) => {
+    if (held && url === '/api/games/1/snaps') await new Promise<void>((go) => held!.push(go));
+    if (!reachable) throw new Error('connection refused');
+    return structuredClone(answerTo(method, url, body));
+  });
+});
+afterEach(() => vi.unstubAllGlobals());
+
+async function opened() {
+  const store = useLog();
+  await store.open(1);
+  return store;
+}
+
+describe('the log', () => {
+  it('begins with the next snap, as it follows', async () => {
+    const store = await opened();
+    expect([store.draft!.number, store.isNew]).toEqual([3, true]);
+    expect(store.draft!.situation).toMatchObject({ down: 3, distance: 5, gain: 0 });
+  });
+
+  it('goes on with the next one once a snap is logged', async () => {
+    const store = await opened();
+    store.putSituation({ gain: 7 });
+    expect(await store.save()).toBe(true);
+    expect(store.draft!.number).toBe(4);
+    expect(store.draft!.situation).toMatchObject({ down: 1, distance: 10 });
+    expect(log.map((s) => s.situation.gain)).toEqual([4, 1, 7]);
+  });
+
+  it('stays with a snap that was changed', async () => {
+    const store = await opened();
+    store.edit(1);
+    store.putSituation({ gain: 12 });
+    await store.save();
+    expect([store.draft!.number, store.draft!.situation.gain, store.isNew]).toEqual([1, 12, false]);
+  });
+
+  it('keeps what is being written when the server cannot be reached, and says so', async () => {
+    const store = await opened();
+    store.putLogged({ said: 'Granite' });
+    reachable = false;
+    expect(await store.save()).toBe(false);
+    expect(store.problem).toBe('The server cannot be reached. What you have written stays here.');
+    expect(store.draft!.logged.said).toBe('Granite');
+    reachable = true;
+    expect(await store.save()).toBe(true);
+    expect(log.at(-1)!.logged.said).toBe('Granite');
+  });
+
+  it('asks before graded men were asked something else', async () => {
+    const store = await opened();
+    asks = true;
+    store.edit(2);
+    store.putCall({ side: 'left' });
+    await store.save();
+    expect(store.asked!.says).toContain('Snap 2: LT. He was graded against another assignment');
+    expect(log[1]!.call.side).toBe('right');
+    await store.asked!.yes();
+    expect(store.asked).toBeNull();
+    expect(log[1]!.call.side).toBe('left');
+  });
+
+  it('takes what usually goes with a play, and leaves alone what is there already', async () => {
+    const odd = { scheme: 'duo', formation: 'LT LG C RG RT Y right', formationName: 'Tight', frontName: 'Odd' };
+    log.push(anItem(anEntry(3, odd)));
+    log.push(anItem(anEntry(4)));
+    const store = await opened();
+    store.putCall({ scheme: 'duo' });
+    expect(store.draft!.call).toMatchObject({ formationName: 'Tight', frontName: 'Odd', tags: [] });
+    store.edit(1);
+    store.putCall({ scheme: 'duo' });
+    expect(store.draft!.call).toMatchObject({ scheme: 'duo', formation: log[0]!.call.formation });
+  });
+
+  it('reads a call as the program says it, or says what it cannot read', async () => {
+    const store = await opened();
+    expect(store.sayCall('Plough left')).toBe('');
+    expect(store.draft!.call).toMatchObject({ scheme: 'power', side: 'left' });
+    expect(store.sayCall('Plogh left')).toMatch(/did you mean "plough"\?$/);
+    expect(store.draft!.call.scheme).toBe('power');
+    expect(store.sayCall('Zip Plough right')).toBe('');
+    expect(store.draft!.call.formation).toContain('; motion Z left');
+  });
+
+  it('tries a table without writing it', async () => {
+    const store = await opened();
+    const entries = [anEntry(2), anEntry(9)];
+    expect(await store.tryEntries(entries)).toMatchObject({ written: false, added: [9], changed: [2] });
+    expect(log).toHaveLength(2);
+    expect(await store.writeEntries(entries)).toBe(true);
+    expect(store.log.map((s) => s.number)).toEqual([1, 2, 9]);
+  });
+
+  it('takes a snap out', async () => {
+    const store = await opened();
+    await store.remove(2);
+    expect(store.log.map((s) => s.number)).toEqual([1]);
+    expect(store.draft!.number).toBe(2);
+  });
+
+  it('groups its snaps by series', async () => {
+    log.push(anItem(anEntry(3, {}, { series: 2 })));
+    const store = await opened();
+    expect(store.series.map((s) => [s.number, s.snaps.length])).toEqual([
+      [1, 2],
+      [2, 1],
+    ]);
+    expect(followsOn(log[0], log[1]!)).toBe(true);
+    expect(followsOn(log[1], log[2]!)).toBe(false);
+  });
+});
+
+describe('who is on the field', () => {
+  it('asks before grades become another man’s', async () => {
+    const store = await opened();
+    asks = true;
+    await store.comeIn(2, 'LT', 12);
+    expect(store.asked!.says).toBe('1 grade goes to another man by this: snap 2 LT.');
+    expect(store.fieldAt(2).get('LT')!.name).toBe('Tallow');
+    await store.asked!.yes();
+    expect(store.fieldAt(2).get('LT')!.name).toBe('Spare');
+    expect(store.fieldAt(1).get('LT')!.name).toBe('Tallow');
+  });
+
+  it('wears one number at a time', async () => {
+    const store = await opened();
+    await store.wear(2, 11, 90);
+    await store.wear(2, 11, 91);
+    expect(field.lineup.jerseys).toEqual([{ from: 2, playerId: 11, number: 91 }]);
+    expect([store.fieldAt(1), store.fieldAt(2)].map((at) => at.get('LT')!.number)).toEqual([72, 91]);
+  });
+
+  it('is not kept while the server cannot be reached', async () => {
+    const store = await opened();
+    reachable = false;
+    expect(await store.comeIn(1, 'LT', 12)).toBe(false);
+    expect(store.fieldAt(1).get('LT')!.name).toBe('Tallow');
+    expect(store.lineup).toEqual({ revision: 0, lineup: NO_CHANGES });
+    expect(substitute(NO_CHANGES, { from: 1, seat: 'LT', playerId: 12 }).seats).toHaveLength(1);
+  });
+
+  it('never shows the log of one game under another, however late it comes', async () => {
+    const store = useLog();
+    held = [];
+    const late = store.open(1);
+    await vi.waitFor(() => expect(held).toHaveLength(1));
+    await store.open(2);
+    expect([store.game, store.log.length]).toEqual([2, 0]);
+    for (const go of held) go();
+    await late;
+    expect([store.game, store.log.length, store.draft!.number]).toEqual([2, 0, 1]);
+  });
+});

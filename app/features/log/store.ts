@@ -1,0 +1,233 @@
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+import { wordDiagnostic } from '#core/diagnostics/wording';
+import { callOfName } from '#core/names/names';
+import { nextEntry, usualFormation, usualFront, usualPersonnel } from '#core/film/log/habits';
+import { lineupAt, lineupDoubts, NO_CHANGES, substitute, type Lineup } from '#core/film/log/lineup';
+import { situationAfter } from '#core/film/log/series';
+import type { GameItem, LogEntry, SnapItem } from '#core/model/game';
+import { LINE_SEATS } from '#core/model/formation';
+import type { Call, Logged, Situation } from '#core/model/snap';
+import { usePlaybook } from '~/features/playbook/store';
+import { useRoster } from '~/features/roster/store';
+import { attempting } from '~/features/session/attempt';
+import { request } from '~/features/session/request';
+import { firstCall } from './book-of-calls';
+
+/** Something that somebody has to say yes to first. */
+export interface AskedFirst {
+  readonly says: string;
+  readonly yes: () => Promise<boolean>;
+}
+interface Written {
+  written: boolean;
+  added: number[];
+  changed: number[];
+  affected: { number: number; men: string[] }[];
+}
+
+/** The log of one game: what was called and seen on each snap, what came of it, and who was on the field. */
+export const useLog = defineStore('log', () => {
+  const playbook = usePlaybook();
+  const roster = useRoster();
+  const games = shallowRef<GameItem[]>([]);
+  const game = ref<number | null>(null);
+  const log = shallowRef<SnapItem[]>([]);
+  const lineup = shallowRef<{ revision: number; lineup: Lineup }>({ revision: 0, lineup: NO_CHANGES });
+  /** The entry in hand: a new snap, or one that is there. */
+  const draft = shallowRef<LogEntry | null>(null);
+  const problem = ref('');
+  const asked = shallowRef<AskedFirst | null>(null);
+  const attempt = attempting(problem, 'What you have written stays here.');
+
+  const isNew = computed(() => !log.value.some((s) => s.number === draft.value?.number));
+  const series = computed(() => {
+    const numbers = [...new Set(log.value.map((s) => s.situation.series))].sort((a, b) => a - b);
+    return numbers.map((number) => ({ number, snaps: log.value.filter((s) => s.situation.series === number) }));
+  });
+
+  const open = (id: number | null): Promise<boolean> =>
+    attempt(async () => {
+      await roster.load();
+      games.value = await request<GameItem[]>('/api/games');
+      const wanted = games.value.some((g) => g.id === id) ? id : (games.value.at(-1)?.id ?? null);
+      game.value = wanted;
+      if (wanted === null) return;
+      await reload(wanted);
+      if (game.value === wanted) fresh();
+    });
+
+  async function reload(of: number): Promise<void> {
+    const [snaps, field] = await Promise.all([
+      request<SnapItem[]>(`/api/games/${of}/snaps`),
+      request<{ revision: number; lineup: Lineup }>(`/api/games/${of}/lineup`),
+    ]);
+    if (game.value !== of) return;
+    log.value = snaps;
+    lineup.value = field;
+  }
+
+  /** Begins the next snap, with what it most likely is. */
+  function fresh(): void {
+    asked.value = null;
+    draft.value = nextEntry(log.value, firstCall(playbook));
+  }
+  /** Takes a snap that is there in hand. */
+  function edit(number: number): void {
+    const found = log.value.find((s) => s.number === number);
+    if (!found) return fresh();
+    asked.value = null;
+    const { call, situation, logged } = found;
+    draft.value = { number, call, situation, logged };
+  }
+
+  const put = (change: Partial<LogEntry>): void => void (draft.value = { ...draft.value!, ...change });
+  const putSituation = (change: Partial<Situation>): void =>
+    put({ situation: { ...draft.value!.situation, ...change } });
+  const putLogged = (change: Partial<Logged>): void => put({ logged: { ...draft.value!.logged, ...change } });
+
+  /** Changes the call; a new snap takes what usually goes with it: formation, front, personnel. */
+  function putCall(change: Partial<Call>): void {
+    const { call, logged } = draft.value!;
+    const isPlay = change.scheme !== undefined && change.scheme !== call.scheme;
+    const next: Call = { ...call, ...(isPlay ? { tags: [], overrides: {} } : {}), ...change };
+    if (isNew.value && isPlay && change.formation === undefined)
+      Object.assign(next, usualFormation(log.value, next.scheme));
+    const moved = next.formation !== call.formation;
+    if (isNew.value && moved && change.front === undefined) Object.assign(next, usualFront(log.value, next.formation));
+    const personnel = moved && isNew.value ? usualPersonnel(log.value, next.formation) : logged.personnel;
+    put({ call: next, logged: { ...logged, personnel } });
+  }
+
+  /** Reads a call as the program says it; a sentence when it cannot be read, and the call stays. */
+  function sayCall(text: string): string {
+    const read = callOfName(playbook.naming, text);
+    if (!read.ok) return wordDiagnostic(read.diagnostics[0]!).replace(/[^?]$/, '$&.');
+    const { scheme, side, tags, formation, motion } = read.value;
+    const from = formation ? `${playbook.book.clauses('formations', formation)}` : null;
+    putCall({
+      scheme,
+      side,
+      tags: [...tags],
+      ...(from ? { formation: from, formationName: playbook.book.name('formations', formation!) } : {}),
+    });
+    if (motion) putCall({ formation: `${draft.value!.call.formation}; motion ${motion}` });
+    return '';
+  }
+
+  /** Writes the entry in hand, and goes on with the next snap. */
+  const save = (confirmed = false): Promise<boolean> =>
+    attempt(async () => {
+      const of = game.value!;
+      const entry = draft.value!;
+      const answer = await write(of, [entry], confirmed);
+      if (answer.written) {
+        await reload(of);
+        return isLast(entry.number) ? fresh() : edit(entry.number);
+      }
+      asked.value = { says: sayAffected(answer.affected), yes: () => save(true) };
+    });
+  const isLast = (number: number): boolean => log.value.at(-1)?.number === number;
+
+  const write = (of: number, entries: readonly LogEntry[], confirmed: boolean, dryRun = false): Promise<Written> =>
+    request<Written>(`/api/games/${of}/log`, { method: 'PUT', body: { entries, confirmed, dryRun } });
+
+  /** What a table would write, and where grades were given against something else; nothing is written. */
+  async function tryEntries(entries: readonly LogEntry[]): Promise<Written | null> {
+    let answer: Written | null = null;
+    await attempt(async () => {
+      answer = await write(game.value!, entries, false, true);
+    });
+    return answer;
+  }
+  const writeEntries = (entries: readonly LogEntry[]): Promise<boolean> =>
+    attempt(async () => {
+      await write(game.value!, entries, true);
+      await reload(game.value!);
+      fresh();
+    });
+
+  const remove = (number: number): Promise<boolean> =>
+    attempt(async () => {
+      const found = log.value.find((s) => s.number === number);
+      if (found) await request(`/api/snaps/${found.id}`, { method: 'DELETE' });
+      await reload(game.value!);
+      fresh();
+    });
+
+  /** Another man plays a place from a snap on; grades that become his are asked about. */
+  const change = (next: Lineup, confirmed = false): Promise<boolean> =>
+    attempt(async () => {
+      asked.value = null;
+      const of = game.value!;
+      const { revision } = lineup.value;
+      const body = { revision, lineup: next, confirmed };
+      const answer = await request<{ saved: boolean; revision: number; moved: { number: number; blocker: string }[] }>(
+        `/api/games/${of}/lineup`,
+        { method: 'PUT', body },
+      );
+      if (answer.saved) return void (lineup.value = { revision: answer.revision, lineup: next });
+      asked.value = { says: sayMoved(answer.moved), yes: () => change(next, true) };
+    });
+  const comeIn = (from: number, seat: string, playerId: number | null): Promise<boolean> =>
+    change(substitute(lineup.value.lineup, { from, seat, playerId }));
+  function wear(from: number, playerId: number, number: number): Promise<boolean> {
+    const { jerseys, ...rest } = lineup.value.lineup;
+    const others = jerseys.filter((c) => c.playerId !== playerId || c.from !== from);
+    return change({ ...rest, jerseys: [...others, { from, playerId, number }].sort((a, b) => a.from - b.from) });
+  }
+
+  /** Places somebody can be in at a snap: the five, and whoever else blocks there. */
+  const seatsAt = (number: number): string[] => [
+    ...new Set([...LINE_SEATS, ...(log.value.find((s) => s.number === number)?.asked ?? []).map((a) => a.blocker)]),
+  ];
+  const fieldAt = (number: number) => lineupAt(lineup.value.lineup, roster.players, seatsAt(number), number);
+  const doubtsAt = (number: number): string[] => lineupDoubts(fieldAt(number));
+
+  return {
+    games,
+    game,
+    log,
+    lineup,
+    series,
+    draft,
+    isNew,
+    problem,
+    asked,
+    open,
+    fresh,
+    edit,
+    put,
+    putSituation,
+    putLogged,
+    putCall,
+    sayCall,
+    save,
+    tryEntries,
+    writeEntries,
+    remove,
+    comeIn,
+    wear,
+    seatsAt,
+    fieldAt,
+    doubtsAt,
+  };
+});
+
+/** Whether what a snap begins with is what followed from the one before. */
+export const followsOn = (before: LogEntry | undefined, entry: LogEntry): boolean => {
+  if (!before) return true;
+  const { down, distance, series } = situationAfter(before.situation);
+  const own = entry.situation;
+  return own.down === down && own.distance === distance && own.series === series;
+};
+
+export const sayAffected = (affected: Written['affected']): string =>
+  `${affected.map(({ number, men }) => `Snap ${number}: ${men.join(', ')}`).join('. ')}. ${
+    affected.length === 1 && affected[0]!.men.length === 1 ? 'He was' : 'They were'
+  } graded against another assignment. The marks stay as they are; look at them again.`;
+
+const sayMoved = (moved: readonly { number: number; blocker: string }[]): string =>
+  `${moved.length} ${moved.length === 1 ? 'grade goes' : 'grades go'} to another man by this: ${moved
+    .map(({ number, blocker }) => `snap ${number} ${blocker}`)
+    .join(', ')}.`;

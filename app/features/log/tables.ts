@@ -1,0 +1,42 @@
+import Papa from 'papaparse';
+import type { LogEntry } from '#core/model/game';
+import { writeSheet } from '#core/film/log/sheet';
+
+/** A file as a table of texts. */
+export interface Table {
+  readonly headings: readonly string[];
+  readonly rows: readonly (readonly string[])[];
+}
+/** Larger than any log of a game. */
+const LARGEST = 1_000_000;
+const MOST_ROWS = 400;
+
+/** Reads a file with values between commas, semicolons or tabs; a sentence when it is none. */
+export async function readTable(file: File): Promise<{ table: Table | null; problem: string }> {
+  const refuse = (why: string) => ({ table: null, problem: `${file.name} ${why}. Nothing was changed.` });
+  if (file.size > LARGEST) return refuse(`is larger than ${LARGEST / 1_000_000} MB: no log of a game is`);
+  const text = await readText(file);
+  if (text === null) return refuse('is no text; save it as CSV, in UTF-8');
+  const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
+  const broken = errors.find((e) => e.type === 'Quotes');
+  if (broken) return refuse(`has a quotation mark that does not end, in row ${(broken.row ?? 0) + 1}`);
+  const [headings, ...rows] = data;
+  if (!headings || rows.length === 0) return refuse('has no row under its headings');
+  if (rows.length > MOST_ROWS) return refuse(`has ${rows.length} rows; a game has at most ${MOST_ROWS} snaps`);
+  return { table: { headings, rows }, problem: '' };
+}
+
+async function readText(file: File): Promise<string | null> {
+  try {
+    const text = new TextDecoder('utf-8', { fatal: true }).decode(await file.arrayBuffer());
+    return text.includes('\0') ? null : text;
+  } catch {
+    return null;
+  }
+}
+
+/** A log as CSV, cells that a spreadsheet would run as formulas made harmless. */
+export const csvOf = (log: readonly LogEntry[]): string => Papa.unparse(writeSheet(log), { escapeFormulae: FORMULAE });
+
+/** What begins a formula; a minus before a number is a loss of yards. */
+const FORMULAE = /^(?:[=+@\t\r]|-(?!\d+$))/;
