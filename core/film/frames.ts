@@ -9,20 +9,6 @@ export const frameAt = (seconds: number, framesPerSecond: number): number =>
 export const sinceSnap = (frame: number, snapFrame: number, framesPerSecond: number): number =>
   (frame - snapFrame) / framesPerSecond;
 
-/** What is needed of a clip to find one moment in it. */
-interface Timed {
-  readonly framesPerSecond: number;
-  readonly frames: number;
-  readonly snapFrame: number;
-}
-
-/** The frame of another clip that shows the same moment, counted from the snap of both; its first or last where it has none. */
-export function sameMoment(frame: number, from: Timed, to: Timed): number {
-  const after = sinceSnap(frame, from.snapFrame, from.framesPerSecond);
-  const there = Math.round(to.snapFrame + after * to.framesPerSecond);
-  return Math.max(0, Math.min(to.frames - 1, there));
-}
-
 /** The moments of a clip that are marked, by name. */
 export const MOMENTS = ['snap', 'contact', 'whistle'] as const;
 export type Moment = (typeof MOMENTS)[number];
@@ -31,3 +17,22 @@ export const FRAME_OF = {
   contact: 'contactFrame',
   whistle: 'whistleFrame',
 } as const satisfies Record<Moment, string>;
+
+/** What is needed of a clip to find one moment in it. */
+type Timed<M extends Moment> = Readonly<Record<'framesPerSecond' | 'frames' | (typeof FRAME_OF)[M], number>>;
+
+/**
+ * The frame of another clip that shows the same moment, counted from the snap of both or from another moment marked on both; its first or
+ * last where it has none.
+ */
+export function sameMoment<M extends Moment = 'snap'>(
+  frame: number,
+  from: Timed<M>,
+  to: Timed<M>,
+  lockedAt: M = 'snap' as M,
+): number {
+  const anchor = FRAME_OF[lockedAt];
+  const after = (frame - from[anchor]) / from.framesPerSecond;
+  const there = Math.round(to[anchor] + after * to.framesPerSecond);
+  return Math.max(0, Math.min(to.frames - 1, there));
+}

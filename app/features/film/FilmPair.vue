@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core';
-import { computed, ref, shallowRef, watch } from 'vue';
+import { computed, ref, shallowRef, watch, watchEffect } from 'vue';
 import { FRAME_OF, MOMENTS, sinceSnap, type Moment } from '#core/film/frames';
 import type { Pixel } from '#core/model/calibration';
 import type { ClipBody } from '#core/model/snap';
@@ -16,6 +16,8 @@ const props = defineProps<{
   pointing?: boolean;
   /** What the picture that leads stays on while it is near: shares of it, by clip and frame. */
   aimAt?: (clip: Clip, frame: number) => Pixel | null;
+  /** Nothing but the play itself is shown, from a moment before the snap to the whistle. */
+  playOnly?: boolean;
   /** The other angle stands under the one that leads. */
   stacked?: boolean;
   /** What is printed on the keys, where they are others than when grading. */
@@ -25,6 +27,8 @@ const cap = (name: HandName): string => props.caps?.[name] ?? capOf(name);
 const emit = defineEmits<{
   mark: [clip: number, moment: Moment, frame: number];
   point: [clip: Clip, pixel: Pixel];
+  /** All pictures of another snap can be seen. */
+  ready: [];
 }>();
 defineSlots<{
   over?: (over: { clip: Clip; leads: boolean; width: number; height: number; unit: number }) => unknown;
@@ -46,10 +50,17 @@ const shown = computed<(Shown & { clip: Clip })[]>(() =>
   }),
 );
 const transport = useTransport(shown);
+watchEffect(() => (transport.playOnly.value = props.playOnly === true));
+const loaded = ref<number[]>([]);
+function see(id: number): void {
+  transport.show(transport.frame.value);
+  loaded.value = [...loaded.value.filter((l) => l !== id), id];
+  if (props.clips.every((c) => loaded.value.includes(c.id))) emit('ready');
+}
 const missing = ref<string[]>([]);
 watch(
   () => props.clips.map((c) => c.id).join(),
-  () => (missing.value = []),
+  () => ([missing.value, loaded.value] = [[], []]),
 );
 
 function hold(id: number, video: HTMLVideoElement | null): void {
@@ -107,7 +118,7 @@ const ZOOM_WORDS: Readonly<Record<number, string>> = { 1: 'nearer', 2: 'twice as
         :pointing="pointing"
         :aim="i === 0 && aimAt ? aimAt(c, frame) : null"
         @hold="hold(c.id, $event)"
-        @loaded="transport.show(frame)"
+        @loaded="see(c.id)"
         @lost="missing = [...missing, c.angle]"
         @take="i > 0 && swap()"
         @point="emit('point', c, $event)"
@@ -165,7 +176,7 @@ const ZOOM_WORDS: Readonly<Record<number, string>> = { 1: 'nearer', 2: 'twice as
         </button>
       </span>
       <button v-if="clips.length > 1" class="plain" type="button" @click="swap">
-        <kbd>{{ cap('swap') }}</kbd> the other angle leads
+        <kbd>{{ cap('swap') }}</kbd> other angle
       </button>
       <button v-if="clips.length > 1" class="plain" type="button" @click="arrange">
         <kbd>{{ cap('arrange') }}</kbd> {{ layout === 'large' ? 'both alike' : 'one large' }}

@@ -4,28 +4,30 @@ import { computed, onMounted, ref, watch } from 'vue';
 import { readFormation } from '#core/language/lineups/read-formation';
 import { boardScale, columnsUnder, type Column } from '~/features/board/scale';
 import { useStayOn } from '~/features/measure/stay-on';
+import { cutOfQuery, type Cut } from '#core/film/log/cut';
 import { releaseFocus } from '~/features/hands/in-field';
-import { useRoster } from '~/features/roster/store';
 import FilmPair from './FilmPair.vue';
 import KeyList from './KeyList.vue';
 import GradePad from './GradePad.vue';
 import SnapList from './SnapList.vue';
 import SnapSentence from './SnapSentence.vue';
 import { capOf, FILM_HANDS, useFilmKeys } from './keys';
+import { snapAway } from './next-snap';
 import { useFilm } from './store';
 
 const film = useFilm();
-const roster = useRoster();
 const route = useRoute();
 const pair = ref<InstanceType<typeof FilmPair> | null>(null);
 const keys = ref<InstanceType<typeof KeyList> | null>(null);
 const pad = ref<InstanceType<typeof GradePad> | null>(null);
 
+/** The numbers worn on this snap. */
+const numbers = computed(() => Object.fromEntries((film.snap?.field ?? []).map((m) => [m.seat, m.number])));
 const idOf = (param: unknown): number | null => (/^\d+$/.test(String(param ?? '')) ? Number(param) : null);
 onMounted(async () => {
   releaseFocus();
   film.resume();
-  await roster.load();
+  film.cut = cutOfQuery(route.query);
   await film.open(idOf(route.params.id));
 });
 watch(
@@ -37,7 +39,8 @@ watch(
 watch(
   () => film.snap?.id,
   (id) => {
-    if (id !== undefined && String(id) !== route.params.id) void navigateTo(`/film/${id}`, { replace: true });
+    if (id !== undefined && String(id) !== route.params.id)
+      void navigateTo({ path: `/film/${id}`, query: film.cut }, { replace: true });
   },
 );
 useEventListener('online', () => void film.send());
@@ -62,10 +65,29 @@ async function crop(): Promise<void> {
   pair.value?.near(stay.on.value ? 4 : 1);
 }
 function go(step: number): void {
-  const at = film.snaps.findIndex((s) => s.id === film.snap?.id);
-  const next = film.snaps[at + step];
+  const next = snapAway(film.inCut, film.snap?.number ?? 0, step);
   if (next) void film.open(next.id);
+  else run.value = false;
 }
+/** Looks at other snaps: the address says which, and the first of them is opened when this one is none. */
+function setCut(cut: Cut): void {
+  film.cut = cut;
+  const first = film.inCut[0];
+  const isIn = film.inCut.some((s) => s.id === film.snap?.id);
+  void navigateTo({ path: `/film/${isIn || !first ? film.snap?.id : first.id}`, query: cut }, { replace: true });
+}
+/** One snap of the cut after the other, nothing but the plays. */
+const run = ref(false);
+function runOn(): void {
+  run.value = !run.value;
+  if (run.value) pair.value?.transport.playAnew();
+}
+/** The next one is under way as soon as it can be seen. */
+const ready = (): void => void (run.value && pair.value?.transport.playAnew());
+watch(
+  () => pair.value?.transport.ends.value,
+  () => run.value && go(1),
+);
 
 useFilmKeys({
   columns,
@@ -82,6 +104,7 @@ useFilmKeys({
   crop: () => void crop(),
   measure: () => film.snap && void navigateTo(`/film/measure/${film.snap.id}`),
   go,
+  run: runOn,
   note: () => pad.value?.writeNote(),
 });
 </script>
@@ -101,15 +124,20 @@ useFilmKeys({
             :clips="film.snap.clips"
             :read-only="film.readOnly"
             :aim-at="stay.aimAt"
+            :play-only="run"
+            @ready="ready"
             @mark="film.markFrame"
           >
             <template #hands>
+              <button v-if="!film.readOnly" class="plain" type="button" :aria-pressed="run" @click="runOn">
+                <kbd>{{ capOf('run') }}</kbd> one after the other
+              </button>
               <NuxtLink v-if="!film.readOnly" class="measure" :to="`/film/measure/${film.snap.id}`"
                 ><kbd>{{ capOf('measure') }}</kbd> measure</NuxtLink
               >
             </template>
           </FilmPair>
-          <GradePad ref="pad" :columns="columns" :numbers="roster.numbers" @next="go(1)" />
+          <GradePad ref="pad" :columns="columns" :numbers="numbers" @next="go(1)" />
         </template>
         <p v-else-if="!film.loadProblem" class="empty">
           No snap is open.
@@ -119,7 +147,7 @@ useFilmKeys({
           >
         </p>
       </section>
-      <SnapList v-if="!film.readOnly" />
+      <SnapList v-if="!film.readOnly" @cut="setCut" />
     </div>
     <KeyList ref="keys" :hands="FILM_HANDS.filter((h) => !film.readOnly || !h.staff)" />
   </div>

@@ -5,7 +5,11 @@ import { nameOfCall } from '#core/names/names';
 import { usePlaybook } from '~/features/playbook/store';
 import type { Grade } from '#core/model/grade';
 import type { GameItem, SnapItem } from '#core/model/game';
+import { isEmptyCut, type Cut } from '#core/film/log/cut';
+import CutPanel from '~/features/cut/CutPanel.vue';
 import { gradedCount, useFilm } from './store';
+
+const emit = defineEmits<{ cut: [cut: Cut] }>();
 
 const film = useFilm();
 const playbook = usePlaybook();
@@ -75,9 +79,14 @@ watch(
         </li>
       </ul>
     </details>
+    <CutPanel :cut="film.cut" :snaps="film.snaps" :count="film.inCut.length" @change="emit('cut', $event)" />
+    <p v-if="film.inCut.length && !isEmptyCut(film.cut)" class="soft">{{ film.inCut.length }} of them</p>
     <ol ref="list">
-      <li v-for="s in film.snaps" :key="s.id">
-        <NuxtLink :to="`/film/${s.id}`" :aria-current="s.id === film.snap?.id ? 'true' : undefined">
+      <li v-for="s in film.inCut" :key="s.id">
+        <NuxtLink
+          :to="{ path: `/film/${s.id}`, query: film.cut }"
+          :aria-current="s.id === film.snap?.id ? 'true' : undefined"
+        >
           <span class="soft">{{ s.number }}</span>
           <span :title="`${schemeName(s.call.scheme)} ${s.call.side}`">{{ callName(s) }}</span>
           <GradeMark v-if="worst(s)" :grade="worst(s)" :size="15" /><span v-else class="soft">{{

@@ -46,7 +46,7 @@ async function confirm(): Promise<void> {
 
 <template>
   <header>
-    <div class="words" role="group" aria-label="Snap">
+    <div class="called" role="group" aria-label="Snap">
       <span>Snap {{ film.snap!.number }}:</span>
       <template v-if="film.readOnly"
         ><b>{{ schemeName(call.scheme).toLowerCase() }} {{ call.side }}</b> against
@@ -83,8 +83,13 @@ async function confirm(): Promise<void> {
       </template>
       <span v-if="called" class="soft">{{ called }}</span>
     </div>
-    <SituationWords :situation="situation" :read-only="film.readOnly" @change="film.changeSituation" />
-    <OutcomeWords :situation="situation" :read-only="film.readOnly" @change="film.changeSituation" />
+    <div class="when">
+      <SituationWords :situation="situation" :read-only="film.readOnly" @change="film.changeSituation" />
+      <OutcomeWords :situation="situation" :read-only="film.readOnly" @change="film.changeSituation" />
+      <span v-if="film.snap!.logged.said" class="soft">said: {{ film.snap!.logged.said }}</span>
+      <span v-if="film.snap!.logged.notCounted" class="soft">not counted: {{ film.snap!.logged.notCounted }}</span>
+      <NuxtLink v-if="!film.readOnly" :to="`/film/log/${film.snap!.gameId}?snap=${film.snap!.number}`">more</NuxtLink>
+    </div>
 
     <p v-if="pending" class="ask" role="alertdialog" aria-label="Grades were given against another call">
       {{ pending.affected.join(', ') }} {{ pending.affected.length === 1 ? 'was' : 'were' }} graded against another
@@ -106,12 +111,19 @@ header {
   border-bottom: 1px solid var(--rule);
   min-height: 52px;
 }
-.words {
+.called {
   display: flex;
   flex-wrap: wrap;
   gap: 4px 7px;
   align-items: center;
   font-size: 16px;
+}
+.when {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 12px;
+  align-items: baseline;
+  font-size: 13.5px;
 }
 .ask {
   flex-basis: 100%;

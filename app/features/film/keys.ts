@@ -27,6 +27,7 @@ export interface Hands {
   help: () => void;
   measure: () => void;
   crop: () => void;
+  run: () => void;
 }
 type Film = ReturnType<typeof useFilm>;
 
@@ -44,6 +45,7 @@ export type HandName =
   | 'help'
   | 'measure'
   | 'crop'
+  | 'run'
   | 'before'
   | 'after'
   | 'rest'
@@ -190,6 +192,15 @@ export const FILM_HANDS: readonly Hand[] = [
     does: (h) => h.measure(),
   },
   { name: 'help', key: '?', cap: '?', says: 'this list', group: 'Film', does: (h) => h.help() },
+  {
+    name: 'run',
+    key: 'r',
+    cap: 'r',
+    says: 'one after the other: all snaps of the cut, nothing but the plays',
+    group: 'Snaps',
+    staff: true,
+    does: (h) => h.run(),
+  },
   { name: 'before', key: 'ArrowUp', cap: '↑', says: 'the snap before', group: 'Snaps', does: (h) => h.go(-1) },
   { name: 'after', key: 'ArrowDown', cap: '↓', says: 'the snap after', group: 'Snaps', does: (h) => h.go(1) },
   {

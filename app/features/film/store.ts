@@ -7,6 +7,7 @@ import type { Call, ClipBody, Situation } from '#core/model/snap';
 import { request, RequestProblem } from '~/features/session/request';
 import { attempting } from '~/features/session/attempt';
 import { useSession } from '~/features/session/store';
+import { isInCut, type Cut } from '#core/film/log/cut';
 import { dequeue, enqueue, nextBatch, queueKey, readQueue, type Waiting } from './queue';
 
 /** A snap that would be worked out otherwise today. */
@@ -26,6 +27,9 @@ export const useFilm = defineStore('film', () => {
   const snaps = shallowRef<SnapItem[]>([]);
   const changed = shallowRef<ChangedItem[]>([]);
   const changedProblem = ref('');
+  /** Which of them are looked at; those that are stand in `inCut`. */
+  const cut = shallowRef<Cut>({});
+  const inCut = computed(() => snaps.value.filter((s) => isInCut(cut.value, s)));
   const snap = shallowRef<SnapView | null>(null);
   const marks = ref<Record<string, Grade>>({});
   const selected = ref<string | null>(null);
@@ -54,7 +58,7 @@ export const useFilm = defineStore('film', () => {
       // Snaps may have been logged since the list was asked for.
       const isKnown = game.value === wanted && (!found || snaps.value.some((s) => s.id === found.id));
       if (!isKnown || snaps.value.length === 0) await openList(wanted);
-      const first = snaps.value.find((s) => gradedCount(s) < s.asked.length) ?? snaps.value[0];
+      const first = inCut.value.find((s) => gradedCount(s) < s.asked.length) ?? inCut.value[0] ?? snaps.value[0];
       if (found) show(found);
       else if (first) show(await fetchSnap(first.id));
       else snap.value = null;
@@ -193,6 +197,8 @@ export const useFilm = defineStore('film', () => {
     games,
     game,
     snaps,
+    cut,
+    inCut,
     changed,
     changedProblem,
     snap,

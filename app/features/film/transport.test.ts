@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { nextTick, shallowRef } from 'vue';
+import { nextTick, ref, shallowRef } from 'vue';
+import type { Moment } from '#core/film/frames';
 import { seekTime } from '#core/film/frames';
 import type { ClipBody } from '#core/model/snap';
 import { useTransport, type Shown } from './transport';
@@ -29,11 +30,11 @@ const clip = (change: Partial<ClipBody> = {}): ClipBody => ({
   whistleFrame: 100,
   ...change,
 });
-function pair(one = clip(), other = clip({ snapFrame: 45 })) {
+function pair(one = clip(), other = clip({ snapFrame: 45 }), lockedAt: Moment = 'snap') {
   const [lead, second] = [new FakeVideo(), new FakeVideo()];
   const as = (c: ClipBody, video: FakeVideo): Shown => ({ clip: c, video: video as unknown as HTMLVideoElement });
   const shown = shallowRef<readonly Shown[]>([as(one, lead), as(other, second)]);
-  return { shown, lead, second, transport: useTransport(shown) };
+  return { shown, lead, second, transport: useTransport(shown, ref(lockedAt)) };
 }
 
 /** Until both players have answered. */
@@ -85,6 +86,26 @@ describe('two pictures of one snap', () => {
     lead.shows(100, 30);
     expect(transport.frame.value).toBe(12);
     expect(transport.playing.value).toBe(true);
+  });
+
+  it('show the same moment from the contact of each, when they are locked there', () => {
+    const { transport, second } = pair(clip(), clip({ contactFrame: 62, framesPerSecond: 60 }), 'contact');
+    transport.jump('contact');
+    expect(second.currentTime).toBeCloseTo(seekTime(62, 60));
+    transport.seek(45);
+    expect(second.currentTime).toBeCloseTo(seekTime(72, 60));
+  });
+
+  it('show nothing but the play when that is asked for, and say when it is over', async () => {
+    const { transport, lead } = pair();
+    transport.playOnly.value = true;
+    transport.playAnew();
+    await begun();
+    expect([transport.frame.value, transport.playing.value]).toEqual([12, true]);
+    lead.shows(99, 30);
+    expect([transport.playing.value, transport.ends.value]).toEqual([true, 0]);
+    lead.shows(100, 30);
+    expect([transport.playing.value, transport.ends.value]).toEqual([false, 1]);
   });
 
   it('a follower that drifts is pulled back, one that is with it is left alone', async () => {

@@ -14,19 +14,23 @@ export interface Shown {
 }
 
 /**
- * Synchronised pictures of one snap: play, speeds, single frames, the moments that are marked, over and over. The first of `shown` leads and
- * its frames are counted; the others show the same moment, counted from the snap of each.
+ * Synchronised pictures: play, speeds, single frames, the moments that are marked, over and over. The first of `shown` leads and its frames
+ * are counted; the others show the same moment, counted from the snap of each, or from another moment when they are `lockedAt` that.
  */
-export function useTransport(shown: Ref<readonly Shown[]>) {
+export function useTransport(shown: Ref<readonly Shown[]>, lockedAt: Ref<Moment> = ref('snap')) {
   const frame = ref(0);
   const playing = ref(false);
   const looping = ref(false);
+  /** Nothing is shown but the play itself, from a moment before the snap to the whistle. */
+  const playOnly = ref(false);
+  /** How often a clip was played to its end. */
+  const ends = ref(0);
   const speed = ref<(typeof SPEEDS)[number]>(1);
   const lead = computed(() => shown.value[0] ?? null);
   const last = computed(() => (lead.value?.clip.frames ?? 1) - 1);
 
   const timeIn = ({ clip }: Shown, at: number): number =>
-    seekTime(sameMoment(at, lead.value!.clip, clip), clip.framesPerSecond);
+    seekTime(sameMoment(at, lead.value!.clip, clip, lockedAt.value), clip.framesPerSecond);
 
   function seek(to: number): void {
     pause();
@@ -56,11 +60,12 @@ export function useTransport(shown: Ref<readonly Shown[]>) {
   }
 
   /** A loop runs from a moment before the snap to the whistle, everything else from end to end. */
+  const isCut = (): boolean => looping.value || playOnly.value;
   const startOfPlay = (): number => {
     const { snapFrame, framesPerSecond } = lead.value!.clip;
-    return looping.value ? Math.max(0, Math.round(snapFrame - BEFORE_SNAP * framesPerSecond)) : 0;
+    return isCut() ? Math.max(0, Math.round(snapFrame - BEFORE_SNAP * framesPerSecond)) : 0;
   };
-  const endOfPlay = (): number => (looping.value ? lead.value!.clip.whistleFrame : last.value);
+  const endOfPlay = (): number => (isCut() ? lead.value!.clip.whistleFrame : last.value);
 
   /** Reads the frame on show, and pulls a follower back that has drifted by more than a frame. */
   function follow(): void {
@@ -75,12 +80,22 @@ export function useTransport(shown: Ref<readonly Shown[]>) {
         if (Math.abs(one.video.currentTime - there) > 2 / one.clip.framesPerSecond) one.video.currentTime = there;
       }
       if (!video.ended && frame.value < endOfPlay()) return follow();
-      if (!looping.value) return pause();
+      if (!looping.value) {
+        pause();
+        ends.value++;
+        return;
+      }
       show(startOfPlay());
       void play();
     });
   }
 
+  /** From its beginning, at once. */
+  function playAnew(): void {
+    if (!lead.value) return;
+    show(startOfPlay());
+    void play();
+  }
   const toggle = (): void => (playing.value ? pause() : void play());
   function slower(): void {
     speed.value = SPEEDS[(SPEEDS.indexOf(speed.value) + 1) % SPEEDS.length]!;
@@ -105,5 +120,21 @@ export function useTransport(shown: Ref<readonly Shown[]>) {
     },
   );
 
-  return { frame, playing, looping, speed, last, seek, show, toggle, slower, jump, change, pause };
+  return {
+    frame,
+    playing,
+    looping,
+    playOnly,
+    ends,
+    speed,
+    last,
+    playAnew,
+    seek,
+    show,
+    toggle,
+    slower,
+    jump,
+    change,
+    pause,
+  };
 }
