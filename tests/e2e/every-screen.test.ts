@@ -8,6 +8,7 @@ for (const theme of ['paper', 'board'] as const) {
     '/walkthrough',
     '/film',
     '/film/in',
+    '/film/log',
     '/book',
     '/rules',
     '/rules/power',

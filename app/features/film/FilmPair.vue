@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core';
 import { computed, ref, shallowRef, watch, watchEffect } from 'vue';
-import { FRAME_OF, MOMENTS, sinceSnap, type Moment } from '#core/film/frames';
+import { FRAME_OF, MOMENTS, sameMoment, sinceSnap, type Moment } from '#core/film/frames';
 import type { Pixel } from '#core/model/calibration';
 import type { ClipBody } from '#core/model/snap';
 import FilmPicture from './FilmPicture.vue';
@@ -31,7 +31,7 @@ const emit = defineEmits<{
   ready: [];
 }>();
 defineSlots<{
-  over?: (over: { clip: Clip; leads: boolean; width: number; height: number; unit: number }) => unknown;
+  over?: (over: { clip: Clip; leads: boolean; at: number; width: number; height: number; unit: number }) => unknown;
   hands?: () => unknown;
 }>();
 
@@ -50,6 +50,8 @@ const shown = computed<(Shown & { clip: Clip })[]>(() =>
   }),
 );
 const transport = useTransport(shown);
+/** The frame of a clip that is on show. */
+const frameOf = (clip: Clip): number => (lead.value ? sameMoment(transport.frame.value, lead.value, clip) : 0);
 watchEffect(() => (transport.playOnly.value = props.playOnly === true));
 const loaded = ref<number[]>([]);
 function see(id: number): void {
@@ -84,7 +86,7 @@ function markHere(moment: Moment): void {
 const zoomed = ref(1);
 const zoom = (): void => void (zoomed.value = zoomed.value === 4 ? 1 : zoomed.value * 2);
 const near = (times: 1 | 2 | 4): void => void (zoomed.value = times);
-defineExpose({ transport, swap, arrange, markHere, zoom, near, lead, shown });
+defineExpose({ frameOf, transport, swap, arrange, markHere, zoom, near, lead, shown });
 
 const { frame, playing, looping, speed, last } = transport;
 const clock = computed(() => {
@@ -124,7 +126,7 @@ const ZOOM_WORDS: Readonly<Record<number, string>> = { 1: 'nearer', 2: 'twice as
         @point="emit('point', c, $event)"
       >
         <template v-if="$slots.over" #over="picture">
-          <slot name="over" :clip="c" :leads="i === 0" v-bind="picture" />
+          <slot name="over" :clip="c" :leads="i === 0" :at="frameOf(c)" v-bind="picture" />
         </template>
       </FilmPicture>
     </div>

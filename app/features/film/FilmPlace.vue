@@ -1,11 +1,20 @@
 <script setup lang="ts">
-import { useElementSize, useEventListener } from '@vueuse/core';
+import { useElementSize, useEventListener, useLocalStorage } from '@vueuse/core';
 import { computed, onMounted, ref, watch } from 'vue';
 import { readFormation } from '#core/language/lineups/read-formation';
 import { boardScale, columnsUnder, type Column } from '~/features/board/scale';
 import { useStayOn } from '~/features/measure/stay-on';
 import { cutOfQuery, type Cut } from '#core/film/log/cut';
 import { releaseFocus } from '~/features/hands/in-field';
+import { sinceSnap } from '#core/film/frames';
+import type { Pixel } from '#core/model/calibration';
+import { useWritingKeys, WRITING_HANDS } from '~/features/notes/keys';
+import NoteOverlay from '~/features/notes/NoteOverlay.vue';
+import NotePanel from '~/features/notes/NotePanel.vue';
+import { saveCaptions, savePicture } from '~/features/notes/save';
+import { useWriting } from '~/features/notes/writing';
+import { useHeldRep } from '~/features/beside/hold';
+import AskedBoard from './AskedBoard.vue';
 import FilmPair from './FilmPair.vue';
 import KeyList from './KeyList.vue';
 import GradePad from './GradePad.vue';
@@ -13,12 +22,14 @@ import SnapList from './SnapList.vue';
 import SnapSentence from './SnapSentence.vue';
 import { capOf, FILM_HANDS, useFilmKeys } from './keys';
 import { snapAway } from './next-snap';
+import { useRoom } from './room';
 import { useFilm } from './store';
 
 const film = useFilm();
 const route = useRoute();
 const pair = ref<InstanceType<typeof FilmPair> | null>(null);
 const keys = ref<InstanceType<typeof KeyList> | null>(null);
+const notes = ref<InstanceType<typeof NotePanel> | null>(null);
 const pad = ref<InstanceType<typeof GradePad> | null>(null);
 
 /** The numbers worn on this snap. */
@@ -89,8 +100,61 @@ watch(
   () => run.value && go(1),
 );
 
+/** Writing and drawing: the keys are its own meanwhile. */
+const snapHere = computed(() => film.snap);
+const writing = useWriting(snapHere, film.setNotes);
+const frame = computed(() => pair.value?.transport.frame.value ?? 0);
+function write(): void {
+  const lead = pair.value?.lead;
+  if (!lead) return;
+  pair.value!.transport.pause();
+  writing.begin(lead, frame.value);
+}
+const videoOf = (clip: { id: number }) => pair.value?.shown.find((s) => s.clip.id === clip.id)?.video;
+function point(clip: { id: number }, { x, y }: Pixel): void {
+  const video = videoOf(clip);
+  if (video) writing.place({ x: x / video.videoWidth, y: y / video.videoHeight });
+}
+useWritingKeys(writing, {
+  step: (frames) => pair.value?.transport.seek(frame.value + frames),
+  words: () => void notes.value?.words(),
+});
+function seekIn(clip: number, to: number): void {
+  if (pair.value?.lead?.id !== clip) pair.value?.swap();
+  pair.value?.transport.seek(to);
+}
+const game = computed(() => film.games.find((g) => g.id === film.game));
+const name = computed(() => `week ${game.value?.week ?? ''} snap ${film.snap?.number ?? ''}`);
+function picture(): void {
+  const lead = pair.value?.lead;
+  const video = lead && videoOf(lead);
+  if (lead && video) void savePicture(name.value, lead, frame.value, video, writing);
+}
+const handsTold = computed(() =>
+  film.readOnly ? FILM_HANDS.filter((h) => !h.staff) : [...FILM_HANDS, ...WRITING_HANDS],
+);
+
+const place = ref<HTMLElement | null>(null);
+const { inRoom, toggle: room } = useRoom(place);
+const withBoard = useLocalStorage('violet-chalk-film-board', false);
+const seconds = computed(() => {
+  const lead = pair.value?.lead;
+  return lead ? sinceSnap(frame.value, lead.snapFrame, lead.framesPerSecond) : 0;
+});
+const rep = useHeldRep(snapHere, (id) => film.snaps.find((s) => s.id === id)?.number);
+function beside(): void {
+  const both = rep.choose();
+  if (both) void navigateTo({ path: '/film/beside', query: { ...both, man: film.selected ?? undefined } });
+}
+
 useFilmKeys({
   columns,
+  writing: writing.writing,
+  inRoom,
+  write,
+  room: () => void room(),
+  beside,
+  board: () => (withBoard.value = !withBoard.value),
   toggle: () => pair.value?.transport.toggle(),
   step: (frames) => pair.value && pair.value.transport.seek(pair.value.transport.frame.value + frames),
   slower: () => pair.value?.transport.slower(),
@@ -110,34 +174,86 @@ useFilmKeys({
 </script>
 
 <template>
-  <div class="place">
+  <div ref="place" class="place" :class="{ room: inRoom }">
     <h1 class="visually-hidden">Film</h1>
-    <SnapSentence v-if="film.snap" />
+    <SnapSentence v-if="film.snap" :plain="inRoom" />
     <p v-if="film.loadProblem" class="refused" role="alert">{{ film.loadProblem }} Your marks are safe.</p>
     <p v-if="stay.problem.value" class="refused waiting" role="status">{{ stay.problem.value }}</p>
     <p v-if="film.trouble" class="refused waiting" role="alert">{{ film.trouble }}</p>
-    <div class="work" :class="{ alone: film.readOnly }">
+    <div class="work" :class="{ alone: film.readOnly || inRoom }">
       <section ref="area" class="area" aria-label="Film and grades">
         <template v-if="film.snap">
-          <FilmPair
-            ref="pair"
+          <div class="screens" :class="{ board: withBoard }">
+            <FilmPair
+              ref="pair"
+              :clips="film.snap.clips"
+              :read-only="film.readOnly || inRoom"
+              :pointing="writing.writing.value"
+              :aim-at="stay.aimAt"
+              :play-only="run"
+              :stacked="withBoard"
+              @point="point"
+              @ready="ready"
+              @mark="film.markFrame"
+            >
+              <template #hands>
+                <button v-if="!film.readOnly" class="plain" type="button" :aria-pressed="run" @click="runOn">
+                  <kbd>{{ capOf('run') }}</kbd> one after the other
+                </button>
+                <button v-if="!film.readOnly" class="plain" type="button" @click="write">
+                  <kbd>{{ capOf('write') }}</kbd> write on it
+                </button>
+                <button class="plain" type="button" :aria-pressed="withBoard" @click="withBoard = !withBoard">
+                  <kbd>{{ capOf('board') }}</kbd> the board
+                </button>
+                <button
+                  v-if="!film.readOnly"
+                  class="plain"
+                  type="button"
+                  :aria-pressed="rep.held.value !== null"
+                  @click="beside"
+                >
+                  <kbd>{{ capOf('beside') }}</kbd> {{ rep.says.value }}
+                </button>
+                <button class="plain" type="button" :aria-pressed="inRoom" @click="room()">
+                  <kbd>{{ capOf('room') }}</kbd> {{ inRoom ? 'back to the grades' : 'for the room' }}
+                </button>
+                <NuxtLink v-if="!film.readOnly && !inRoom" class="measure" :to="`/film/measure/${film.snap.id}`"
+                  ><kbd>{{ capOf('measure') }}</kbd> measure</NuxtLink
+                >
+              </template>
+              <template #over="{ clip, leads, at, width: wide, height: high, unit }">
+                <NoteOverlay
+                  :width="wide"
+                  :height="high"
+                  :unit="unit"
+                  :shapes="writing.shapesOn(clip, at)"
+                  :cross="leads && writing.writing.value ? writing.cross.value : null"
+                />
+              </template>
+            </FilmPair>
+            <AskedBoard
+              v-if="withBoard"
+              :call="film.snap.call"
+              :resolution="film.snap.resolution"
+              :seconds="seconds"
+              :selected="film.selected"
+              :numbers="numbers"
+              @select="film.selected = $event"
+            />
+          </div>
+          <NotePanel
+            ref="notes"
+            :writing="writing"
+            :notes="film.snap.notes"
             :clips="film.snap.clips"
-            :read-only="film.readOnly"
-            :aim-at="stay.aimAt"
-            :play-only="run"
-            @ready="ready"
-            @mark="film.markFrame"
-          >
-            <template #hands>
-              <button v-if="!film.readOnly" class="plain" type="button" :aria-pressed="run" @click="runOn">
-                <kbd>{{ capOf('run') }}</kbd> one after the other
-              </button>
-              <NuxtLink v-if="!film.readOnly" class="measure" :to="`/film/measure/${film.snap.id}`"
-                ><kbd>{{ capOf('measure') }}</kbd> measure</NuxtLink
-              >
-            </template>
-          </FilmPair>
-          <GradePad ref="pad" :columns="columns" :numbers="numbers" @next="go(1)" />
+            :frame="frame"
+            :read-only="film.readOnly || inRoom"
+            @seek="seekIn"
+            @picture="picture"
+            @captions="saveCaptions(name, film.snap)"
+          />
+          <GradePad v-if="!inRoom" ref="pad" :columns="columns" :numbers="numbers" @next="go(1)" />
         </template>
         <p v-else-if="!film.loadProblem" class="empty">
           No snap is open.
@@ -147,9 +263,9 @@ useFilmKeys({
           >
         </p>
       </section>
-      <SnapList v-if="!film.readOnly" @cut="setCut" />
+      <SnapList v-if="!film.readOnly && !inRoom" @cut="setCut" />
     </div>
-    <KeyList ref="keys" :hands="FILM_HANDS.filter((h) => !film.readOnly || !h.staff)" />
+    <KeyList ref="keys" :hands="handsTold" />
   </div>
 </template>
 
@@ -184,6 +300,22 @@ useFilmKeys({
   overflow: auto;
   display: flex;
   flex-direction: column;
+}
+.screens {
+  flex: 1;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 10px;
+  min-height: 250px;
+}
+.screens.board {
+  grid-template-columns: minmax(0, 1fr) minmax(0, 38%);
+}
+.room {
+  position: fixed;
+  inset: 0;
+  z-index: 20;
+  background: var(--ground);
 }
 .empty {
   padding: 60px 0;

@@ -7,6 +7,7 @@ import type { Grade } from '#core/model/grade';
 import type { GameItem, SnapItem } from '#core/model/game';
 import { isEmptyCut, type Cut } from '#core/film/log/cut';
 import CutPanel from '~/features/cut/CutPanel.vue';
+import { bestAndWorst, faultOf } from '~/features/beside/extremes';
 import { gradedCount, useFilm } from './store';
 
 const emit = defineEmits<{ cut: [cut: Cut] }>();
@@ -22,12 +23,11 @@ const sayGame = ({ week, opponent }: GameItem): string => `Week ${week}, ${oppon
 /** The worst of the snap's marks stands for it. */
 function worst(item: SnapItem): Grade | null {
   if (gradedCount(item) < item.asked.length) return null;
-  const weight = (g: Grade): number =>
-    (g.assignment === 'wrong' ? 4 : 0) +
-    (g.technique === 'minus' ? 2 : 0) +
-    (g.assignment === 'cannot tell' || g.technique === 'cannot tell' ? 1 : 0);
-  return item.graded.map((g) => g.grade).sort((a, b) => weight(b) - weight(a))[0] ?? null;
+  return item.graded.map((g) => g.grade).sort((a, b) => faultOf(b) - faultOf(a))[0] ?? null;
 }
+/** The one man a cut is of. */
+const man = computed(() => (film.cut.man?.length === 1 ? film.cut.man[0]! : null));
+const extremes = computed(() => (man.value ? bestAndWorst(film.inCut, man.value) : null));
 
 /** The call as the program says it; a play it has no name for by what its sheet is called. */
 function callName(s: SnapItem): string {
@@ -81,6 +81,13 @@ watch(
     </details>
     <CutPanel :cut="film.cut" :snaps="film.snaps" :count="film.inCut.length" @change="emit('cut', $event)" />
     <p v-if="film.inCut.length && !isEmptyCut(film.cut)" class="soft">{{ film.inCut.length }} of them</p>
+    <p v-if="extremes">
+      <NuxtLink
+        class="in"
+        :to="{ path: '/film/beside', query: { one: extremes.best.id, two: extremes.worst.id, man: man! } }"
+        >his best beside his worst</NuxtLink
+      >
+    </p>
     <ol ref="list">
       <li v-for="s in film.inCut" :key="s.id">
         <NuxtLink

@@ -8,7 +8,10 @@ import OutcomeWords from '~/features/snap/OutcomeWords.vue';
 import SituationWords from '~/features/snap/SituationWords.vue';
 import { useFilm } from './store';
 
+/** `plain`: nothing can be changed here. */
+const props = defineProps<{ plain?: boolean }>();
 const film = useFilm();
+const readOnly = computed(() => film.readOnly || props.plain);
 const pending = ref<{ call: Call; affected: string[] } | null>(null);
 /** While a change is being asked about, the words show what was chosen; leaving it brings the old ones back. */
 const call = computed(() => pending.value?.call ?? film.snap!.call);
@@ -48,7 +51,7 @@ async function confirm(): Promise<void> {
   <header>
     <div class="called" role="group" aria-label="Snap">
       <span>Snap {{ film.snap!.number }}:</span>
-      <template v-if="film.readOnly"
+      <template v-if="readOnly"
         ><b>{{ schemeName(call.scheme).toLowerCase() }} {{ call.side }}</b> against
         <b>{{ call.frontName.toLowerCase() }}</b></template
       >
@@ -84,11 +87,11 @@ async function confirm(): Promise<void> {
       <span v-if="called" class="soft">{{ called }}</span>
     </div>
     <div class="when">
-      <SituationWords :situation="situation" :read-only="film.readOnly" @change="film.changeSituation" />
-      <OutcomeWords :situation="situation" :read-only="film.readOnly" @change="film.changeSituation" />
+      <SituationWords :situation="situation" :read-only="readOnly" @change="film.changeSituation" />
+      <OutcomeWords :situation="situation" :read-only="readOnly" @change="film.changeSituation" />
       <span v-if="film.snap!.logged.said" class="soft">said: {{ film.snap!.logged.said }}</span>
       <span v-if="film.snap!.logged.notCounted" class="soft">not counted: {{ film.snap!.logged.notCounted }}</span>
-      <NuxtLink v-if="!film.readOnly" :to="`/film/log/${film.snap!.gameId}?snap=${film.snap!.number}`">more</NuxtLink>
+      <NuxtLink v-if="!readOnly" :to="`/film/log/${film.snap!.gameId}?snap=${film.snap!.number}`">more</NuxtLink>
     </div>
 
     <p v-if="pending" class="ask" role="alertdialog" aria-label="Grades were given against another call">

@@ -14,9 +14,19 @@ describe('the keys of the film place', () => {
     expect([capOf('play'), capOf('snap'), capOf('rest')]).toEqual(['space', 'shift j', 'Enter']);
   });
 
+  it('that mark a man or a frame do nothing for the room', () => {
+    const marks = FILM_HANDS.filter(
+      (h) => (h.group === 'The man in hand' && !['c', 'Escape'].includes(h.key)) || h.says.startsWith('here is'),
+    );
+    expect(marks.length).toBeGreaterThan(12);
+    expect([...marks, FILM_HANDS.find((h) => h.key === 'Enter')!].every((h) => h.keeps)).toBe(true);
+    expect(FILM_HANDS.find((h) => h.name === 'play')!.keeps).toBeUndefined();
+  });
+
   it('that change something are for those who grade', () => {
     for (const h of FILM_HANDS)
       if (h.group === 'The man in hand' && h.key !== 'Escape') expect(h.staff, h.cap).toBe(true);
     expect(FILM_HANDS.filter((h) => h.says.startsWith('here is')).every((h) => h.staff)).toBe(true);
+    for (const h of FILM_HANDS) if (h.keeps) expect(h.staff, h.cap).toBe(true);
   });
 });

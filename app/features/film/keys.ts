@@ -1,9 +1,8 @@
-import { useEventListener } from '@vueuse/core';
 import type { Ref } from 'vue';
 import { standardOf } from '#core/grade/standards';
 import type { Moment } from '#core/film/frames';
 import type { Grade } from '#core/model/grade';
-import { inField } from '~/features/hands/in-field';
+import { useKeys } from '~/features/hands/use-keys';
 import type { Column } from '~/features/board/scale';
 import { useFilm } from './store';
 
@@ -28,6 +27,14 @@ export interface Hands {
   measure: () => void;
   crop: () => void;
   run: () => void;
+  write: () => void;
+  room: () => void;
+  beside: () => void;
+  board: () => void;
+  /** Something is being written on the film: the keys belong to that. */
+  writing?: Ref<boolean>;
+  /** Others look on, and see no grades. */
+  inRoom?: Ref<boolean>;
 }
 type Film = ReturnType<typeof useFilm>;
 
@@ -46,6 +53,10 @@ export type HandName =
   | 'measure'
   | 'crop'
   | 'run'
+  | 'write'
+  | 'room'
+  | 'beside'
+  | 'board'
   | 'before'
   | 'after'
   | 'rest'
@@ -63,6 +74,8 @@ export interface Hand {
   readonly says: string;
   readonly group: 'Film' | 'Snaps' | 'The man in hand';
   readonly staff?: true;
+  /** It changes what is kept of the snap: nothing for the room, where nobody sees what it does. */
+  readonly keeps?: true;
   /** `false` when it has nothing to do now. */
   readonly does: (hands: Hands, film: Film) => unknown;
 }
@@ -136,6 +149,7 @@ export const FILM_HANDS: readonly Hand[] = [
     says: 'here is the snap',
     group: 'Film',
     staff: true,
+    keeps: true,
     does: (h) => h.markHere('snap'),
   },
   {
@@ -145,6 +159,7 @@ export const FILM_HANDS: readonly Hand[] = [
     says: 'here is the contact',
     group: 'Film',
     staff: true,
+    keeps: true,
     does: (h) => h.markHere('contact'),
   },
   {
@@ -154,6 +169,7 @@ export const FILM_HANDS: readonly Hand[] = [
     says: 'here is the whistle',
     group: 'Film',
     staff: true,
+    keeps: true,
     does: (h) => h.markHere('whistle'),
   },
   { name: 'swap', key: 't', cap: 't', says: 'the other angle leads', group: 'Film', does: (h) => h.swap() },
@@ -191,6 +207,40 @@ export const FILM_HANDS: readonly Hand[] = [
     staff: true,
     does: (h) => h.measure(),
   },
+  {
+    name: 'write',
+    key: 'i',
+    cap: 'i',
+    says: 'write or draw on this frame',
+    group: 'Film',
+    staff: true,
+    does: (h) => h.write(),
+  },
+  {
+    name: 'room',
+    key: 'u',
+    cap: 'u',
+    says: 'for the room: film alone, no grades',
+    group: 'Film',
+    does: (h) => h.room(),
+  },
+  {
+    name: 'board',
+    key: 'b',
+    cap: 'b',
+    says: 'what was asked runs on the board beside the film',
+    group: 'Film',
+    does: (h) => h.board(),
+  },
+  {
+    name: 'beside',
+    key: 'B',
+    cap: 'shift b',
+    says: 'this rep beside another: on the first snap, then on the second',
+    group: 'Film',
+    staff: true,
+    does: (h) => h.beside(),
+  },
   { name: 'help', key: '?', cap: '?', says: 'this list', group: 'Film', does: (h) => h.help() },
   {
     name: 'run',
@@ -210,6 +260,7 @@ export const FILM_HANDS: readonly Hand[] = [
     says: 'everybody else did his job, next snap',
     group: 'Snaps',
     staff: true,
+    keeps: true,
     does: (h, film) => {
       film.restPlus();
       film.selected = null;
@@ -229,6 +280,7 @@ export const FILM_HANDS: readonly Hand[] = [
     says: mark.says,
     group: 'The man in hand',
     staff: true,
+    keeps: true,
     does: onMan((film, man) => markBy(film, man, mark)),
   })),
   {
@@ -238,6 +290,7 @@ export const FILM_HANDS: readonly Hand[] = [
     says: 'a note',
     group: 'The man in hand',
     staff: true,
+    keeps: true,
     does: onMan((_film, _man, h) => h.note()),
   },
   {
@@ -247,6 +300,7 @@ export const FILM_HANDS: readonly Hand[] = [
     says: 'no mark',
     group: 'The man in hand',
     staff: true,
+    keeps: true,
     does: onMan((film, man) => film.mark(man, null)),
   },
   ...FAULT_KEYS.map((key, i): Hand => ({
@@ -255,6 +309,7 @@ export const FILM_HANDS: readonly Hand[] = [
     says: `fault ${i + 1} of his block`,
     group: 'The man in hand',
     staff: true,
+    keeps: true,
     does: (_hands, film) => {
       const block = film.snap?.resolution.assignments.find((a) => a.blocker === film.selected)?.block ?? '';
       const fault = standardOf(block)?.faults[i];
@@ -278,18 +333,11 @@ export function useFilmKeys(hands: Hands): void {
     const column = /^[1-9]$/.test(event.key) ? hands.columns.value[Number(event.key) - 1] : undefined;
     if (column) return (film.selected = column.id);
     const hand = FILM_HANDS.find((h) => h.key === event.key);
-    if (!hand || (hand.staff && film.readOnly)) return false;
+    if (!hand || (hand.staff && film.readOnly) || (hand.keeps && hands.inRoom?.value)) return false;
     if (event.shiftKey && event.key === 'ArrowLeft') return hands.step(-FAR);
     if (event.shiftKey && event.key === 'ArrowRight') return hands.step(FAR);
     return hand.does(hands, film);
   }
 
-  useEventListener('keydown', (event: KeyboardEvent) => {
-    if (event.ctrlKey || event.metaKey || event.altKey || inField(event.target)) return;
-    // An open list of keys has the keyboard to itself.
-    if (event.target instanceof HTMLElement && event.target.closest('dialog')) return;
-    const onButton = event.target instanceof HTMLElement && ['BUTTON', 'A', 'SUMMARY'].includes(event.target.tagName);
-    if (onButton && (event.key === 'Enter' || event.key === ' ')) return;
-    if (press(event) !== false) event.preventDefault();
-  });
+  useKeys((event) => (hands.writing?.value ? false : press(event)));
 }

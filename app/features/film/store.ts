@@ -167,6 +167,11 @@ export const useFilm = defineStore('film', () => {
       if (snap.value?.id === of) snap.value = { ...snap.value, situation: answer.situation };
     });
 
+  /** What is written on the film of this snap is something else now. */
+  function setNotes(of: number, notes: SnapView['notes']): void {
+    if (snap.value?.id === of) snap.value = { ...snap.value, notes };
+  }
+
   /** Says at which frame of a clip the ball is snapped, first contact is made or it is whistled. */
   const markFrame = (clip: number, moment: Moment, frame: number): Promise<boolean> =>
     attempt(async () => {
@@ -216,6 +221,7 @@ export const useFilm = defineStore('film', () => {
     restPlus,
     resume,
     send,
+    setNotes,
     markFrame,
     changeSituation,
     changeCall,

@@ -1,5 +1,4 @@
-import { useEventListener } from '@vueuse/core';
-import { inField } from '~/features/hands/in-field';
+import { useKeys } from '~/features/hands/use-keys';
 import type { Step } from './steps';
 
 /** What the keys of the measuring place reach. */
@@ -73,12 +72,5 @@ export const MEASURE_HANDS: readonly MeasureHand[] = [
 
 /** Arrows and Enter point, letters run the film, digits choose the step. */
 export function useMeasureKeys(hands: MeasureHands): void {
-  useEventListener('keydown', (event: KeyboardEvent) => {
-    if (event.ctrlKey || event.metaKey || event.altKey || inField(event.target)) return;
-    if (event.target instanceof HTMLElement && event.target.closest('dialog')) return;
-    const onButton = event.target instanceof HTMLElement && ['BUTTON', 'A', 'SUMMARY'].includes(event.target.tagName);
-    if (onButton && (event.key === 'Enter' || event.key === ' ')) return;
-    const hand = MEASURE_HANDS.find((h) => h.key === event.key);
-    if (hand && hand.does(hands, event.shiftKey) !== false) event.preventDefault();
-  });
+  useKeys((event) => MEASURE_HANDS.find((h) => h.key === event.key)?.does(hands, event.shiftKey) ?? false);
 }

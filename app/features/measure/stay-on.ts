@@ -1,13 +1,8 @@
 import { computed, ref, watch, type Ref } from 'vue';
-import { project } from '#core/film/calibrate/camera';
-import { cameraDuring } from '#core/film/follow/carried';
-import { sinceSnap } from '#core/film/frames';
 import type { Pixel } from '#core/model/calibration';
 import type { FilmClip } from './steps';
+import { whereIs } from './where-is';
 import { useMeasure } from './store';
-
-/** The height of a man that a picture stays on, feet. */
-const CHEST = 3;
 
 /** Staying near on one man through a play, where he was followed on the film. */
 export function useStayOn(snapId: Ref<number | null>, man: Ref<string | null>) {
@@ -34,18 +29,8 @@ export function useStayOn(snapId: Ref<number | null>, man: Ref<string | null>) {
   }
 
   /** Where he is on a frame of a clip, in shares of the picture; `null` when it does not stay on anybody. */
-  function aimAt(clip: FilmClip, frame: number): Pixel | null {
-    const { followed } = measure.measuring;
-    const calibration = measure.calibrations[clip.id];
-    if (!on.value || !track.value || !followed || !calibration) return null;
-    const seconds = sinceSnap(frame, clip.snapFrame, clip.framesPerSecond);
-    const at = Math.round((seconds - followed.start) * followed.framesPerSecond);
-    const place = track.value.places[Math.max(0, Math.min(track.value.places.length - 1, at))]!;
-    const { spot, width, height } = calibration;
-    const there = { x: spot.x + place.x, y: spot.y + place.y, z: CHEST };
-    const pixel = project(cameraDuring(calibration, clip.angle, followed, seconds), there, calibration);
-    return pixel && { x: pixel.x / width, y: pixel.y / height };
-  }
+  const aimAt = (clip: FilmClip, frame: number): Pixel | null =>
+    on.value && track.value ? whereIs(track.value, measure, clip, frame) : null;
 
   return { on, problem, toggle, aimAt };
 }

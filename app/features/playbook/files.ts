@@ -3,9 +3,9 @@ import type { BookShelf } from '#core/calls/playbook';
 
 const SHELF: Record<string, BookShelf> = { scheme: 'schemes', front: 'fronts', formation: 'formations' };
 
-/** Hands a text over as a file. */
-export function download(name: string, text: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type: 'text/plain' }));
+/** Hands a text, or something else, over as a file. */
+export function download(name: string, what: string | Blob): void {
+  const url = URL.createObjectURL(typeof what === 'string' ? new Blob([what], { type: 'text/plain' }) : what);
   const link = Object.assign(document.createElement('a'), { href: url, download: name });
   link.click();
   URL.revokeObjectURL(url);

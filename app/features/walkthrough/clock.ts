@@ -1,5 +1,6 @@
 import { useRafFn } from '@vueuse/core';
 import { computed, ref, watch, type Ref } from 'vue';
+import { placesAt } from '#core/movement/run/places-at';
 import type { Run } from '#core/movement/run/run';
 
 /** A run on the board as film: where it stands, playing or still. Before the snap is frame 0. */
@@ -31,16 +32,7 @@ export function useClock(run: Ref<Run | null>) {
   });
 
   /** Everybody's place at this moment, by name, the ball among them; `null` before the snap. */
-  const places = computed<ReadonlyMap<string, { x: number; y: number }> | null>(() => {
-    const r = run.value;
-    const points = r?.frames[frame.value];
-    if (!r || !points || frame.value === 0) return null;
-    const ball = 2 * r.men.length;
-    return new Map([
-      ...r.men.map((m, i) => [m.id, { x: points[2 * i]!, y: points[2 * i + 1]! }] as const),
-      ['ball', { x: points[ball]!, y: points[ball + 1]! }],
-    ]);
-  });
+  const places = computed(() => (run.value ? placesAt(run.value, frame.value) : null));
   return {
     frame,
     last,
