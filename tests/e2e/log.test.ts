@@ -23,7 +23,7 @@ test('a game is logged snap by snap with the keyboard alone: what follows is the
   await page.goto(`/film/log/${game}`);
   const call = page.getByLabel('The call as you say it');
   await expect(call).toBeFocused();
-  await expect(page.getByText('No snap of week 1, Quillport Terns, is logged.')).toBeVisible();
+  await expect(page.getByText('No snap of week 1, Quillport Terns is logged.')).toBeVisible();
 
   await page.keyboard.type('Plough right');
   await page.keyboard.press('Tab');
@@ -66,6 +66,7 @@ test('who was on the field is said from a snap on, and a number two men wear is 
   await enter(page, 'coach', '/film');
   const game = await newGame(page, 'Graymoor Millers');
   await page.goto(`/film/log/${game}`);
+  await expect(page.getByLabel('The call as you say it')).toBeFocused();
   for (const snap of [1, 2, 3]) {
     await page.keyboard.press('Enter');
     await expect(page.getByRole('form', { name: `Snap ${snap + 1}, new` })).toBeVisible();

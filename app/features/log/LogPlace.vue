@@ -27,7 +27,8 @@ watch(
 const game = computed(() => log.games.find((g) => g.id === log.game) ?? null);
 const summary = computed(() => {
   const out = log.log.filter((s) => s.logged.notCounted).length;
-  return `${log.log.length} snaps in ${log.series.length} series${out ? `, ${out} not counted` : ''}`;
+  const snaps = log.log.length === 1 ? '1 snap' : `${log.log.length} snaps`;
+  return `${snaps} in ${log.series.length} series${out ? `, ${out} not counted` : ''}`;
 });
 function edit(number: number): void {
   log.edit(number);

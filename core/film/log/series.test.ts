@@ -112,6 +112,19 @@ describe('a correction', () => {
     );
   });
 
+  it('leaves a place that was first written down after it, and runs on from there', () => {
+    const [first, second, third] = logOf([4, 3, 1]);
+    const placed = [first!, { ...second!, toGoal: 65 }, { ...third!, toGoal: 62 }];
+    const next = correctSituation(placed, 0, { ...first!, gain: 6 });
+    expect(next.map((s) => [said(s), s.toGoal])).toEqual([
+      ['1 and 10', null],
+      ['2 and 4', 65],
+      ['3 and 1', 62],
+    ]);
+    const other = correctSituation(placed, 1, { ...placed[1]!, toGoal: 30 });
+    expect(other[2]!.toGoal).toBe(27);
+  });
+
   it('to what it was already changes nothing', () => {
     fc.assert(
       fc.property(log, fc.nat(11), (all, n) => {

@@ -50,13 +50,14 @@ const endOf = ({ gain, result, penalty }: Situation): Pick<Situation, 'gain' | '
   penalty,
 });
 
-const sameStart = (a: Situation, b: Situation): boolean =>
-  a.quarter === b.quarter &&
-  a.hash === b.hash &&
-  a.down === b.down &&
-  a.distance === b.distance &&
-  a.series === b.series &&
-  a.toGoal === b.toGoal;
+/** Whether a snap begins as it follows. Where the ball lies after it nobody can know when nobody wrote down where it lay before. */
+const begins = (own: Situation, follows: Situation): boolean =>
+  own.quarter === follows.quarter &&
+  own.hash === follows.hash &&
+  own.down === follows.down &&
+  own.distance === follows.distance &&
+  own.series === follows.series &&
+  (follows.toGoal === null || own.toGoal === follows.toGoal);
 
 /**
  * A game's situations in order after one of them was corrected. Those after it that were what followed from the one before are still: whoever
@@ -66,8 +67,10 @@ export function correctSituation(all: readonly Situation[], at: number, to: Situ
   const next = [...all];
   next[at] = to;
   for (let i = at + 1; i < all.length; i++) {
-    if (!sameStart(all[i]!, situationAfter(all[i - 1]!))) break;
-    next[i] = { ...situationAfter(next[i - 1]!), ...endOf(all[i]!) };
+    const own = all[i]!;
+    if (!begins(own, situationAfter(all[i - 1]!))) break;
+    const follows = situationAfter(next[i - 1]!);
+    next[i] = { ...follows, ...endOf(own), toGoal: follows.toGoal ?? own.toGoal };
   }
   return next;
 }
