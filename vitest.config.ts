@@ -20,6 +20,7 @@ export default defineConfig({
             'cli/**/*.test.ts',
             'demo/**/*.test.ts',
             'eyes/**/*.test.ts',
+            'server/**/*.test.ts',
             'app/**/*.test.ts',
             'tests/house/**/*.test.ts',
           ],

@@ -27,6 +27,18 @@ export const FilmFactsSchema = z.object({
 });
 export type FilmFacts = z.infer<typeof FilmFactsSchema>;
 
+/** Where a film was cut out of a recording: frames of it, both included, and the one on which the ball is snapped, if that is known. */
+export const CutOutSchema = z.object({
+  film: z.int(),
+  from: z.int().min(0),
+  to: z.int().min(0),
+  snap: z.int().min(0).nullable(),
+});
+export type CutOut = z.infer<typeof CutOutSchema>;
+
+/** How much the picture of a recording changes, so many times a second: the mean difference to the picture before, 0 to 255. */
+export const MotionSchema = z.object({ perSecond: z.number().positive(), values: z.array(z.number()) });
+
 export const FilmBodySchema = z.object({
   /** Share of the work that is done, 0 to 1. */
   progress: z.number().min(0).max(1).default(0),
@@ -39,6 +51,9 @@ export const FilmBodySchema = z.object({
   playable: z.string().nullable().default(null),
   still: z.string().nullable().default(null),
   keepSound: z.boolean().default(false),
+  cutOut: CutOutSchema.nullable().default(null),
+  /** Where in the storage the motion of a recording is, once it was looked at. */
+  motion: z.string().nullable().default(null),
 });
 export type FilmBody = z.infer<typeof FilmBodySchema>;
 
@@ -54,6 +69,11 @@ export interface FilmView {
   readonly problem: string;
   readonly facts: FilmFacts | null;
   readonly rewritten: readonly string[];
+  /** Cut out of a recording. */
+  readonly cut: boolean;
   /** The snap it shows, and from where. */
   readonly snap: { readonly id: number; readonly number: number; readonly angle: string } | null;
 }
+
+/** Longer than any play: a film that holds several snaps, seconds. */
+export const RECORDING_FROM = 25;

@@ -26,6 +26,7 @@ const FILM: FilmView = {
     sound: false,
   },
   rewritten: [],
+  cut: false,
   snap: null,
 };
 

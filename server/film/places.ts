@@ -45,13 +45,19 @@ interface Kept {
   readonly name: string;
 }
 
-/** Where a film's files are in the storage, whether they are there yet or not: as it came, written anew, a still. */
-export function filmKeys({ id, programId, name }: Kept): { original: string; written: string; still: string } {
+/** Where a film's files are in the storage, whether they are there yet or not: as it came, written anew, a still, its motion. */
+export function filmKeys({ id, programId, name }: Kept): {
+  original: string;
+  written: string;
+  still: string;
+  motion: string;
+} {
   const own = `p${programId}/${id}`;
   return {
     original: `${own}-as-it-came${extname(name).toLowerCase().slice(0, 6)}`,
     written: `${own}.mp4`,
     still: `${own}.jpg`,
+    motion: `${own}-motion.json`,
   };
 }
 

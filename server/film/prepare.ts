@@ -1,11 +1,11 @@
 import { createHash } from 'node:crypto';
 import { createReadStream, existsSync } from 'node:fs';
-import { mkdir, rm } from 'node:fs/promises';
+import { mkdir, rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { Op } from 'sequelize';
 import { planFilm } from '#core/film/incoming/plan';
-import type { FilmBody, FilmFacts } from '#core/model/film';
+import type { CutOut, FilmBody, FilmFacts } from '#core/model/film';
 import { database } from '../db/database';
 import { filmBody } from '../db/mappers';
 import { FilmRow } from '../db/models';
@@ -78,6 +78,41 @@ async function refuse(row: FilmRow, problem: string): Promise<void> {
 }
 
 async function work(row: FilmRow, places: FilmPlaces, abort: AbortController): Promise<void> {
+  const { cutOut } = filmBody(row);
+  return cutOut ? cut(row, cutOut, places, abort) : takeIn(row, places, abort);
+}
+
+/** Writes what is cut out of a recording as a film of its own: the same frames, the first of them being frame 0. */
+async function cut(
+  row: FilmRow,
+  { film, from, to }: CutOut,
+  places: FilmPlaces,
+  abort: AbortController,
+): Promise<void> {
+  const recording = await FilmRow.findOne({ where: { id: film, programId: row.programId, state: 'ready' } });
+  const source = recording && filmBody(recording);
+  if (!source?.facts || !source.playable) throw new Refused('The recording it is cut out of is gone');
+  const { facts, playable } = source;
+  const own = join(places.writing, String(row.id));
+  await mkdir(own, { recursive: true });
+  const written = join(own, 'written.mp4');
+  const plan = { ...planFilm(facts), why: [] };
+  const part = { from, frames: to - from + 1, rate: facts.rate };
+  const sound = filmBody(row).keepSound;
+  await writeFilm(places.storage.localFile(playable), written, { plan, sound, part }, () => undefined, abort.signal);
+  const probed = await probeFilm(written);
+  if (!probed.ok) throw new Error(`what was cut out cannot be read: ${probed.problem}`);
+  if (probed.facts.frames !== part.frames)
+    throw new Error(`${part.frames} frames were to be cut out, ${probed.facts.frames} came`);
+  const key = filmKeys(row).written;
+  const { size } = await stat(written);
+  const checksum = await checksumOf(written, abort.signal);
+  await places.storage.adopt(written, key);
+  await FilmRow.update({ bytes: String(size) }, { where: { id: row.id } });
+  await show(row, places, { playable: key, original: null, facts: probed.facts, why: [], checksum, own }, abort);
+}
+
+async function takeIn(row: FilmRow, places: FilmPlaces, abort: AbortController): Promise<void> {
   const original = await keepOriginal(row, places);
   const file = places.storage.localFile(original);
   const checksum = await checksumOf(file, abort.signal);
@@ -87,19 +122,26 @@ async function work(row: FilmRow, places: FilmPlaces, abort: AbortController): P
   const own = join(places.writing, String(row.id));
   await mkdir(own, { recursive: true });
   const { playable, facts, why } = await makePlayable(row, places, { file, original, facts: probed.facts, own }, abort);
+  await show(row, places, { playable, original, facts, why, checksum, own }, abort);
+}
+
+interface Made {
+  readonly playable: string;
+  readonly original: string | null;
+  readonly facts: FilmFacts;
+  readonly why: string[];
+  readonly checksum: string;
+  readonly own: string;
+}
+
+/** The film can be watched from now on. */
+async function show(row: FilmRow, places: FilmPlaces, made: Made, { signal }: AbortController): Promise<void> {
+  const { playable, original, facts, why, checksum, own } = made;
   const { still } = filmKeys(row);
-  await takeStill(places.storage.localFile(playable), facts.duration / 2, join(own, 'still.jpg'), abort.signal);
+  await takeStill(places.storage.localFile(playable), facts.duration / 2, join(own, 'still.jpg'), signal);
   await places.storage.adopt(join(own, 'still.jpg'), still);
-  const body: FilmBody = {
-    ...filmBody(row),
-    progress: 1,
-    problem: '',
-    facts,
-    rewritten: why,
-    original,
-    playable,
-    still,
-  };
+  const kept = { ...filmBody(row), progress: 1, problem: '', facts };
+  const body: FilmBody = { ...kept, rewritten: why, original, playable, still };
   await filmIsReady(row, checksum, body);
 }
 

@@ -2,6 +2,8 @@ import { execFile, spawn } from 'node:child_process';
 import { promisify } from 'node:util';
 import type { FilmPlan } from '#core/film/incoming/plan';
 import { readProbe, type Probed } from '#core/film/incoming/probe';
+import type { Motion } from '#core/film/recording/suggest';
+import { MotionReader } from './motion-reader';
 
 /*
  * Film files come from anywhere: the programs that read them run with little memory and time, see no network, and open no kind of file
@@ -58,15 +60,26 @@ export async function probeFilm(file: string): Promise<Probed> {
   }
 }
 
+/** What is written of a film: all of it, or so many frames from one on. Frames count from 0 and last alike. */
+export interface Part {
+  readonly from: number;
+  readonly frames: number;
+  readonly rate: number;
+}
+/** Half a frame before one, so that rounding never shows the one before. */
+const seekTo = ({ from, rate }: Part): string[] => ['-ss', String(Math.max(0, (from - 0.5) / rate))];
+
 /** How a film is written anew: every frame as long as the next, and one in fifteen that stands alone. */
-function writingArgs(file: string, plan: FilmPlan, sound: boolean, to: string): string[] {
+function writingArgs(file: string, plan: FilmPlan, sound: boolean, to: string, part: Part | null): string[] {
   return [
     ...[
       '-v',
       'error',
+      ...(part ? seekTo(part) : []),
       ...READING,
       '-i',
       file,
+      ...(part ? ['-frames:v', String(part.frames), '-t', String((part.frames + 0.5) / part.rate)] : []),
       '-map',
       '0:V:0',
       ...(sound ? ['-map', '0:a:0?'] : ['-an']),
@@ -85,14 +98,31 @@ export class Cancelled extends Error {}
 export function writeFilm(
   file: string,
   to: string,
-  { plan, sound }: { plan: FilmPlan; sound: boolean },
+  { plan, sound, part = null }: { plan: FilmPlan; sound: boolean; part?: Part | null },
   told: (seconds: number) => void,
   signal: AbortSignal,
 ): Promise<void> {
-  return run('ffmpeg', writingArgs(file, plan, sound, to), signal, (line) => {
-    const micros = /^out_time_us=(\d+)/.exec(line)?.[1];
-    if (micros !== undefined) told(Number(micros) / 1e6);
+  return run('ffmpeg', writingArgs(file, plan, sound, to, part), signal, (bytes) => {
+    for (const line of bytes.toString().split('\n')) {
+      const micros = /^out_time_us=(\d+)/.exec(line)?.[1];
+      if (micros !== undefined) told(Number(micros) / 1e6);
+    }
   });
+}
+
+/** Pictures a second, and their size, from which the motion of a recording is read: pixels. */
+const LOOK = { perSecond: 10, width: 96, height: 54 } as const;
+
+/** How much the picture changes through a film; 0 for its first picture. */
+export function readMotion(file: string, signal: AbortSignal): Promise<Motion> {
+  const { perSecond, width, height } = LOOK;
+  const args = [
+    ...['-v', 'error', ...READING, '-i', file, '-map', '0:V:0', '-an', '-sn', '-dn'],
+    ...['-vf', `fps=${perSecond},scale=${width}:${height}`, '-pix_fmt', 'gray', '-threads', '1'],
+    ...['-f', 'rawvideo', 'pipe:1'],
+  ];
+  const reader = new MotionReader(width * height);
+  return run('ffmpeg', args, signal, (part) => reader.take(part)).then(() => ({ perSecond, values: reader.values }));
 }
 
 /** A still of a film, 320 pixels wide. */
@@ -107,7 +137,7 @@ export const takeStill = (file: string, at: number, to: string, signal: AbortSig
     () => undefined,
   );
 
-function run(name: string, own: readonly string[], signal: AbortSignal, told: (line: string) => void): Promise<void> {
+function run(name: string, own: readonly string[], signal: AbortSignal, told: (part: Buffer) => void): Promise<void> {
   const [program, args] = limited(WRITE_SECONDS, name, own);
   return new Promise((done, fail) => {
     const child = spawn(program, args, { stdio: ['ignore', 'pipe', 'pipe'], timeout: WRITE_SECONDS * 1000 });
@@ -116,7 +146,7 @@ function run(name: string, own: readonly string[], signal: AbortSignal, told: (l
     if (signal.aborted) stop();
     let trouble = '';
     child.stderr.on('data', (part: Buffer) => (trouble = (trouble + part.toString()).slice(-2000)));
-    child.stdout.on('data', (part: Buffer) => part.toString().split('\n').forEach(told));
+    child.stdout.on('data', told);
     child.on('error', fail);
     child.on('close', (code) => {
       signal.removeEventListener('abort', stop);

@@ -1,11 +1,13 @@
 import PgBoss from 'pg-boss';
 import { FilmRow } from '../db/models';
+import { lookForSnaps } from '../film/look';
 import { prepareFilm } from '../film/prepare';
 import type { FilmPlaces } from '../film/places';
 
 /** The queue owns its schema in the database; several processes share it. */
 const SCHEMA = 'jobs';
 const PREPARE = 'prepare-film';
+const LOOK = 'look-for-snaps';
 
 let queue: PgBoss | null = null;
 
@@ -15,7 +17,11 @@ export async function startQueue(databaseUrl: string, places: FilmPlaces): Promi
   boss.on('error', (problem) => console.error('job queue:', problem.message));
   await boss.start();
   await boss.createQueue(PREPARE, { name: PREPARE, policy: 'short', retryLimit: 2, expireInSeconds: 4 * 3600 });
+  await boss.createQueue(LOOK, { name: LOOK, policy: 'short', retryLimit: 1, expireInSeconds: 4 * 3600 });
   queue = boss;
+  await boss.work<{ film: number }>(LOOK, { pollingIntervalSeconds: 0.5 }, async (jobs) => {
+    for (const job of jobs) await lookForSnaps(job.data.film, places);
+  });
   await boss.work<{ film: number }>(PREPARE, { pollingIntervalSeconds: 0.5 }, async (jobs) => {
     for (const job of jobs) await prepareFilm(job.data.film, places);
   });
@@ -26,6 +32,11 @@ export async function startQueue(databaseUrl: string, places: FilmPlaces): Promi
 /** Puts a film into the queue; once more while it is there changes nothing. */
 export async function askFor(film: number): Promise<void> {
   await queue?.send(PREPARE, { film }, { singletonKey: String(film) });
+}
+
+/** Lets a recording be looked at for snaps; once more while it is in the queue changes nothing. */
+export async function askToLook(film: number): Promise<void> {
+  await queue?.send(LOOK, { film }, { singletonKey: String(film) });
 }
 
 export async function stopQueue(): Promise<void> {

@@ -53,7 +53,7 @@ export async function listFilms(member: Member): Promise<FilmView[]> {
   return rows.map((row) => {
     const clip = clips.find((c) => c.filmId === row.id);
     const snap = snaps.find((s) => s.id === clip?.snapId);
-    const { progress, problem, facts, rewritten } = filmBody(row);
+    const { progress, problem, facts, rewritten, cutOut } = filmBody(row);
     return {
       id: row.id,
       name: row.name,
@@ -65,6 +65,7 @@ export async function listFilms(member: Member): Promise<FilmView[]> {
       problem,
       facts,
       rewritten,
+      cut: cutOut !== null,
       snap: clip && snap ? { id: snap.id, number: snap.number, angle: clip.angle } : null,
     };
   });
@@ -112,11 +113,12 @@ export async function steerFilm(member: Member, id: number, what: 'cancel' | 're
   return what === 'retry';
 }
 
-/** What a snap's clip begins with: its frames, and marks nobody has set yet. */
-function newClip({ facts }: FilmBody): ClipBody {
+/** What a snap's clip begins with: its frames, and marks nobody has set yet; the snap where it was cut out with it. */
+function newClip({ facts, cutOut }: FilmBody): ClipBody {
   if (!facts) throw conflict('This film is not ready yet.');
   const last = facts.frames - 1;
-  return { framesPerSecond: facts.rate, frames: facts.frames, snapFrame: 0, contactFrame: 0, whistleFrame: last };
+  const snap = cutOut?.snap == null ? 0 : Math.min(last, cutOut.snap - cutOut.from);
+  return { framesPerSecond: facts.rate, frames: facts.frames, snapFrame: snap, contactFrame: snap, whistleFrame: last };
 }
 
 /** Films and snaps of a game find each other one at a time, so that neither misses the other. */

@@ -14,6 +14,7 @@ const film = (id: number, change: Partial<FilmView> = {}): FilmView => ({
   problem: '',
   facts: null,
   rewritten: [],
+  cut: false,
   snap: null,
   ...change,
 });
