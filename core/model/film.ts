@@ -76,4 +76,4 @@ export interface FilmView {
 }
 
 /** Longer than any play: a film that holds several snaps, seconds. */
-export const RECORDING_FROM = 25;
+export const RECORDING_FROM = 20;

@@ -4,6 +4,7 @@ import { readClipName } from '#core/film/incoming/name';
 import type { FilmView } from '#core/model/film';
 import { ANGLES, type Angle } from '#core/model/snap';
 import { sayBytes, sayFilm } from '#core/reports/film-lines';
+import { isRecording } from '~/features/recording/store';
 import { useFilmIn } from './store';
 
 const props = defineProps<{ film: FilmView }>();
@@ -76,6 +77,7 @@ const asked = computed(() => (store.asked?.film === props.film.id ? store.asked 
     </div>
     <span v-else class="shows" />
     <div class="acts">
+      <NuxtLink v-if="isRecording(film)" :to="`/film/cut/${film.id}`">Cut into snaps</NuxtLink>
       <button v-if="isBusy" class="plain link" type="button" @click="store.steer(film.id, 'cancel')">Stop</button>
       <button v-if="canRetry" class="plain link" type="button" @click="store.steer(film.id, 'retry')">Try again</button>
       <button class="plain link" type="button" @click="store.remove(film.id)">Delete</button>

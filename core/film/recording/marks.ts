@@ -8,36 +8,36 @@ export interface Cut {
   readonly to: number;
 }
 
-/** Pieces in seconds as cuts in frames, numbered from `first` on. */
+/** Pieces in seconds as cuts in frames, numbered from `first` on. Where one begins as another ends, the frame is the later one's. */
 export function cutsOf(pieces: readonly Piece[], rate: number, frames: number, first: number): Cut[] {
   const frame = (seconds: number): number => Math.max(0, Math.min(frames - 1, Math.round(seconds * rate)));
-  return pieces.map(({ from, snap, to }, i) => ({
-    number: first + i,
-    from: frame(from),
-    snap: snap === null ? null : frame(snap),
-    to: frame(to),
-  }));
+  return pieces.map(({ from, snap, to }, i) => {
+    const next = pieces[i + 1];
+    return {
+      number: first + i,
+      from: frame(from),
+      snap: snap === null ? null : frame(snap),
+      to: next ? Math.min(frame(to), frame(next.from) - 1) : frame(to),
+    };
+  });
 }
 
-/** The cuts in order of the recording, numbered anew from the first one's number on. */
-export function renumber(cuts: readonly Cut[]): Cut[] {
-  const sorted = [...cuts].sort((a, b) => a.from - b.from);
-  const first = Math.min(...sorted.map((c) => c.number), Infinity);
-  return sorted.map((cut, i) => ({ ...cut, number: first + i }));
-}
+/** The cuts in order of the recording, numbered from `first` on. */
+export const renumber = (cuts: readonly Cut[], first: number): Cut[] =>
+  [...cuts].sort((a, b) => a.from - b.from).map((cut, i) => ({ ...cut, number: first + i }));
 
 /**
  * Puts a cut among others: it takes what overlaps it, wholly or in part, from them, so that no frame is in two. What is left of another one
- * without its snap, or of no length, goes.
+ * without its snap, or of no length, goes. All are numbered from `first` on.
  */
-export function putCut(cuts: readonly Cut[], cut: Cut): Cut[] {
+export function putCut(cuts: readonly Cut[], cut: Cut, first: number): Cut[] {
   const others = cuts.flatMap((other): Cut[] => {
     if (other.to < cut.from || other.from > cut.to) return [other];
     const rest = other.from < cut.from ? { ...other, to: cut.from - 1 } : { ...other, from: cut.to + 1 };
     const isWhole = rest.from < rest.to && (rest.snap === null || (rest.snap >= rest.from && rest.snap <= rest.to));
     return isWhole ? [rest] : [];
   });
-  return renumber([...others, cut]);
+  return renumber([...others, cut], first);
 }
 
 /** The same moments in another recording of the game that shows them `shift` seconds later; cuts it does not hold whole are left out. */

@@ -80,7 +80,7 @@ describe('cuts of a recording', () => {
   it('never share a frame, are numbered in order, and hold the one put last as it was put', () => {
     fc.assert(
       fc.property(fc.array(cut, { minLength: 1, maxLength: 12 }), (all) => {
-        const put = all.reduce<Cut[]>(putCut, []);
+        const put = all.reduce<Cut[]>((cuts, one) => putCut(cuts, one, 1), []);
         expect(put.map((c) => c.number)).toEqual(put.map((_, i) => i + 1));
         for (const [i, c] of put.entries()) {
           expect(c.from).toBeLessThan(c.to);
@@ -91,6 +91,19 @@ describe('cuts of a recording', () => {
         expect(put.some((c) => c.from === from && c.to === to)).toBe(true);
       }),
     );
+  });
+
+  it('share no frame where a camera was stopped between two pieces', () => {
+    const pieces = [
+      { from: 0, snap: 1, to: 4 },
+      { from: 4, snap: 5, to: 8 },
+    ];
+    const cuts = cutsOf(pieces, 30, 300, 1);
+    expect(cuts.map((c) => [c.from, c.to])).toEqual([
+      [0, 119],
+      [120, 240],
+    ]);
+    expect(cuts.reduce<Cut[]>((all, c) => putCut(all, c, 1), [])).toEqual(cuts);
   });
 
   it('come from pieces in frames, and are the same moments in another recording', () => {
@@ -105,6 +118,9 @@ describe('cuts of a recording', () => {
     ]);
     expect(inOther(cuts, 30, { rate: 60, frames: 600 }, 2)).toEqual([{ number: 7, from: 180, snap: 270, to: 360 }]);
     expect(inOther(cuts, 30, { rate: 60, frames: 600 }, -1.5)).toEqual([{ number: 8, from: 210, snap: null, to: 508 }]);
-    expect(renumber([])).toEqual([]);
+    expect(renumber([...cuts].reverse(), 30).map((c) => [c.number, c.from])).toEqual([
+      [30, 30],
+      [31, 150],
+    ]);
   });
 });
