@@ -38,6 +38,8 @@ export default defineNuxtConfig({
   runtimeConfig: {
     databaseUrl: '',
     filmDir: '',
+    /** A bucket for film that several machines share; without one film is in the folder. */
+    filmS3: { endpoint: '', region: 'us-east-1', bucket: '' },
     demo: false,
     session: { name: 'violet-chalk', maxAge: SESSION_SECONDS, password: '', sessionHeader: false as const },
   },

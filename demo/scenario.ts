@@ -1,5 +1,7 @@
 import type { FaultId } from '#core/model/faults';
 import { ALL_PLUS, type Grade } from '#core/model/grade';
+import type { Cut } from '#core/film/log/cut';
+import type { FilmNote } from '#core/model/film-note';
 import { FIRST_SNAP } from '#core/film/log/series';
 import type { Angle, Call, ClipBody, Situation } from '#core/model/snap';
 import type { Side } from '#core/model/side';
@@ -108,6 +110,43 @@ const FRONTS = {
   'Odd, edge': 'LE 5 left; N 0; RE 5 right; W 20 left; M 20 right; W edge left',
   Bear: 'LE 9 left; L 3 left; N 0; R 3 right; RE 9 right; W 20 left; M 20 right',
 } as const;
+
+/** What was really said at the line, by snap. */
+export const DEMO_SAID: Readonly<Record<number, string>> = {
+  2: 'Ferry, Ferry',
+  4: 'Granite left',
+  6: 'Nothing was said',
+  14: 'Granite, both sides',
+};
+
+/** What the coach has written and drawn on film, by snap; frames of the clip, places in shares of the picture. */
+export const DEMO_NOTES: Readonly<Record<number, { angle: Angle; note: FilmNote }>> = {
+  5: {
+    angle: 'end zone',
+    note: {
+      frame: 34,
+      until: 64,
+      text: 'Too deep round the end: flat down the line, and look inside first',
+      shapes: [
+        {
+          kind: 'arrow',
+          at: [
+            { x: 0.56, y: 0.52 },
+            { x: 0.4, y: 0.47 },
+          ],
+        },
+        { kind: 'spot', at: [{ x: 0.44, y: 0.38 }] },
+      ],
+      players: true,
+    },
+  },
+};
+
+/** Cuts the coach has kept. */
+export const DEMO_CUTS: readonly { name: string; cut: Cut }[] = [
+  { name: 'Doubles of the right guard', cut: { man: ['RG'], block: ['double'] } },
+  { name: 'Power on third down', cut: { play: ['power'], down: ['3rd'] } },
+];
 
 /** What a man does wrong on film; `falls` is one that no rule can foresee. */
 export interface FilmFault {

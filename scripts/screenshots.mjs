@@ -1,5 +1,9 @@
 // Takes the pictures of docs/screenshots from the demo: node scripts/screenshots.mjs [URL] [only-this-one ...]
 import { chromium } from '@playwright/test';
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 const [url = 'http://localhost:4170', ...only] = process.argv.slice(2);
@@ -16,6 +20,32 @@ const SHOTS = [
     async (page) => {
       for (let i = 0; i < 52; i++) await page.keyboard.press('ArrowRight');
       await page.keyboard.press('4');
+    },
+  ],
+  [
+    'beside-board',
+    '/film/beside?one=3&two=8&man=RG',
+    'board',
+    async (page) => {
+      await page.waitForTimeout(800);
+      await page.keyboard.press('z');
+      await page.keyboard.press('k');
+    },
+  ],
+  ['log-paper', '/film/log', 'paper'],
+  [
+    'cutting-paper',
+    '/film/in',
+    'paper',
+    async (page) => {
+      await page.getByRole('button', { name: 'Choose clips' }).isEnabled();
+      await page.waitForTimeout(500);
+      await page.getByLabel('Films to bring in').setInputFiles(recording('first half end zone.mp4'));
+      await page.getByRole('link', { name: 'Cut into snaps' }).click({ timeout: 60_000 });
+      await page.getByRole('button', { name: /^Take all/ }).waitFor({ timeout: 60_000 });
+      await page.keyboard.press('ArrowDown');
+      for (let i = 0; i < 3; i++) await page.keyboard.press('Enter');
+      await page.waitForTimeout(1000);
     },
   ],
   [
@@ -97,6 +127,26 @@ const SHOTS = [
     async (page) => page.getByRole('combobox', { name: 'Compare with' }).selectOption({ label: 'Inside zone, pairs' }),
   ],
 ];
+
+/** The first eight plays of the demo as one recording, as a camera that is stopped in between writes them. */
+function recording(name) {
+  const file = join(mkdtempSync(join(tmpdir(), 'violet-chalk-')), name);
+  const clip = (n) => fileURLToPath(new URL(`../demo/film/snap-0${n}-end-zone.webm`, import.meta.url));
+  const inputs = [1, 2, 3, 4, 5, 6, 7, 8].flatMap((n) => ['-i', clip(n)]);
+  const args = [
+    ...inputs,
+    '-filter_complex',
+    'concat=n=8:v=1:a=0',
+    '-c:v',
+    'libx264',
+    '-pix_fmt',
+    'yuv420p',
+    '-g',
+    '15',
+  ];
+  execFileSync('ffmpeg', ['-v', 'error', '-nostdin', '-y', ...args, file]);
+  return file;
+}
 
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',

@@ -16,7 +16,10 @@ export async function lookForSnaps(filmId: number, places: FilmPlaces): Promise<
   await database();
   const row = await FilmRow.findByPk(filmId);
   if (row?.state !== 'ready' || filmBody(row).motion) return;
-  const motion = await readMotion(places.storage.localFile(filmBody(row).playable!), new AbortController().signal);
+  const motion = await readMotion(
+    await places.storage.localFile(filmBody(row).playable!),
+    new AbortController().signal,
+  );
   const own = join(places.writing, `look-${filmId}`);
   await mkdir(own, { recursive: true });
   const { motion: key } = filmKeys(row);
@@ -35,5 +38,5 @@ export async function lookForSnaps(filmId: number, places: FilmPlaces): Promise<
 export async function keptMotion(row: FilmRow, { storage }: FilmPlaces): Promise<Motion | null> {
   const { motion } = filmBody(row);
   if (!motion || !(await storage.has(motion))) return null;
-  return MotionSchema.parse(JSON.parse(await readFile(storage.localFile(motion), 'utf8')));
+  return MotionSchema.parse(JSON.parse(await readFile(await storage.localFile(motion), 'utf8')));
 }

@@ -1,5 +1,6 @@
 import { rm } from 'node:fs/promises';
 import { extname, join } from 'node:path';
+import { S3Storage } from '../storage/s3';
 import { FolderStorage, type FilmStorage } from '../storage/storage';
 
 /** Where film goes on this machine. */
@@ -13,14 +14,22 @@ export interface FilmPlaces {
   readonly writing: string;
 }
 
-export const placesIn = (folder: string): FilmPlaces => ({
-  storage: new FolderStorage(folder),
+export const placesIn = (folder: string, storage: FilmStorage = new FolderStorage(folder)): FilmPlaces => ({
+  storage,
   arriving: join(folder, 'arriving'),
   watched: join(folder, 'watched'),
   writing: join(folder, 'writing'),
 });
 
-export const filmPlaces = (): FilmPlaces => placesIn(String(useRuntimeConfig().filmDir));
+let shared: FilmStorage | null = null;
+
+/** As this machine is set up: film in its folder, or in a bucket when one is named. */
+export function filmPlaces(): FilmPlaces {
+  const { filmDir, filmS3 } = useRuntimeConfig();
+  const folder = String(filmDir);
+  if (filmS3.bucket) shared ??= new S3Storage(filmS3, folder);
+  return placesIn(folder, shared ?? undefined);
+}
 
 interface Named {
   readonly id: number;

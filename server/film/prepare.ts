@@ -99,7 +99,8 @@ async function cut(
   const plan = { ...planFilm(facts), why: [] };
   const part = { from, frames: to - from + 1, rate: facts.rate };
   const sound = filmBody(row).keepSound;
-  await writeFilm(places.storage.localFile(playable), written, { plan, sound, part }, () => undefined, abort.signal);
+  const file = await places.storage.localFile(playable);
+  await writeFilm(file, written, { plan, sound, part }, () => undefined, abort.signal);
   const probed = await probeFilm(written);
   if (!probed.ok) throw new Error(`what was cut out cannot be read: ${probed.problem}`);
   if (probed.facts.frames !== part.frames)
@@ -114,7 +115,7 @@ async function cut(
 
 async function takeIn(row: FilmRow, places: FilmPlaces, abort: AbortController): Promise<void> {
   const original = await keepOriginal(row, places);
-  const file = places.storage.localFile(original);
+  const file = await places.storage.localFile(original);
   const checksum = await checksumOf(file, abort.signal);
   await refuseTwin(row, checksum, original, places);
   const probed = await probeFilm(file);
@@ -138,7 +139,7 @@ interface Made {
 async function show(row: FilmRow, places: FilmPlaces, made: Made, { signal }: AbortController): Promise<void> {
   const { playable, original, facts, why, checksum, own } = made;
   const { still } = filmKeys(row);
-  await takeStill(places.storage.localFile(playable), facts.duration / 2, join(own, 'still.jpg'), signal);
+  await takeStill(await places.storage.localFile(playable), facts.duration / 2, join(own, 'still.jpg'), signal);
   await places.storage.adopt(join(own, 'still.jpg'), still);
   const kept = { ...filmBody(row), progress: 1, problem: '', facts };
   const body: FilmBody = { ...kept, rewritten: why, original, playable, still };

@@ -92,6 +92,14 @@ export async function stillOf(member: Member, id: number): Promise<string> {
   return still;
 }
 
+/** Where the file as it came is in the storage, and what it was called. */
+export async function originalOf(member: Member, id: number): Promise<{ key: string; name: string }> {
+  const row = await ownFilm(member, id);
+  const { original } = filmBody(row);
+  if (!original) throw createError({ statusCode: 404, message: 'Of this film nothing was kept as it came.' });
+  return { key: original, name: row.name };
+}
+
 const conflict = (message: string) => createError({ statusCode: 409, message: `${message} Nothing was changed.` });
 
 /** Stops the work on a film, or begins it again; what is in neither state for it is refused. Says whether there is work to do. */

@@ -2,8 +2,10 @@ import type { Transaction } from 'sequelize';
 import {
   CalibrationRow,
   ClipRow,
+  CutRow,
   DocumentRow,
   DocumentVersionRow,
+  FilmNoteRow,
   GameRow,
   GradeRow,
   MeasuringRow,
@@ -18,10 +20,13 @@ import { database } from '../db/database';
 import { hashPassword } from '../session/passwords';
 import {
   DEMO_ACCOUNTS,
+  DEMO_CUTS,
   DEMO_FRONTS,
   DEMO_GRADES,
   DEMO_LINEUP,
+  DEMO_NOTES,
   DEMO_PROGRAM,
+  DEMO_SAID,
   DEMO_ROSTER,
   DEMO_SNAPS,
   demoClip,
@@ -85,6 +90,10 @@ export async function loadDemo(): Promise<void> {
         { transaction },
       );
     }
+    await CutRow.bulkCreate(
+      DEMO_CUTS.map(({ name, cut }) => ({ programId, userId: users[0]!, name, body: cut })),
+      { transaction },
+    );
     for (const [i, snap] of DEMO_SNAPS.entries()) {
       const number = i + 1;
       const row = await SnapRow.create(
@@ -96,7 +105,7 @@ export async function loadDemo(): Promise<void> {
             call: snap.call,
             situation: snap.situation,
             resolution: workOut(snap.call),
-            logged: { personnel: personnelOf(snap.call.formation) },
+            logged: { personnel: personnelOf(snap.call.formation), said: DEMO_SAID[number] ?? '' },
           },
         },
         { transaction },
@@ -111,6 +120,11 @@ export async function loadDemo(): Promise<void> {
         })),
         { transaction, returning: true },
       );
+      const written = DEMO_NOTES[number];
+      if (written) {
+        const { id: clipId } = clips.find((c) => c.angle === written.angle)!;
+        await FilmNoteRow.create({ programId, clipId, userId: users[0]!, body: written.note }, { transaction });
+      }
       await loadMeasured(number, row, clips, users[0]!, transaction);
       await GradeRow.bulkCreate(
         (DEMO_GRADES[number] ?? []).map(({ blocker, grade }) => ({

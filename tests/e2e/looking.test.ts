@@ -25,27 +25,27 @@ test('snaps are cut by man and block, kept under a name, sent as an address, and
   await page.getByLabel('Only those by').selectOption('man');
   await page.getByLabel('man', { exact: true }).selectOption('RG');
   await page.getByLabel('Only those by').selectOption('block');
-  await page.getByLabel('block', { exact: true }).selectOption({ label: 'double (5)' });
-  await expect(page).toHaveURL(/man=RG&block=double/);
+  await page.getByLabel('block', { exact: true }).selectOption({ label: 'pull and lead (4)' });
+  await expect(page).toHaveURL(/man=RG&block=pull/);
   const cut = await numbers();
-  expect(cut).toHaveLength(5);
+  expect(cut).toHaveLength(4);
   await list.getByRole('button', { name: 'keep this cut' }).click();
-  await list.getByLabel('Name of the cut').fill('Doubles of the right guard');
+  await list.getByLabel('Name of the cut').fill('Pulls of the right guard');
   await list.getByRole('button', { name: 'keep', exact: true }).click();
-  await expect(list.getByLabel('Kept cut')).toContainText('Doubles of the right guard');
+  await expect(list.getByLabel('Kept cut')).toContainText('Pulls of the right guard');
   await list.getByRole('button', { name: 'all snaps' }).click();
   await expect.poll(async () => (await numbers()).length).toBe(snaps.length);
-  await list.getByLabel('Kept cut').selectOption({ label: 'Doubles of the right guard' });
+  await list.getByLabel('Kept cut').selectOption({ label: 'Pulls of the right guard' });
   await expect.poll(numbers).toEqual(cut);
   await page.reload();
   await expect.poll(numbers).toEqual(cut);
-  await list.getByRole('listitem').nth(2).getByRole('link').click();
-  await expect(page.getByText(`Snap ${cut[2]}:`)).toBeVisible();
+  await list.getByRole('listitem').nth(1).getByRole('link').click();
+  await expect(page.getByText(`Snap ${cut[1]}:`)).toBeVisible();
   await page.keyboard.press('ArrowDown');
-  await expect(page.getByText(`Snap ${cut[3]}:`)).toBeVisible();
+  await expect(page.getByText(`Snap ${cut[2]}:`)).toBeVisible();
   await loaded(page);
   await page.keyboard.press('r');
-  await expect(page.getByText(`Snap ${cut[4]}:`)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(`Snap ${cut[3]}:`)).toBeVisible({ timeout: 30_000 });
   // The last one ends it.
   await expect(page.getByRole('button', { name: 'r one after the other' })).toHaveAttribute('aria-pressed', 'false', {
     timeout: 30_000,
@@ -115,18 +115,18 @@ test('film is drawn and written on without a mouse, kept, and goes out as captio
 
 test('for the room there are no grades, and no key gives one', async ({ page }) => {
   await enter(page, 'coach', '/film');
-  const snap = (await snapsOf(page))[1]!;
+  const snap = (await snapsOf(page))[12]!;
   await page.goto(`/film/${snap.id}`);
   await loaded(page);
-  const before = (await snapsOf(page))[1]!.graded;
+  const before = (await snapsOf(page))[12]!.graded;
   await page.keyboard.press('u');
   await expect(page.getByRole('table', { name: 'Grades' })).toHaveCount(0);
   await expect(page.getByRole('complementary', { name: 'Snaps' })).toHaveCount(0);
   for (const key of ['2', 'w', 'x', 'Enter', 'Shift+J']) await page.keyboard.press(key);
-  await expect(page.getByText('Snap 2:')).toBeVisible();
+  await expect(page.getByText('Snap 13:')).toBeVisible();
   await page.keyboard.press('u');
   await expect(page.getByRole('table', { name: 'Grades' })).toBeVisible();
-  expect((await snapsOf(page))[1]!.graded).toEqual(before);
+  expect((await snapsOf(page))[12]!.graded).toEqual(before);
 });
 
 test('the board runs what was asked while the film runs what was done', async ({ page }) => {

@@ -73,6 +73,7 @@ export const ROUTES: Readonly<Record<string, Route>> = {
   'GET /api/films': { who: STAFF },
   'PUT /api/films/[id]': { who: STAFF, id: 'film', body: () => ({}) },
   'PUT /api/films/[id]/work': { who: STAFF, id: 'film', body: () => ({}) },
+  'GET /api/films/[id]/original': { who: STAFF, id: 'film', gone: true },
   'GET /api/films/[id]/play': { who: STAFF, id: 'film', gone: true },
   'GET /api/films/[id]/motion': { who: STAFF, id: 'film', gone: true },
   'POST /api/films/[id]/cuts': { who: STAFF, id: 'film', body: () => ({ cuts: [] }) },

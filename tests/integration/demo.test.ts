@@ -3,6 +3,10 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { DEMO_SNAPS, demoClip, demoClipFile } from '#demo/scenario';
 import { ANGLES } from '#core/model/snap';
 import { ClipRow, GradeRow, ProgramRow, SnapRow } from '../../server/db/models';
+import { isInCut } from '#core/film/log/cut';
+import { findMember } from '../../server/session/member';
+import { listCuts } from '../../server/usecases/cuts';
+import { listGames, listSnaps, readSnap } from '../../server/usecases/film';
 import { loadDemo } from '../../server/usecases/load-demo';
 import { freshDatabase } from './fresh-database';
 
@@ -20,6 +24,24 @@ describe('the demo program', () => {
     expect(await SnapRow.count()).toBe(DEMO_SNAPS.length);
     expect(await ClipRow.count()).toBe(DEMO_SNAPS.length * 2);
     expect(await GradeRow.count()).toBeGreaterThan(30);
+  });
+
+  it('has cuts that hold snaps, notes within their film, and a substitute who has his own place', async () => {
+    const program = (await ProgramRow.findOne())!;
+    const coach = (await findMember(1, program.id))!;
+    const [game] = await listGames(coach);
+    const snaps = await listSnaps(coach, game!.id);
+    for (const { cut, name } of await listCuts(coach))
+      expect(snaps.filter((s) => isInCut(cut, s)).length, name).toBeGreaterThan(1);
+    const noted = (await Promise.all(snaps.map((s) => readSnap(coach, s.id)))).flatMap(({ notes, clips }) =>
+      notes.map((n) => n.until < clips.find((c) => c.id === n.clipId)!.frames),
+    );
+    expect([noted.length > 0, noted.every(Boolean)]).toEqual([true, true]);
+    const guard = async (at: number) =>
+      (await readSnap(coach, snaps[at - 1]!.id)).field.find((m) => m.seat === 'LG')?.number;
+    expect([await guard(8), await guard(9), await guard(17)]).toEqual([64, 66, 64]);
+    const places = snaps.map((s) => s.situation.toGoal);
+    expect(places.every((p) => p !== null && p > 0 && p < 100)).toBe(true);
   });
 
   it('has film and truth of every snap, from both angles, that agree with the clips’ frames', () => {

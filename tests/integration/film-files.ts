@@ -39,7 +39,7 @@ let count = 0;
 
 /** Where film of these tests goes. */
 export const places = placesIn(join(folder, 'storage'));
-export const localOf = (key: string | null): string => places.storage.localFile(key!);
+export const localOf = (key: string | null): string => join(folder, 'storage', key!);
 export const rowOf = async (id: number): Promise<FilmRow> => (await FilmRow.findByPk(id))!;
 
 /** Lets a copy of a file arrive in a program as an upload that is whole, for a game or none. */

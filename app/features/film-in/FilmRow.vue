@@ -80,6 +80,7 @@ const asked = computed(() => (store.asked?.film === props.film.id ? store.asked 
       <NuxtLink v-if="isRecording(film)" :to="`/film/cut/${film.id}`">Cut into snaps</NuxtLink>
       <button v-if="isBusy" class="plain link" type="button" @click="store.steer(film.id, 'cancel')">Stop</button>
       <button v-if="canRetry" class="plain link" type="button" @click="store.steer(film.id, 'retry')">Try again</button>
+      <a v-if="film.state === 'ready' && !film.cut" :href="`/api/films/${film.id}/original`" download>As it came</a>
       <button class="plain link" type="button" @click="store.remove(film.id)">Delete</button>
     </div>
   </li>

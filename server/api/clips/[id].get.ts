@@ -10,5 +10,5 @@ const GONE =
 export default defineEventHandler(async (event) => {
   const file = await clipFile(await requireMember(event), readId(event));
   if (!file) throw createError({ statusCode: 404, message: 'The film of this snap was deleted. Its grades are kept.' });
-  await sendFile(event, filmPlaces().storage.localFile(file), GONE);
+  await sendFile(event, await filmPlaces().storage.localFile(file), GONE);
 });

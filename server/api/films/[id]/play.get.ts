@@ -6,5 +6,5 @@ import { playableOf } from '../../../usecases/recordings';
 
 export default defineEventHandler(async (event) => {
   const key = await playableOf(await requireMember(event, STAFF), readId(event));
-  await sendFile(event, filmPlaces().storage.localFile(key), 'This film is not on this machine any more.');
+  await sendFile(event, await filmPlaces().storage.localFile(key), 'This film is not on this machine any more.');
 });

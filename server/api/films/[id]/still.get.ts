@@ -6,5 +6,5 @@ import { stillOf } from '../../../usecases/films';
 
 export default defineEventHandler(async (event) => {
   const still = await stillOf(await requireMember(event, STAFF), readId(event));
-  await sendFile(event, filmPlaces().storage.localFile(still), 'The still of this film is not on this machine.');
+  await sendFile(event, await filmPlaces().storage.localFile(still), 'The still of this film is not on this machine.');
 });
