@@ -145,7 +145,7 @@ export const DEMO_NOTES: Readonly<Record<number, { angle: Angle; note: FilmNote 
 /** Cuts the coach has kept. */
 export const DEMO_CUTS: readonly { name: string; cut: Cut }[] = [
   { name: 'Doubles of the right guard', cut: { man: ['RG'], block: ['double'] } },
-  { name: 'Power on third down', cut: { play: ['power'], down: ['3rd'] } },
+  { name: 'Power against over', cut: { play: ['power'], front: ['Over'] } },
 ];
 
 /** What a man does wrong on film; `falls` is one that no rule can foresee. */

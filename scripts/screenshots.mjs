@@ -34,21 +34,6 @@ const SHOTS = [
   ],
   ['log-paper', '/film/log', 'paper'],
   [
-    'cutting-paper',
-    '/film/in',
-    'paper',
-    async (page) => {
-      await page.getByRole('button', { name: 'Choose clips' }).isEnabled();
-      await page.waitForTimeout(500);
-      await page.getByLabel('Films to bring in').setInputFiles(recording('first half end zone.mp4'));
-      await page.getByRole('link', { name: 'Cut into snaps' }).click({ timeout: 60_000 });
-      await page.getByRole('button', { name: /^Take all/ }).waitFor({ timeout: 60_000 });
-      await page.keyboard.press('ArrowDown');
-      for (let i = 0; i < 3; i++) await page.keyboard.press('Enter');
-      await page.waitForTimeout(1000);
-    },
-  ],
-  [
     'measure-board',
     '/film/measure/3',
     'board',
@@ -71,6 +56,21 @@ const SHOTS = [
       await page.getByLabel('Films to bring in').setInputFiles(files);
       await page.getByText('6 films').waitFor();
       await page.waitForFunction(() => document.querySelectorAll('img').length >= 6, null, { timeout: 60_000 });
+    },
+  ],
+  [
+    'cutting-paper',
+    '/film/in',
+    'paper',
+    async (page) => {
+      await page.getByRole('button', { name: 'Choose clips' }).isEnabled();
+      await page.waitForTimeout(500);
+      await page.getByLabel('Films to bring in').setInputFiles(recording('first half end zone.mp4'));
+      await page.getByRole('link', { name: 'Cut into snaps' }).click({ timeout: 60_000 });
+      await page.getByRole('button', { name: /^Take all/ }).waitFor({ timeout: 60_000 });
+      await page.keyboard.press('ArrowDown');
+      for (let i = 0; i < 3; i++) await page.keyboard.press('Enter');
+      await page.waitForTimeout(1000);
     },
   ],
   ['book-paper', '/book', 'paper', async (page) => page.getByRole('button', { name: /LG 64 .*Technique/ }).click()],
