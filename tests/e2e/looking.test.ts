@@ -47,7 +47,7 @@ test('snaps are cut by man and block, kept under a name, sent as an address, and
   await page.keyboard.press('r');
   await expect(page.getByText(`Snap ${cut[3]}:`)).toBeVisible({ timeout: 30_000 });
   // The last one ends it.
-  await expect(page.getByRole('button', { name: 'r one after the other' })).toHaveAttribute('aria-pressed', 'false', {
+  await expect(page.getByRole('button', { name: 'r in a row' })).toHaveAttribute('aria-pressed', 'false', {
     timeout: 30_000,
   });
   await list.getByRole('button', { name: 'drop it' }).click();
@@ -153,7 +153,7 @@ test('two reps of a man are locked at his own first contact and step together', 
   await loaded(page);
   await page.keyboard.press('4');
   await page.keyboard.press('Shift+B');
-  await expect(page.getByRole('button', { name: /held: go to the other rep/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /held: now the other rep/ })).toBeVisible();
   await page.goto(`/film/${snaps[7]!.id}`);
   await loaded(page);
   await page.keyboard.press('4');

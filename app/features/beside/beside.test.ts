@@ -79,8 +79,8 @@ describe('choosing two reps', () => {
   it('holds the first, takes the second, and lets go of one that is chosen twice', () => {
     const snap = ref<{ id: number } | null>({ id: 3 });
     const rep = useHeldRep(snap, (id) => id);
-    expect([rep.choose(), rep.says.value]).toEqual([null, 'held: go to the other rep']);
-    expect([rep.choose(), rep.says.value]).toEqual([null, 'beside another rep']);
+    expect([rep.choose(), rep.says.value]).toEqual([null, 'held: now the other rep']);
+    expect([rep.choose(), rep.says.value]).toEqual([null, 'beside']);
     rep.choose();
     snap.value = { id: 8 };
     expect(rep.says.value).toBe('beside snap 3');

@@ -14,8 +14,8 @@ export function useHeldRep(snap: Ref<{ readonly id: number } | null>, numberOf: 
     return one === null || one === now ? null : { one, two: now };
   }
   const says = computed(() => {
-    if (held.value === null) return 'beside another rep';
-    if (held.value === snap.value?.id) return 'held: go to the other rep';
+    if (held.value === null) return 'beside';
+    if (held.value === snap.value?.id) return 'held: now the other rep';
     return `beside snap ${numberOf(held.value) ?? ''}`;
   });
   return { held, choose, says };

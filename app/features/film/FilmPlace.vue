@@ -198,13 +198,13 @@ useFilmKeys({
             >
               <template #hands>
                 <button v-if="!film.readOnly" class="plain" type="button" :aria-pressed="run" @click="runOn">
-                  <kbd>{{ capOf('run') }}</kbd> one after the other
+                  <kbd>{{ capOf('run') }}</kbd> in a row
                 </button>
                 <button v-if="!film.readOnly" class="plain" type="button" @click="write">
-                  <kbd>{{ capOf('write') }}</kbd> write on it
+                  <kbd>{{ capOf('write') }}</kbd> write
                 </button>
                 <button class="plain" type="button" :aria-pressed="withBoard" @click="withBoard = !withBoard">
-                  <kbd>{{ capOf('board') }}</kbd> the board
+                  <kbd>{{ capOf('board') }}</kbd> board
                 </button>
                 <button
                   v-if="!film.readOnly"
@@ -216,7 +216,7 @@ useFilmKeys({
                   <kbd>{{ capOf('beside') }}</kbd> {{ rep.says.value }}
                 </button>
                 <button class="plain" type="button" :aria-pressed="inRoom" @click="room()">
-                  <kbd>{{ capOf('room') }}</kbd> {{ inRoom ? 'back to the grades' : 'for the room' }}
+                  <kbd>{{ capOf('room') }}</kbd> {{ inRoom ? 'back to the grades' : 'room' }}
                 </button>
                 <NuxtLink v-if="!film.readOnly && !inRoom" class="measure" :to="`/film/measure/${film.snap.id}`"
                   ><kbd>{{ capOf('measure') }}</kbd> measure</NuxtLink

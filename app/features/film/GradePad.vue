@@ -13,13 +13,17 @@ defineProps<{ columns: readonly Column[]; numbers: Readonly<Record<string, numbe
 const emit = defineEmits<{ next: [] }>();
 const film = useFilm();
 
-const rows = [
-  { key: 'asked', name: 'Asked' },
-  { key: 'on', name: 'On' },
-  { key: 'did', name: 'He did' },
-  { key: 'fault', name: 'Fault' },
-  { key: 'note', name: 'Note' },
-];
+/** Rows that would be empty leave their room to the film. */
+const rows = computed(() => {
+  const marks = Object.values(film.marks);
+  return [
+    { key: 'asked', name: 'Asked' },
+    { key: 'on', name: 'On' },
+    { key: 'did', name: 'He did' },
+    ...(marks.some((m) => m.fault) ? [{ key: 'fault', name: 'Fault' }] : []),
+    ...(marks.some((m) => m.note) ? [{ key: 'note', name: 'Note' }] : []),
+  ];
+});
 const asked = computed(() => new Map(film.snap?.resolution.assignments.map((a) => [a.blocker, a]) ?? []));
 const current = computed(() => (film.selected ? (asked.value.get(film.selected) ?? null) : null));
 const standard = computed(() => (current.value ? standardOf(current.value.block) : null));
@@ -75,10 +79,13 @@ function allPlus(): void {
     </div>
     <section v-if="current && standard && !film.readOnly" class="man" :aria-label="`Marks of ${film.selected}`">
       <p>
-        <b>{{ film.selected }}, {{ blockName(current).toLowerCase() }}.</b>
-        {{ ' ' }}<span v-if="told" class="soft">{{ told }}</span> Done when: {{ standard.doneWhen }}
-        <span class="soft">Not: {{ standard.notWhen }} He was told: {{ upperFirst(current.because.sentence) }}.</span>
+        <b>{{ film.selected }}, {{ blockName(current).toLowerCase() }}.</b> Done when: {{ standard.doneWhen }}
+        <span class="soft">Not: {{ standard.notWhen }}</span>
       </p>
+      <details class="soft">
+        <summary>How he was told to do it</summary>
+        {{ told }} {{ upperFirst(current.because.sentence) }}.
+      </details>
       <div class="hands">
         <button
           v-for="m in MARK_KEYS"
