@@ -40,13 +40,7 @@ export async function writeLog(
   const ways = await waysOf(member);
   const sequelize = await database();
   return sequelize.transaction(async (transaction) => {
-    await lockGame(gameId, transaction);
-    const rows = await SnapRow.findAll({
-      where: { programId, gameId },
-      order: [['number', 'ASC']],
-      lock: transaction.LOCK.UPDATE,
-      transaction,
-    });
+    const rows = await lockedLog(member, gameId, transaction);
     const log = new Map(rows.map((row) => [row.number, snapBody(row)]));
     const answers = workAllOut(ways, sorted, log);
     const affected = await affectedBy(answers, log, rows, transaction);
@@ -62,6 +56,17 @@ export async function writeLog(
       await showSnaps(programId, gameId, transaction);
     }
     return { written, added, changed, affected };
+  });
+}
+
+/** A game's snaps in order, for one writer at a time: what follows from what hangs on all of them. */
+export async function lockedLog({ programId }: Member, gameId: number, transaction: Transaction): Promise<SnapRow[]> {
+  await lockGame(gameId, transaction);
+  return SnapRow.findAll({
+    where: { programId, gameId },
+    order: [['number', 'ASC']],
+    lock: transaction.LOCK.UPDATE,
+    transaction,
   });
 }
 

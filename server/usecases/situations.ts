@@ -2,10 +2,9 @@ import { correctSituation } from '#core/film/log/series';
 import type { Situation } from '#core/model/snap';
 import { database } from '../db/database';
 import { snapBody } from '../db/mappers';
-import { SnapRow } from '../db/models';
 import type { Member } from '../session/member';
 import { ownSnap } from './owned';
-import { lockGame } from './films';
+import { lockedLog } from './log';
 
 /**
  * Corrects the parts given of what a snap's situation was; snaps after it that followed from it follow again. Returns the numbers of the
@@ -16,18 +15,10 @@ export async function changeSituation(
   snapId: number,
   change: Partial<Situation>,
 ): Promise<{ situation: Situation; changed: number[] }> {
-  const { programId } = member;
   const { gameId } = await ownSnap(member, snapId);
   const sequelize = await database();
   return sequelize.transaction(async (transaction) => {
-    // One at a time in a game: what follows from what hangs on all of them.
-    await lockGame(gameId, transaction);
-    const rows = await SnapRow.findAll({
-      where: { programId, gameId },
-      order: [['number', 'ASC']],
-      lock: transaction.LOCK.UPDATE,
-      transaction,
-    });
+    const rows = await lockedLog(member, gameId, transaction);
     const bodies = rows.map(snapBody);
     const at = rows.findIndex((r) => r.id === snapId);
     const before = bodies.map((b) => b.situation);

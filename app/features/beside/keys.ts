@@ -1,4 +1,5 @@
 import type { Moment } from '#core/film/frames';
+import type { NamedHand } from '~/features/hands/hand';
 
 /** What the keys reach where two reps are side by side. */
 export interface BesideHands {
@@ -14,19 +15,11 @@ export interface BesideHands {
   back: () => void;
   help: () => void;
 }
-interface BesideHand {
-  readonly hand: keyof BesideHands;
-  readonly key: string;
-  readonly cap: string;
-  readonly says: string;
-  readonly group: 'Film' | 'Two reps';
-  readonly does: (hands: BesideHands, far: boolean) => unknown;
-}
 const FAR = 10;
 const frames = (n: number, far: boolean): number => (far ? n * FAR : n);
 
 /** Every key where two reps are side by side, once. */
-export const BESIDE_HANDS: readonly BesideHand[] = [
+export const BESIDE_HANDS: readonly NamedHand<BesideHands>[] = [
   { hand: 'toggle', key: ' ', cap: 'space', says: 'play or stop both', group: 'Film', does: (h) => h.toggle() },
   {
     hand: 'step',

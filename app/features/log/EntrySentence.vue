@@ -37,6 +37,13 @@ const personnel = computed(() => {
   return formation.ok ? sayPersonnel(formation.value) : '';
 });
 
+/** What else is written down, as it stands in the sentence. */
+const noted = computed(() => [
+  { key: 'said' as const, before: 'said', name: 'said', empty: 'the words at the line', most: 200 },
+  { key: 'personnel' as const, before: 'with', name: 'Personnel', empty: personnel.value, most: 60 },
+  { key: 'notCounted' as const, before: 'not counted because', name: 'Not counted', empty: 'it counts', most: 80 },
+]);
+
 /** The call as it is said; typing one sets play, side, tags and formation at once. */
 const said = computed(() => {
   const { scheme, side } = call.value;
@@ -138,33 +145,15 @@ const nameOf = (all: readonly { name: string; text: string }[], text: string): s
     </div>
     <div class="line">
       <OutcomeWords :situation="log.draft.situation" :read-only="false" @change="log.putSituation" />
-      <label class="words"
-        >said
+      <label v-for="f in noted" :key="f.key" class="words"
+        >{{ f.before }}
         <input
           class="long"
-          :value="log.draft.logged.said"
-          maxlength="200"
-          placeholder="the words at the line"
-          @change="log.putLogged({ said: ($event.target as HTMLInputElement).value.trim() })"
-      /></label>
-      <label class="words"
-        >with
-        <input
-          class="long"
-          :value="log.draft.logged.personnel"
-          maxlength="60"
-          :placeholder="personnel"
-          aria-label="Personnel"
-          @change="log.putLogged({ personnel: ($event.target as HTMLInputElement).value.trim() })"
-      /></label>
-      <label class="words"
-        >not counted because
-        <input
-          class="long"
-          :value="log.draft.logged.notCounted"
-          maxlength="80"
-          placeholder="it counts"
-          @change="log.putLogged({ notCounted: ($event.target as HTMLInputElement).value.trim() })"
+          :value="log.draft.logged[f.key]"
+          :maxlength="f.most"
+          :placeholder="f.empty"
+          :aria-label="f.name"
+          @change="log.putLogged({ [f.key]: ($event.target as HTMLInputElement).value.trim() })"
       /></label>
     </div>
     <div class="line acts">

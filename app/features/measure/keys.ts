@@ -1,3 +1,4 @@
+import type { Hand } from '~/features/hands/hand';
 import { useKeys } from '~/features/hands/use-keys';
 import type { Step } from './steps';
 
@@ -21,13 +22,7 @@ export interface MeasureHands {
   back: () => void;
 }
 
-export interface MeasureHand {
-  readonly key: string;
-  readonly cap: string;
-  readonly says: string;
-  readonly group: 'Point' | 'Film' | 'Steps';
-  readonly does: (hands: MeasureHands, far: boolean) => unknown;
-}
+export type MeasureHand = Hand<MeasureHands>;
 
 /** How far an arrow moves the cross, pixels of the screen; with shift. */
 const NEAR = 1;

@@ -1,3 +1,5 @@
+import type { NamedHand } from '~/features/hands/hand';
+
 /** What the keys of the cutting place reach. */
 export interface CuttingHands {
   toggle: () => void;
@@ -12,18 +14,10 @@ export interface CuttingHands {
   next: (by: number) => void;
   help: () => void;
 }
-interface CuttingHand {
-  readonly hand: keyof CuttingHands;
-  readonly key: string;
-  readonly cap: string;
-  readonly says: string;
-  readonly group: 'Film' | 'Cuts';
-  readonly does: (hands: CuttingHands, far: boolean) => unknown;
-}
 const FAR = 10;
 
 /** Every key of the cutting place, once. */
-export const CUTTING_HANDS: readonly CuttingHand[] = [
+export const CUTTING_HANDS: readonly NamedHand<CuttingHands>[] = [
   { hand: 'toggle', key: ' ', cap: 'space', says: 'play or stop', group: 'Film', does: (h) => h.toggle() },
   {
     hand: 'step',
