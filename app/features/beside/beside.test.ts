@@ -24,7 +24,7 @@ const still = Array.from({ length: 31 }, () => [4, 2, 0.1, 1] as [number, number
 const runs = still.map((_, f) => [4, Math.min(0, -4 + f * 0.25), 0.1, 1] as [number, number, number, number]);
 const followed = {
   framesPerSecond: 15,
-  start: 0,
+  start: 0.2,
   carried: [],
   tracks: [
     { id: 'RG', team: 'offence' as const, places: runs },
@@ -55,9 +55,9 @@ describe('two reps', () => {
     const [one, two] = await reps();
     const own = firstContact(one, one.snap.clips[0]!, 'RG');
     expect(own.own).toBe(true);
-    // He stands at his man from frame 16 of 15 a second on, and comes no nearer a little before that.
-    expect(own.frame).toBeGreaterThan(24 + 2 * 12);
-    expect(own.frame).toBeLessThanOrEqual(24 + 2 * 16);
+    // He stands at his man from frame 16 of 15 a second on, 0.2 s later than the snap, and comes no nearer a little before that.
+    expect(own.frame).toBeGreaterThan(24 + 6 + 2 * 13);
+    expect(own.frame).toBeLessThanOrEqual(24 + 6 + 2 * 16);
     expect(firstContact(one, one.snap.clips[0]!, 'LT')).toEqual({ frame: 36, own: false });
     expect(firstContact(two, two.snap.clips[0]!, 'RG')).toEqual({ frame: 36, own: false });
   });

@@ -44,8 +44,8 @@ afterEach(() => vi.unstubAllGlobals());
 
 function set(notes: KeptNote[] = []) {
   const snap = shallowRef<{ id: number; notes: KeptNote[] }>({ id: 3, notes });
-  const writing = useWriting(snap, (of, next) => {
-    if (of === snap.value.id) snap.value = { ...snap.value, notes: next };
+  const writing = useWriting(snap, (_of, next) => {
+    snap.value = { ...snap.value, notes: next };
   });
   return { snap, writing };
 }

@@ -59,9 +59,7 @@ export function playerAt(lineup: Lineup, roster: readonly Rostered[], seat: stri
 }
 
 const playsElsewhere = (lineup: Lineup, man: Rostered, snap: number): boolean =>
-  [...new Set(lineup.seats.map((c) => c.seat))].some(
-    (seat) => seat !== man.seat && seatChange(lineup, seat, snap)?.playerId === man.id,
-  );
+  [...new Set(lineup.seats.map((c) => c.seat))].some((seat) => seatChange(lineup, seat, snap)?.playerId === man.id);
 
 /** The number a man wears at a snap. */
 export function numberAt({ jerseys }: Lineup, man: Rostered, snap: number): number {

@@ -140,6 +140,19 @@ describe('a log as a table', () => {
     ]);
   });
 
+  it('takes the tags of the call before along with the play, and none with another', () => {
+    const there = { ...anEntry(4, { scheme: 'duo', tags: ['kick'] }), number: 4 };
+    const tags = (play: string) =>
+      read(
+        [
+          ['Snap', 'Play'],
+          ['4', play],
+        ],
+        [there],
+      ).entries.map((e) => e.call.tags);
+    expect([tags('Duo'), tags('Power')]).toEqual([[['kick']], [[]]]);
+  });
+
   it('changes of a snap that is there only what the table says', () => {
     const there = { ...anEntry(4, { scheme: 'duo' }, { down: 3, distance: 2, gain: 9 }), number: 4 };
     const { entries } = read(

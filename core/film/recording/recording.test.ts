@@ -93,6 +93,12 @@ describe('cuts of a recording', () => {
     );
   });
 
+  it('leave nothing of another one that is a frame long, or has lost its snap', () => {
+    const put = (snap: number | null, from: number) =>
+      putCut([{ number: 1, from: 10, snap, to: 20 }], { number: 1, from, snap: null, to: 40 }, 1).map((c) => c.from);
+    expect([put(null, 11), put(null, 12), put(18, 15), put(12, 15)]).toEqual([[11], [10, 12], [15], [10, 15]]);
+  });
+
   it('share no frame where a camera was stopped between two pieces', () => {
     const pieces = [
       { from: 0, snap: 1, to: 4 },
