@@ -5,6 +5,7 @@ import { ANGLES, type ClipBody } from '#core/model/snap';
 import { DEMO_SNAPS, demoClipFile } from '../scenario';
 import { film } from './film';
 import type { Camera } from './lens';
+import { asPhone } from './phone';
 import { FRAMES_PER_SECOND, runPlay, SNAP_FRAME } from './play';
 
 const HASH_X = { left: -26.67, middle: 0, right: 26.67 } as const;
@@ -56,5 +57,16 @@ async function remake(folder: string, only: readonly number[], from: 'stand' | '
     writeFileSync(`${folder}/film.json`, `[\n${clips.map((c) => `  ${JSON.stringify(c)}`).join(',\n')}\n]\n`);
 }
 
+/** The hand-held films of some snaps from the sideline, as a phone would have written them. */
+function asPhones(folder: string, only: readonly number[]): void {
+  mkdirSync(folder, { recursive: true });
+  for (const number of only) {
+    const held = demoClipFile(number, 'sideline');
+    asPhone(`demo/film/hand-held/${held}`, `${folder}/${held.replace('.webm', '.mp4')}`);
+  }
+}
+
 const [folder = 'demo/film', ...words] = process.argv.slice(2);
-await remake(folder, words.map(Number).filter(Number.isFinite), words.includes('hand') ? 'hand' : 'stand');
+const only = words.map(Number).filter(Number.isFinite);
+if (words.includes('phone')) asPhones(folder, only);
+else await remake(folder, only, words.includes('hand') ? 'hand' : 'stand');

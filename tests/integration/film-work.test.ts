@@ -1,6 +1,7 @@
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { demoClip } from '#demo/scenario';
 import { FilmRow } from '../../server/db/models';
 import { filmBody } from '../../server/db/mappers';
 import { prepareFilm } from '../../server/film/prepare';
@@ -64,6 +65,19 @@ describe('a film that comes in', () => {
     expect(readFileSync(localOf(body.original))).toEqual(readFileSync(file));
     const before = await probeFilm(file);
     expect(before.ok && Math.abs(before.facts.duration - body.facts!.duration)).toBeLessThan(0.1);
+  });
+
+  it('of a phone has frames that last alike afterwards, and shows the same moments', async () => {
+    const phone = 'demo/film/phone/snap-03-sideline.mp4';
+    const before = await probeFilm(phone);
+    expect(before.ok && before.facts.even).toBe(false);
+    const row = await prepared(lanterns, phone, 'snap 3 sideline.mp4');
+    const { facts, rewritten } = filmBody(row);
+    expect(rewritten.join()).toContain('last alike');
+    expect(facts!.even).toBe(true);
+    // Its play is the one of the camera that stood still: as long, to a tenth of a second.
+    const { frames, framesPerSecond } = demoClip(3);
+    expect(Math.abs(facts!.frames / facts!.rate - frames / framesPerSecond)).toBeLessThan(0.1);
   });
 
   it.each([
