@@ -14,11 +14,13 @@ export interface MeasuringView {
   readonly revision: number;
   readonly measuring: Measuring;
   readonly calibrations: Readonly<Record<number, Calibration>>;
+  /** For clips without a camera the one of the nearest snap of the game before it, else after it, from the same angle: it may not have moved. */
+  readonly offered: Readonly<Record<number, { readonly snap: number; readonly calibration: Calibration }>>;
 }
 
 export async function readMeasuring(member: Member, snapId: number): Promise<MeasuringView> {
   const { programId } = member;
-  await ownSnap(member, snapId);
+  const snap = await ownSnap(member, snapId);
   const [row, clips] = await Promise.all([
     MeasuringRow.findOne({ where: { programId, snapId } }),
     ClipRow.findAll({ where: { programId, snapId } }),
@@ -28,7 +30,35 @@ export async function readMeasuring(member: Member, snapId: number): Promise<Mea
     revision: row?.revision ?? 0,
     measuring: row ? measuringBody(row) : NOTHING_MEASURED,
     calibrations: Object.fromEntries(cameras.map((c) => [c.clipId, calibrationBody(c)])),
+    offered: await offeredFor(
+      snap,
+      clips.filter((c) => !cameras.some((known) => known.clipId === c.id)),
+    ),
   };
+}
+
+/** Cameras of other snaps of the game that clips of this one may have been filmed with too. */
+async function offeredFor(
+  { programId, gameId, number }: SnapRow,
+  without: readonly ClipRow[],
+): Promise<MeasuringView['offered']> {
+  if (without.length === 0) return {};
+  const snaps = await SnapRow.findAll({ where: { programId, gameId }, attributes: ['id', 'number'] });
+  const clips = await ClipRow.findAll({ where: { programId, snapId: snaps.map((s) => s.id) } });
+  const known = await CalibrationRow.findAll({ where: { programId, clipId: clips.map((c) => c.id) } });
+  const numberOf = (clip: ClipRow): number => snaps.find((s) => s.id === clip.snapId)!.number;
+  /** Those before it first, each way the nearest. */
+  const distance = (of: number): number => (of < number ? number - of : 1000 + of - number);
+  return Object.fromEntries(
+    without.flatMap((clip) => {
+      const same = clips
+        .filter((c) => c.angle === clip.angle && known.some((k) => k.clipId === c.id))
+        .sort((a, b) => distance(numberOf(a)) - distance(numberOf(b)))[0];
+      if (!same) return [];
+      const calibration = calibrationBody(known.find((k) => k.clipId === same.id)!);
+      return [[clip.id, { snap: numberOf(same), calibration }]];
+    }),
+  );
 }
 
 /** Finds the camera of a clip from field marks and keeps it; marks that give none are refused with what is wrong with them. */

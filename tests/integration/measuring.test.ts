@@ -48,6 +48,37 @@ const feet = (id: string): Measuring => ({
 });
 const status = (code: number) => expect.objectContaining({ statusCode: code });
 
+describe('a camera that stood still', () => {
+  it('is offered from the nearest snap before, else after, of the same angle, game and program', async () => {
+    const { coach } = lanterns.members;
+    const own = await makeProgram('Otters');
+    const body = { framesPerSecond: 30, frames: 120, snapFrame: 24, contactFrame: 36, whistleFrame: 100 };
+    await addSnaps(own.members.coach, own.gameId, [3, 5, 8], CALL);
+    const rows = await SnapRow.findAll({ where: { gameId: own.gameId }, order: [['number', 'ASC']] });
+    const clipOf = async (number: number, angle: string): Promise<number> => {
+      const { id } = rows.find((r) => r.number === number)!;
+      return (await ClipRow.create({ programId: own.programId, snapId: id, angle, file: 'x.webm', body })).id;
+    };
+    const clips = {
+      3: await clipOf(3, 'end zone'),
+      5: await clipOf(5, 'end zone'),
+      8: await clipOf(8, 'end zone'),
+      side: await clipOf(5, 'sideline'),
+    };
+    const offered = async (number: number) =>
+      (await readMeasuring(own.members.coach, rows.find((r) => r.number === number)!.id)).offered;
+    expect(await offered(5)).toEqual({});
+    await calibrateClip(own.members.coach, clips[8], input());
+    expect((await offered(5))[clips[5]]!.snap).toBe(8);
+    await calibrateClip(own.members.coach, clips[3], input());
+    const now = await offered(5);
+    expect([now[clips[5]]!.snap, now[clips.side]]).toEqual([3, undefined]);
+    expect(now[clips[5]]!.calibration.marks).toHaveLength(6);
+    expect(await offered(3)).toEqual({});
+    expect((await readMeasuring(coach, snapId)).offered).toEqual({});
+  });
+});
+
 describe('calibrating a clip', () => {
   it('keeps the camera the server itself has found, the last one of several', async () => {
     const { assistant, coach } = lanterns.members;

@@ -11,8 +11,10 @@ const props = defineProps<{
   kept: Calibration | null;
   /** The next click is the ball. */
   wantsBall: boolean;
+  /** Another snap whose camera may have stood where this one stands. */
+  offered: { readonly snap: number } | null;
 }>();
-const emit = defineEmits<{ keep: []; ball: [] }>();
+const emit = defineEmits<{ keep: []; ball: []; takeOffered: [] }>();
 
 const yards = Array.from({ length: 21 }, (_, i) => i * 5).map((yard) => ({
   yard,
@@ -39,6 +41,12 @@ const needs = computed(() => {
 <template>
   <section aria-label="Field marks">
     <p class="says" role="status">{{ needs }}</p>
+    <p v-if="offered" class="offered">
+      <button class="plain link" type="button" @click="emit('takeOffered')">
+        The camera stands as on snap {{ offered.snap }}
+      </button>
+      <span class="soft">Its lines are drawn then: where they do not lie on the film's, it has moved.</span>
+    </p>
     <div class="next">
       <label
         >next

@@ -172,8 +172,10 @@ const title = computed(() => {
           :marking="marks.marking"
           :kept="film.kept.value"
           :wants-ball="marks.wantsBall.value"
+          :offered="marks.offered.value"
           @keep="keepCamera"
           @ball="marks.wantsBall.value = true"
+          @take-offered="marks.takeOffered"
         />
         <FeetPanel
           v-else-if="step === 'feet' && store.call"

@@ -1,4 +1,4 @@
-import { ref, watch } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useMarking } from './marking';
 import { NOTHING_DRAWN } from './overlay';
 import type { OnFilm, OnStep } from './steps';
@@ -15,6 +15,18 @@ export function useMarksStep({ lead, frame, size, kept }: OnFilm) {
     () => marking.begin(kept.value),
     { immediate: true },
   );
+
+  /** The camera of another snap from there, while this clip has none and nothing is marked on it. */
+  const offered = computed(() =>
+    lead.value && !kept.value && marking.marks.value.length === 0 ? (store.offered[lead.value.id] ?? null) : null,
+  );
+  /** Begins with the marks of that snap: the camera stood still, or its lines show how far it moved. The ball lies elsewhere now. */
+  function takeOffered(): void {
+    if (!offered.value) return;
+    marking.begin(offered.value.calibration);
+    marking.ball.value = null;
+    wantsBall.value = true;
+  }
 
   /** Sends the marks of the clip that leads; true when they gave a camera that is kept. */
   const keep = async (): Promise<boolean> =>
@@ -42,5 +54,5 @@ export function useMarksStep({ lead, frame, size, kept }: OnFilm) {
           }
         : { ...NOTHING_DRAWN, lines: true, calibration: store.calibrations[clip.id] ?? null },
   };
-  return { ...step, marking, wantsBall, keep };
+  return { ...step, marking, wantsBall, keep, offered, takeOffered };
 }

@@ -30,7 +30,8 @@ beforeEach(() => {
   measured = { ...NOTHING_MEASURED, followed };
   vi.stubGlobal('$fetch', async (url: string) => {
     if (measured === null) throw new Error('gone');
-    if (url.endsWith('/measuring')) return { revision: 1, measuring: measured, calibrations: { 5: aCalibration() } };
+    if (url.endsWith('/measuring'))
+      return { revision: 1, measuring: measured, calibrations: { 5: aCalibration() }, offered: {} };
     return { id: 7, number: 7, call: A_CALL, resolution: resolution.ok && resolution.value, clips: [clip], grades: [] };
   });
 });

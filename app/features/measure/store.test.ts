@@ -26,7 +26,7 @@ beforeEach(() => {
   setActivePinia(createPinia());
   [kept, sent, wait, refuse] = [{ revision: 0, measuring: NOTHING_MEASURED }, [], null, null];
   vi.stubGlobal('$fetch', async (url: string, { method, body }: { method: string; body?: never }) => {
-    if (method === 'GET' && url.endsWith('/measuring')) return { ...kept, calibrations: {} };
+    if (method === 'GET' && url.endsWith('/measuring')) return { ...kept, calibrations: {}, offered: {} };
     if (method === 'GET') return snap(Number(url.split('/').at(-1)));
     const { revision, measuring } = body as unknown as { revision: number; measuring: unknown };
     sent.push({ revision });

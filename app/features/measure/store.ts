@@ -15,6 +15,12 @@ interface MeasuringView {
   revision: number;
   measuring: Measuring;
   calibrations: Record<number, Calibration>;
+  offered: Record<number, Offered>;
+}
+/** The camera of another snap, which may not have moved since. */
+interface Offered {
+  readonly snap: number;
+  readonly calibration: Calibration;
 }
 
 /** What is measured on the film of one snap. Every change is sent when it is made, on the revision it was made on. */
@@ -23,6 +29,8 @@ export const useMeasure = defineStore('measure', () => {
   const snap = shallowRef<SnapView | null>(null);
   const measuring = shallowRef<Measuring>(NOTHING_MEASURED);
   const calibrations = shallowRef<Readonly<Record<number, Calibration>>>({});
+  /** Cameras of other snaps, for clips that have none. */
+  const offered = shallowRef<Readonly<Record<number, Offered>>>({});
   const problem = ref('');
   const saving = ref(0);
   let revision = 0;
@@ -41,6 +49,7 @@ export const useMeasure = defineStore('measure', () => {
       revision = view.revision;
       measuring.value = view.measuring;
       calibrations.value = view.calibrations;
+      offered.value = view.offered;
     });
 
   /** The call as it is worked out today: whose places and ways are asked. `null` while it cannot be. */
@@ -125,6 +134,7 @@ export const useMeasure = defineStore('measure', () => {
     snap,
     measuring,
     calibrations,
+    offered,
     problem,
     saving,
     call,
