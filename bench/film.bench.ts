@@ -48,7 +48,9 @@ async function measure(): Promise<void> {
     data: { email: 'coach@lanterns.example', password: 'lantern-coach' },
   });
   await page.goto(`${url}/film/1`);
-  await page.waitForFunction(() => [...document.querySelectorAll('video')].every((v) => v.readyState > 2));
+  await page.waitForFunction(
+    () => [...document.querySelectorAll('video')].filter((v) => v.readyState > 2).length === 2,
+  );
   console.log(
     `opening a game: film of ${film.length} clips asked for, ${(film.reduce((a, f) => a + f.bytes, 0) / 1e6).toFixed(2)} MB`,
   );

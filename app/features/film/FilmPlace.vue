@@ -104,6 +104,7 @@ watch(
 const snapHere = computed(() => film.snap);
 const writing = useWriting(snapHere, film.setNotes);
 const frame = computed(() => pair.value?.transport.frame.value ?? 0);
+const now = { frame };
 function write(): void {
   const lead = pair.value?.lead;
   if (!lead) return;
@@ -247,7 +248,7 @@ useFilmKeys({
             :writing="writing"
             :notes="film.snap.notes"
             :clips="film.snap.clips"
-            :frame="frame"
+            :now="now"
             :read-only="film.readOnly || inRoom"
             @seek="seekIn"
             @picture="picture"

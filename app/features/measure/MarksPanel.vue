@@ -43,8 +43,8 @@ const needs = computed(() => {
     <p class="says" role="status">{{ needs }}</p>
     <p v-if="offered" class="offered">
       <button class="plain link" type="button" @click="emit('takeOffered')">
-        The camera stands as on snap {{ offered.snap }}
-      </button>
+        The camera stands as on snap {{ offered.snap }}</button
+      >{{ ' ' }}
       <span class="soft">Its lines are drawn then: where they do not lie on the film's, it has moved.</span>
     </p>
     <div class="next">

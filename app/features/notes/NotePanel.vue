@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, ref } from 'vue';
+import { computed, nextTick, ref, type Ref } from 'vue';
 import { DRAWN, DRAWN_KINDS, type KeptNote } from '#core/model/film-note';
 import type { SnapView } from '#core/model/game';
 import { WRITING_HANDS } from './keys';
@@ -10,7 +10,8 @@ const props = defineProps<{
   writing: Writing;
   notes: readonly KeptNote[];
   clips: SnapView['clips'];
-  frame: number;
+  /** The frame on show; read here alone, so that a step of the film works out nothing else anew. */
+  now: { readonly frame: Readonly<Ref<number>> };
   readOnly: boolean;
 }>();
 const emit = defineEmits<{ seek: [clip: number, frame: number]; picture: []; captions: [] }>();
@@ -22,6 +23,7 @@ async function words(): Promise<void> {
 }
 defineExpose({ words });
 const hand = computed(() => props.writing.inHand.value);
+const frame = computed(() => props.now.frame.value);
 const capOf = (says: string): string => WRITING_HANDS.find((h) => h.says === says)!.cap;
 const missing = computed(() => DRAWN[props.writing.tool.value] - props.writing.places.value.length);
 const asks = computed(() => {
