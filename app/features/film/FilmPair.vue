@@ -272,6 +272,9 @@ const ZOOM_WORDS: Readonly<Record<number, string>> = { 1: 'nearer', 2: 'twice as
 .tick.contact {
   transform: translateX(3px);
 }
+.tick.whistle {
+  transform: translateX(-20%);
+}
 .tick:hover {
   color: var(--violet);
 }

@@ -10,11 +10,14 @@ import { csvOf } from './tables';
 const log = useLog();
 const route = useRoute();
 const importing = ref(false);
+/** What there is has been asked for. */
+const opened = ref(false);
 const entry = ref<InstanceType<typeof EntrySentence> | null>(null);
 
 const idOf = (param: unknown): number | null => (/^\d+$/.test(String(param ?? '')) ? Number(param) : null);
 async function open(): Promise<void> {
   await log.open(idOf(route.params.id));
+  opened.value = true;
   const asked = Number(route.query.snap);
   if (asked) log.edit(asked);
   await entry.value?.focus();
@@ -72,6 +75,9 @@ const save = (): void => download(`log week ${game.value!.week} ${game.value!.op
     <p v-if="game && !log.log.length" class="empty">
       No snap of week {{ game.week }}, {{ game.opponent }} is logged. Write the first one above: the next begins with
       what followed from it.
+    </p>
+    <p v-if="opened && !game && !log.problem" class="empty">
+      There is no game yet. <NuxtLink to="/film/in">Add one where film comes in</NuxtLink>, with film or without.
     </p>
   </div>
 </template>

@@ -131,6 +131,9 @@ const paired = computed(() => {
       <NuxtLink class="back" to="/film/in">Film in</NuxtLink>
     </header>
     <p v-if="store.problem" class="problem" role="alert">{{ store.problem }}</p>
+    <p v-if="store.film && !store.film.facts" class="problem" role="status">
+      This film is not ready yet. It can be cut once it was looked into.
+    </p>
     <div v-if="store.film?.facts" class="work">
       <section class="film" aria-label="Recording">
         <div class="pictures" :class="{ two: store.other !== null }">
