@@ -45,6 +45,8 @@ test('a cut connection loses nothing: marks wait on the machine, over a reload, 
   const snap = (await snapsOf(page))[10]!;
   await page.goto(`/film/${snap.id}`);
   await expect(page.getByText('Snap 11:')).toBeVisible();
+  // The digits choose among the columns, which are there once the page knows how wide it is.
+  await expect(page.getByRole('button', { name: 'Mark LG' })).toBeVisible();
   await page.route('**/api/snaps/*/grades', (route) => route.abort());
   await page.keyboard.press('2');
   await page.keyboard.press('a');

@@ -61,7 +61,7 @@ describe('cuts of a recording', () => {
       const near = [-1, 0, 1].map((by) => apart(own, pixels(counted, 7 + frame + by)));
       expect(near.indexOf(Math.min(...near)), `frame ${frame}: ${near.join()}`).toBe(1);
     }
-    const clips = await ClipRow.findAll({ where: { snapId: lanterns.snaps }, order: [['snapId', 'ASC']] });
+    const clips = await ClipRow.findAll({ where: { snapId: lanterns.snaps }, order: [['filmId', 'ASC']] });
     expect(clips.map((c) => [c.filmId, c.angle, clipBody(c).snapFrame, clipBody(c).frames])).toEqual([
       [one.id, 'end zone', 5, 20],
       [two.id, 'end zone', 0, 29],
