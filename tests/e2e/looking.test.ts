@@ -151,11 +151,13 @@ test('two reps of a man are locked at his own first contact and step together', 
   const snaps = await snapsOf(page);
   await page.goto(`/film/${snaps[2]!.id}`);
   await loaded(page);
+  await expect(page.getByRole('button', { name: 'Mark RG' })).toBeVisible();
   await page.keyboard.press('4');
   await page.keyboard.press('Shift+B');
   await expect(page.getByRole('button', { name: /held: now the other rep/ })).toBeVisible();
   await page.goto(`/film/${snaps[7]!.id}`);
   await loaded(page);
+  await expect(page.getByRole('button', { name: 'Mark RG' })).toBeVisible();
   await page.keyboard.press('4');
   await page.keyboard.press('Shift+B');
   await expect(page.getByRole('heading', { name: 'RG, two reps' })).toBeVisible();
