@@ -5,6 +5,7 @@ import type { FilmNote } from '#core/model/film-note';
 import { FIRST_SNAP } from '#core/film/log/series';
 import type { Angle, Call, ClipBody, Situation } from '#core/model/snap';
 import type { Side } from '#core/model/side';
+import { demoCall, type DemoFormation, type DemoFront } from './calls';
 import film from './film/film.json';
 
 /** The made-up program, its people and its accounts. Nobody here exists. */
@@ -88,29 +89,6 @@ export function demoPower(shipped: string): string {
     );
 }
 
-const FORMATIONS = {
-  'Five-man': 'LT LG C RG RT; B left',
-  'H right': 'LT LG C RG RT; H right; B left',
-  'H left': 'LT LG C RG RT; H left; B right',
-  'Tight end right': 'LT LG C RG RT Y right; B left',
-  'Tight end and H right': 'LT LG C RG RT Y right; H right; B left',
-  'One back behind': 'LT LG C RG RT; B; QB pistol',
-} as const;
-
-const FRONTS = {
-  Over: 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right',
-  Under: 'LE 5 left; T 3 left; N 1 right; RE 5 right; W 10 left; M 30 right',
-  Odd: 'LE 5 left; N 0; RE 5 right; W 20 left; M 20 right',
-  Tite: 'LE 4i left; N 0; RE 4i right; W 10 left; M 10 right',
-  'Over, walked up': 'LE 5 left; N 1 left; T 3 right; RE 5 right; S 9 right up; W 30 left; M 10 right',
-  'Over, tackle slants in': 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right; T slant left',
-  'Over, end loops': 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right; twist T RE',
-  'Over, line slants right': 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right; slant right',
-  'Over, Mike in the A gap': 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right; M blitz A right',
-  'Odd, edge': 'LE 5 left; N 0; RE 5 right; W 20 left; M 20 right; W edge left',
-  Bear: 'LE 9 left; L 3 left; N 0; R 3 right; RE 9 right; W 20 left; M 20 right',
-} as const;
-
 /** What was really said at the line, by snap. */
 export const DEMO_SAID: Readonly<Record<number, string>> = {
   2: 'Ferry, Ferry',
@@ -145,6 +123,7 @@ export const DEMO_NOTES: Readonly<Record<number, { angle: Angle; note: FilmNote 
 /** Cuts the coach has kept. */
 export const DEMO_CUTS: readonly { name: string; cut: Cut }[] = [
   { name: 'Doubles of the right guard', cut: { man: ['RG'], block: ['double'] } },
+  { name: 'Teaching reel: doubles as they should be', cut: { block: ['double'], mark: ['did his job'] } },
   { name: 'Power against over', cut: { play: ['power'], front: ['Over'] } },
 ];
 
@@ -163,23 +142,14 @@ export interface DemoSnap {
 function snap(
   scheme: string,
   side: Side,
-  formation: keyof typeof FORMATIONS,
-  front: keyof typeof FRONTS,
+  formation: DemoFormation,
+  front: DemoFront,
   [quarter, down, distance, hash, gain]: [number, number, number, Situation['hash'], number],
   faults: FilmFault[] = [],
   tags: string[] = [],
 ): DemoSnap {
   return {
-    call: {
-      scheme,
-      side,
-      tags,
-      formation: FORMATIONS[formation],
-      formationName: formation,
-      front: FRONTS[front],
-      frontName: front,
-      overrides: {},
-    },
+    call: demoCall(scheme, side, formation, front, tags),
     situation: { ...FIRST_SNAP, quarter, down, distance, hash, gain },
     faults,
   };
@@ -274,8 +244,14 @@ export const DEMO_SNAPS: readonly DemoSnap[] = placed([
   snap('inside-zone-z1', 'right', 'Five-man', 'Odd, edge', [4, 2, 7, 'left', 2], [{ man: 'RG', fault: 'high-pads' }]),
 ]);
 
-const minus = (fault: FaultId, note = ''): Grade => ({ assignment: 'right', technique: 'minus', fault, note });
-const wrong = (fault: FaultId, note = ''): Grade => ({ assignment: 'wrong', technique: 'plus', fault, note });
+const minus = (fault: FaultId, note = '', more: Partial<Grade> = {}): Grade => ({
+  ...ALL_PLUS,
+  technique: 'minus',
+  faults: [fault],
+  note,
+  ...more,
+});
+const wrong = (fault: FaultId, note = ''): Grade => ({ ...ALL_PLUS, assignment: 'wrong', faults: [fault], note });
 
 const LINE = ['LT', 'LG', 'C', 'RG', 'RT'];
 const graded = (men: readonly string[], exceptions: Record<string, Grade> = {}): { blocker: string; grade: Grade }[] =>
@@ -286,14 +262,14 @@ export const DEMO_GRADES: Readonly<Record<number, { blocker: string; grade: Grad
   1: graded(LINE),
   2: graded(LINE, { LG: minus('left-late', 'Stayed on the nose until W was past him.') }),
   3: graded([...LINE, 'H']),
-  4: graded([...LINE, 'Y'], { C: minus('high-pads') }),
+  4: graded([...LINE, 'Y'], { C: minus('high-pads', '', { phases: { start: 'done', drive: 'not' } }) }),
   5: graded([...LINE, 'H'], {
     RG: minus('too-deep'),
-    H: { assignment: 'right', technique: 'minus', fault: 'missed', note: 'Head down, never saw him.' },
+    H: minus('missed', 'Head down, never saw him.', { outcome: 'not', consequence: 'fatal', phases: { fit: 'not' } }),
   }),
   6: graded(LINE, {
     RT: minus('left-early'),
-    C: { assignment: 'cannot tell', technique: 'plus', fault: null, note: 'Ask him: did he hear the call?' },
+    C: { ...ALL_PLUS, assignment: 'cannot tell', note: 'Ask him: did he hear the call?' },
   }),
   7: graded(LINE, { LT: wrong('wrong-man') }),
 };

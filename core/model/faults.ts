@@ -1,3 +1,5 @@
+import * as z from 'zod';
+
 /** What can be wrong with a block. Each belongs to a part of the block, in the order in which it happens. */
 export const FAULTS = {
   'wrong-man': { name: 'wrong man', part: 'assignment' },
@@ -42,3 +44,23 @@ export const FAULTS = {
 
 export type FaultId = keyof typeof FAULTS;
 export const FAULT_IDS = Object.keys(FAULTS) as [FaultId, ...FaultId[]];
+
+/** A fault by its id: a shipped one, or one of the program's own. */
+export const FaultIdSchema = z.string().regex(/^[a-z][a-z0-9-]{1,39}$/, 'a fault is a word in small letters');
+
+export const FAULT_PARTS = [...new Set(Object.values(FAULTS).map((f) => f.part))];
+
+/** A fault a program has added: what it is called, to which part of a block it belongs, and with which blocks it is offered (none: with all). */
+export const OwnFaultSchema = z.object({
+  id: FaultIdSchema,
+  name: z.string().trim().min(2).max(40),
+  part: z.string().max(20),
+  blocks: z.array(z.string().max(30)).max(40).default([]),
+});
+export type OwnFault = z.infer<typeof OwnFaultSchema>;
+
+/** What a fault is called; one that nobody knows any more is said by its id. */
+export function faultName(id: string, own: readonly OwnFault[] = []): string {
+  if (id in FAULTS) return FAULTS[id as FaultId].name;
+  return own.find((f) => f.id === id)?.name ?? id.replaceAll('-', ' ');
+}

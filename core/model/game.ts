@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { KeptNoteSchema } from './film-note';
-import { GradeSchema } from './grade';
+import { AskedSchema } from './asked';
+import { GradeSchema, RubricRefSchema } from './grade';
 import { AngleSchema, CallSchema, ClipBodySchema, LoggedSchema, SituationSchema, SnapBodySchema } from './snap';
 
 /** A game as lists show it. */
@@ -14,6 +15,9 @@ export const GameItemSchema = z.object({
 export type GameItem = z.infer<typeof GameItemSchema>;
 
 const MarkedSchema = z.object({ blocker: z.string(), grade: GradeSchema });
+/** A mark as it is kept, with what was asked of the man when it was given. */
+export const KeptMarkSchema = MarkedSchema.extend({ revision: z.int(), asked: AskedSchema });
+export type KeptMark = z.infer<typeof KeptMarkSchema>;
 
 /** What one man was asked to do, in short. */
 export const AskedItemSchema = z.object({ blocker: z.string(), block: z.string(), partners: z.array(z.string()) });
@@ -44,7 +48,13 @@ export const SnapViewSchema = SnapBodySchema.extend({
   number: z.int(),
   gameId: z.int(),
   clips: z.array(ClipBodySchema.extend({ id: z.int(), angle: z.string() })),
-  grades: z.array(MarkedSchema),
+  /** Revision of what is asked on it. */
+  revision: z.int(),
+  /** With what it is graded now. */
+  rubric: RubricRefSchema,
+  grades: z.array(KeptMarkSchema),
+  /** One's own reading beside them. */
+  own: z.array(KeptMarkSchema),
   notes: z.array(KeptNoteSchema),
   /** Who played where on this snap, and with which number. */
   field: z.array(z.object({ seat: z.string(), name: z.string(), number: z.int() })),

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { CALL_MEANINGS, SHIPPED_CALL_WORDS, type CallMeaning } from './call-words';
+import { OwnFaultSchema } from './faults';
 import { NamingSchema } from './naming';
 import { SettingsSchema } from './settings';
 
@@ -17,5 +18,7 @@ export const ProgramBodySchema = z.object({
     .refine((w) => w.active in w.sets, { message: 'the week’s set must be one of the sets' })
     .optional(),
   naming: NamingSchema.optional(),
+  /** Faults the program tags beside those that ship. */
+  faults: z.array(OwnFaultSchema).max(60).optional(),
 });
 export type ProgramBody = z.infer<typeof ProgramBodySchema>;

@@ -44,6 +44,10 @@ export class SeasonRow extends Model<InferAttributes<SeasonRow>, InferCreationAt
   declare id: CreationOptional<number>;
   declare programId: number;
   declare name: string;
+  /** With what its snaps are graded from now on; grades carry their own. */
+  declare rubric: CreationOptional<string>;
+  /** The coach's own pass line, 0 to 1. */
+  declare passLine: CreationOptional<number | null>;
 }
 
 export class GameRow extends Model<InferAttributes<GameRow>, InferCreationAttributes<GameRow>> {
@@ -56,6 +60,8 @@ export class GameRow extends Model<InferAttributes<GameRow>, InferCreationAttrib
   /** Who was on the field, as changes from the roster. */
   declare lineup: CreationOptional<Record<string, unknown>>;
   declare lineupRevision: CreationOptional<number>;
+  /** Players grade themselves before it is published. */
+  declare ownGrades: CreationOptional<boolean>;
 }
 
 export class PlayerRow extends Model<InferAttributes<PlayerRow>, InferCreationAttributes<PlayerRow>> {
@@ -71,6 +77,8 @@ export class SnapRow extends Model<InferAttributes<SnapRow>, InferCreationAttrib
   declare programId: number;
   declare gameId: number;
   declare number: number;
+  /** Grows whenever men are asked something else. */
+  declare revision: CreationOptional<number>;
   declare body: unknown;
 }
 
@@ -147,8 +155,22 @@ export class GradeRow extends Model<InferAttributes<GradeRow>, InferCreationAttr
   declare snapId: number;
   declare blocker: string;
   declare playerId: number | null;
+  /** 0 is the program's grade, otherwise the user whose own reading it is. */
+  declare sheet: CreationOptional<number>;
+  declare revision: CreationOptional<number>;
+  /** The mark, as the grader's machine named it, by which it became what it is. */
+  declare entry: CreationOptional<string | null>;
+  declare userId: CreationOptional<number | null>;
+  /** What he was asked when he was graded. */
+  declare asked: unknown;
   declare body: unknown;
+  declare changedAt: CreationOptional<Date>;
 }
+
+/** What the Book counts of a grade; made from it and its snap, and made anew whenever either changes. */
+export class BookMarkRow extends Model {}
+/** What the Book counts of a snap. */
+export class BookSnapRow extends Model {}
 
 /** Every change of a grade, kept for good: who, when, from what, to what. */
 export class GradeChangeRow extends Model<InferAttributes<GradeChangeRow>, InferCreationAttributes<GradeChangeRow>> {
@@ -156,6 +178,7 @@ export class GradeChangeRow extends Model<InferAttributes<GradeChangeRow>, Infer
   declare programId: number;
   declare snapId: number;
   declare blocker: string;
+  declare sheet: CreationOptional<number>;
   declare userId: number;
   declare before: unknown;
   declare after: unknown;
@@ -195,6 +218,57 @@ const int = DataTypes.INTEGER;
 const text = DataTypes.TEXT;
 const body = DataTypes.JSONB;
 
+const small = DataTypes.SMALLINT;
+const yesNo = DataTypes.BOOLEAN;
+const words = DataTypes.ARRAY(DataTypes.TEXT);
+const called = { scheme: text, side: text, front: text, formation: text } as const;
+const situated = { quarter: small, down: small, distance: text, zone: text, gained: text } as const;
+const BOOK_MARK = {
+  gradeId: { type: int, primaryKey: true },
+  programId: int,
+  seasonId: int,
+  gameId: int,
+  snapId: int,
+  number: small,
+  playerId: int,
+  blocker: text,
+  unit: text,
+  pair: text,
+  ...called,
+  block: text,
+  help: text,
+  ...situated,
+  rubric: text,
+  assignment: yesNo,
+  technique: yesNo,
+  finish: yesNo,
+  bothKept: yesNo,
+  outcome: yesNo,
+  earned: DataTypes.REAL,
+  possible: DataTypes.REAL,
+  faults: words,
+  facts: words,
+  phasesDone: words,
+  phasesNot: words,
+};
+const BOOK_SNAP = {
+  snapId: { type: int, primaryKey: true },
+  programId: int,
+  seasonId: int,
+  gameId: int,
+  number: small,
+  ...called,
+  ...situated,
+  gain: small,
+  result: text,
+  throws: yesNo,
+  success: yesNo,
+  stuffed: yesNo,
+  explosive: yesNo,
+  blocked: yesNo,
+  pressured: yesNo,
+};
+
 /** Ties the row classes to a connection. Tables are made by the migrations only. */
 export function defineModels(sequelize: Sequelize): void {
   const define = <M extends Model>(model: ModelStatic<M>, tableName: string, attributes: ModelAttributes<M>): void => {
@@ -216,7 +290,12 @@ export function defineModels(sequelize: Sequelize): void {
     createdAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
     endedAt: DataTypes.DATE,
   } as ModelAttributes<SessionRow>);
-  define(SeasonRow, 'seasons', { ...owned, name: text } as ModelAttributes<SeasonRow>);
+  define(SeasonRow, 'seasons', {
+    ...owned,
+    name: text,
+    rubric: text,
+    passLine: DataTypes.REAL,
+  } as ModelAttributes<SeasonRow>);
   define(GameRow, 'games', {
     ...owned,
     seasonId: int,
@@ -225,9 +304,16 @@ export function defineModels(sequelize: Sequelize): void {
     published: DataTypes.BOOLEAN,
     lineup: { type: body, defaultValue: {} },
     lineupRevision: { type: int, defaultValue: 0 },
+    ownGrades: { type: DataTypes.BOOLEAN, defaultValue: false },
   } as ModelAttributes<GameRow>);
   define(PlayerRow, 'players', { ...owned, name: text, number: int, seat: text } as ModelAttributes<PlayerRow>);
-  define(SnapRow, 'snaps', { ...owned, gameId: int, number: int, body } as ModelAttributes<SnapRow>);
+  define(SnapRow, 'snaps', {
+    ...owned,
+    gameId: int,
+    number: int,
+    revision: { type: int, defaultValue: 1 },
+    body,
+  } as ModelAttributes<SnapRow>);
   define(ClipRow, 'clips', {
     ...owned,
     snapId: int,
@@ -276,8 +362,16 @@ export function defineModels(sequelize: Sequelize): void {
     snapId: int,
     blocker: text,
     playerId: int,
+    sheet: { type: int, defaultValue: 0 },
+    revision: { type: int, defaultValue: 1 },
+    entry: DataTypes.UUID,
+    userId: int,
+    asked: body,
     body,
+    changedAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
   } as ModelAttributes<GradeRow>);
+  define(BookMarkRow, 'book_marks', BOOK_MARK);
+  define(BookSnapRow, 'book_snaps', BOOK_SNAP);
   define(DocumentRow, 'documents', {
     ...owned,
     shelf: text,
@@ -299,6 +393,7 @@ export function defineModels(sequelize: Sequelize): void {
     ...owned,
     snapId: int,
     blocker: text,
+    sheet: { type: int, defaultValue: 0 },
     userId: int,
     before: body,
     after: body,

@@ -1,4 +1,5 @@
 import type { FSWatcher } from 'chokidar';
+import { fillBook } from '../book/keep';
 import { closeDatabase, openDatabase } from '../db/database';
 import { filmPlaces } from '../film/places';
 import { noteLeftOver } from '../film/uploads';
@@ -15,6 +16,7 @@ export default defineNitroPlugin((nitro) => {
   let watcher: FSWatcher | null = null;
   const opening = openDatabase(databaseUrl).then(async () => {
     if (demo) await loadDemo();
+    await fillBook();
     const places = filmPlaces();
     await noteLeftOver(places);
     await startQueue(databaseUrl, places);

@@ -1,4 +1,5 @@
 import { GradeRow, SnapRow } from '../db/models';
+import { keepInBook } from '../book/keep';
 import { database } from '../db/database';
 import { snapBody } from '../db/mappers';
 import type { Member } from '../session/member';
@@ -25,9 +26,12 @@ export async function changeCall(
     const row = await SnapRow.findOne({ where: { id: snapId, programId }, lock: transaction.LOCK.UPDATE, transaction });
     const before = snapBody(row!);
     const graded = await GradeRow.findAll({ where: { programId, snapId }, transaction });
-    const affected = graded.map((g) => g.blocker).filter((blocker) => differs(before.resolution, resolution, blocker));
+    const men = [...new Set(graded.map((g) => g.blocker))];
+    const affected = men.filter((blocker) => differs(before.resolution, resolution, blocker));
     if (affected.length > 0 && !confirmed) return { affected, changed: false };
-    await row!.update({ body: { ...before, call, resolution } }, { transaction });
+    const body = { ...before, call, resolution };
+    await row!.update({ body, revision: row!.revision + 1 }, { transaction });
+    await keepInBook([row!], transaction);
     return { affected, changed: true };
   });
 }

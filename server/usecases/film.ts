@@ -1,6 +1,7 @@
 import { createError } from 'h3';
 import { ClipRow, GameRow, GradeRow, SeasonRow, SnapRow } from '../db/models';
-import { clipBody, gradeBody, snapBody } from '../db/mappers';
+import { PROGRAM_SHEET } from '#core/model/grade';
+import { clipBody, gradeAsked, gradeBody, snapBody } from '../db/mappers';
 import type { Member } from '../session/member';
 import { menOnField } from './field';
 import { notesOf } from './notes';
@@ -37,7 +38,7 @@ export async function listSnaps(member: Member, gameId: number): Promise<SnapIte
   const snaps = await SnapRow.findAll({ where: scope, order: [['number', 'ASC']] });
   const where = { programId: member.programId, snapId: snaps.map((s) => s.id) };
   const [grades, clips] = await Promise.all([
-    GradeRow.findAll({ where }),
+    GradeRow.findAll({ where: { ...where, sheet: PROGRAM_SHEET } }),
     ClipRow.findAll({ where, attributes: ['snapId', 'angle'] }),
   ]);
   return snaps.map((row) => {
@@ -55,6 +56,19 @@ export async function listSnaps(member: Member, gameId: number): Promise<SnapIte
   });
 }
 
+const ownOnly = ({ role, playerId }: Member) => (role === 'player' ? { playerId: playerId ?? 0 } : {});
+
+const marksOn = (sheet: number, grades: readonly GradeRow[]): SnapView['grades'] =>
+  grades
+    .filter((g) => g.sheet === sheet)
+    .map((g) => ({ blocker: g.blocker, grade: gradeBody(g), revision: g.revision, asked: gradeAsked(g) }));
+
+/** With what a game is graded now. */
+async function rubricOfGame(gameId: number): Promise<string> {
+  const game = await GameRow.findByPk(gameId, { attributes: ['seasonId'] });
+  return (await SeasonRow.findByPk(game!.seasonId))!.rubric;
+}
+
 /** Players see a snap only once its game is published, and of its grades only their own. */
 export async function readSnap(member: Member, snapId: number): Promise<SnapView> {
   const row = await ownSnap(member, snapId);
@@ -63,7 +77,7 @@ export async function readSnap(member: Member, snapId: number): Promise<SnapView
   const where = { programId: member.programId, snapId };
   const [clips, grades] = await Promise.all([
     ClipRow.findAll({ where, order: [['angle', 'ASC']] }),
-    GradeRow.findAll({ where: { ...where, ...(member.role === 'player' ? { playerId: member.playerId ?? 0 } : {}) } }),
+    GradeRow.findAll({ where: { ...where, sheet: [PROGRAM_SHEET, member.userId], ...ownOnly(member) } }),
   ]);
   const seats = body.resolution.assignments.map((a) => a.blocker);
   return {
@@ -72,7 +86,10 @@ export async function readSnap(member: Member, snapId: number): Promise<SnapView
     number: row.number,
     gameId: row.gameId,
     clips: clips.map((c) => ({ ...clipBody(c), id: c.id, angle: c.angle })),
-    grades: grades.map((g) => ({ blocker: g.blocker, grade: gradeBody(g) })),
+    revision: row.revision,
+    rubric: await rubricOfGame(row.gameId),
+    grades: marksOn(PROGRAM_SHEET, grades),
+    own: marksOn(member.userId, grades),
     notes: await notesOf(
       member,
       clips.map((c) => c.id),

@@ -1,62 +1,156 @@
 import { createError } from 'h3';
 import type { Transaction } from 'sequelize';
-import { GradeChangeRow, GradeRow, PlayerRow, SnapRow, UserRow } from '../db/models';
+import { askedOf } from '#core/grade/book/marked';
+import { findRubric } from '#core/grade/rubrics/index';
+import { PROGRAM_SHEET, type Grade } from '#core/model/grade';
+import type { GradeEntry, GradesConflict, GradesKept, GradesSent, OtherMark } from '#core/model/grade-entry';
+import { keepInBook } from '../book/keep';
 import { database } from '../db/database';
 import { gradeBody, snapBody } from '../db/mappers';
+import { GameRow, GradeChangeRow, GradeRow, SnapRow, UserRow } from '../db/models';
 import type { Member } from '../session/member';
-import { ownSnap } from './owned';
 import { fieldOf } from './field';
-import type { MarkRow } from '#core/grade/book';
-import type { Grade } from '#core/model/grade';
+import { none, ownSnap } from './owned';
 
-export interface GradeEntry {
-  blocker: string;
-  grade: Grade | null;
+/** An entry beside the row it would change. */
+interface Meant {
+  readonly entry: GradeEntry;
+  readonly row: GradeRow | null;
+  readonly before: Grade | null;
 }
 
 /**
- * Writes marks of one snap, all or none, and keeps what each was before, with who and when. `null` takes a mark away.
- * A blocker who has no assignment on this snap is refused.
+ * Keeps marks of one snap, all or none, and what each was before, with who and when. Sent again they change nothing. A blocker who has no
+ * assignment on this snap is refused. 409 with both versions when the call was changed since the grader saw it, or when a mark would replace
+ * one that its grader has not seen: nothing is overwritten silently.
  */
-export async function writeGrades(member: Member, snapId: number, entries: readonly GradeEntry[]): Promise<void> {
+export async function writeGrades(member: Member, snapId: number, sent: GradesSent): Promise<GradesKept> {
+  const { programId, userId } = member;
+  await ownSnap(member, snapId);
+  const sheet = sent.sheet === 'program' ? PROGRAM_SHEET : userId;
+  refuseUnknownRubric(sent.entries);
   const sequelize = await database();
-  const snap = await ownSnap(member, snapId);
-  const { gameId, number } = snap;
-  const { resolution } = snapBody(snap);
-  const asked = new Set(resolution.assignments.map((a) => a.blocker));
-  const stranger = entries.find((e) => !asked.has(e.blocker));
-  if (stranger)
-    throw createError({
-      statusCode: 400,
-      message: `blocker: ${stranger.blocker} has no assignment on this snap. Nothing was changed.`,
-    });
-  await sequelize.transaction(async (transaction) => {
+  return sequelize.transaction(async (transaction) => {
     // One grader at a time on a snap, so that every change is recorded against what it really replaced.
-    await SnapRow.findOne({
-      where: { id: snapId, programId: member.programId },
-      lock: transaction.LOCK.UPDATE,
-      transaction,
+    const lock = transaction.LOCK.UPDATE;
+    const snap = (await SnapRow.findOne({ where: { id: snapId, programId }, lock, transaction }))!;
+    const body = snapBody(snap);
+    const asked = new Map(body.resolution.assignments.map((a) => [a.blocker, askedOf(a)]));
+    refuseStrangers(sent.entries, asked);
+    const playerAt = await fieldOf(member, snap.gameId, transaction);
+    if (member.role === 'player') await refuseOthers(member, snap, sent, playerAt, transaction);
+    const rows = await GradeRow.findAll({ where: { programId, snapId, sheet }, transaction });
+    const meant = sent.entries.map((entry): Meant => {
+      const row = rows.find((r) => r.blocker === entry.blocker) ?? null;
+      return { entry, row, before: row ? gradeBody(row) : null };
     });
-    const on = await fieldOf(member, gameId, transaction);
-    for (const entry of entries) await writeOne(member, snapId, entry, on(entry.blocker, number), transaction);
+    await refuseStale(snap, sent, meant, transaction);
+    const changing = meant.filter(({ entry, before }) => !same(before, entry.grade));
+    const kept: GradesKept = { revisions: {} };
+    for (const { entry, row } of meant) kept.revisions[entry.blocker] = row?.revision ?? 0;
+    for (const { entry, row } of changing) {
+      const revision = (row?.revision ?? 0) + 1;
+      const now = { body: entry.grade, revision, entry: entry.entry, userId, changedAt: new Date() };
+      if (entry.grade === null) await row?.destroy({ transaction });
+      else if (row) await row.update({ ...now, asked: asked.get(entry.blocker)! }, { transaction });
+      else
+        await GradeRow.create(
+          {
+            ...now,
+            ...{ programId, snapId, sheet, blocker: entry.blocker, asked: asked.get(entry.blocker)! },
+            playerId: playerAt(entry.blocker, snap.number),
+          },
+          { transaction },
+        );
+      kept.revisions[entry.blocker] = entry.grade === null ? 0 : revision;
+    }
+    await GradeChangeRow.bulkCreate(
+      changing.map(({ entry, before }) => ({
+        ...{ programId, snapId, sheet, userId },
+        blocker: entry.blocker,
+        before,
+        after: entry.grade,
+      })),
+      { transaction },
+    );
+    if (sheet === PROGRAM_SHEET && changing.length) await keepInBook([snap], transaction);
+    return kept;
   });
 }
 
-async function writeOne(
-  member: Member,
-  snapId: number,
-  { blocker, grade }: GradeEntry,
-  playerId: number | null,
+/** Both as they are kept, so that the order of their words does not matter. */
+const same = (one: Grade | null, other: Grade | null): boolean => JSON.stringify(one) === JSON.stringify(other);
+
+function refuse(message: string): never {
+  throw createError({ statusCode: 400, message: `${message} Nothing was changed.` });
+}
+
+function refuseUnknownRubric(entries: readonly GradeEntry[]): void {
+  const unknown = entries.find((e) => e.grade && !findRubric(e.grade.rubric));
+  if (unknown) refuse(`rubric: there is no rubric "${unknown.grade!.rubric}".`);
+}
+
+function refuseStrangers(entries: readonly GradeEntry[], asked: ReadonlyMap<string, unknown>): void {
+  const stranger = entries.find((e) => !asked.has(e.blocker));
+  if (stranger) refuse(`blocker: ${stranger.blocker} has no assignment on this snap.`);
+  const twin = entries.find((e, i) => entries.findIndex((o) => o.blocker === e.blocker) !== i);
+  if (twin) refuse(`blocker: ${twin.blocker} is marked twice.`);
+}
+
+/** A player marks himself, on a sheet of his own, where his coach wants it and only until the grades are published. */
+async function refuseOthers(
+  { programId, playerId }: Member,
+  { gameId, number }: SnapRow,
+  { sheet, entries }: GradesSent,
+  playerAt: (seat: string, snap: number) => number | null,
   transaction: Transaction,
 ): Promise<void> {
-  const where = { programId: member.programId, snapId, blocker };
-  const row = await GradeRow.findOne({ where, transaction });
-  const before = row ? gradeBody(row) : null;
-  if (JSON.stringify(before) === JSON.stringify(grade)) return;
-  if (grade === null) await row?.destroy({ transaction });
-  else if (row) await row.update({ body: grade }, { transaction });
-  else await GradeRow.create({ ...where, playerId, body: grade }, { transaction });
-  await GradeChangeRow.create({ ...where, userId: member.userId, before, after: grade }, { transaction });
+  const game = await GameRow.findOne({ where: { id: gameId, programId }, transaction });
+  if (!game?.ownGrades || game.published) throw none('snap');
+  const isOwn = sheet === 'own' && entries.every((e) => playerAt(e.blocker, number) === playerId);
+  if (!isOwn) throw createError({ statusCode: 403, message: 'A player grades himself only. Nothing was changed.' });
+}
+
+/** 409 with both versions where something else stands there by now than the grader saw. */
+async function refuseStale(
+  snap: SnapRow,
+  sent: GradesSent,
+  meant: readonly Meant[],
+  transaction: Transaction,
+): Promise<void> {
+  const arrived = meant.every(({ entry, row, before }) => row?.entry === entry.entry || same(before, entry.grade));
+  if (arrived) return;
+  const isStale = ({ entry, row, before }: Meant): boolean =>
+    !same(before, entry.grade) &&
+    (row?.revision ?? 0) !== entry.base &&
+    !(row?.entry && entry.follows.includes(row.entry));
+  const stale = meant.filter(isStale);
+  const callChanged = sent.snapRevision !== snap.revision;
+  if (!callChanged && stale.length === 0) return;
+  const conflict: GradesConflict = {
+    kind: callChanged ? 'call' : 'marks',
+    snapRevision: snap.revision,
+    others: await othersOf(callChanged ? meant : stale, transaction),
+  };
+  throw createError({
+    statusCode: 409,
+    message: callChanged
+      ? `The call of snap ${snap.number} was changed since: look at what is asked now. Nothing was changed.`
+      : `Somebody else has marked ${stale.map((s) => s.entry.blocker).join(', ')} on snap ${snap.number} meanwhile. Nothing was changed.`,
+    data: conflict,
+  });
+}
+
+async function othersOf(meant: readonly Meant[], transaction: Transaction): Promise<OtherMark[]> {
+  const ids = meant.flatMap(({ row }) => (row?.userId ? [row.userId] : []));
+  const users = await UserRow.findAll({ where: { id: ids }, transaction });
+  return meant.map(({ entry, row, before }) => ({
+    blocker: entry.blocker,
+    grade: before,
+    revision: row?.revision ?? 0,
+    by: users.find((u) => u.id === row?.userId)?.name ?? 'somebody else',
+    at: (row?.changedAt ?? new Date()).toISOString(),
+  }));
 }
 
 export interface GradeChange {
@@ -67,11 +161,11 @@ export interface GradeChange {
   after: Grade | null;
 }
 
-/** Every change of the marks of a snap, newest first. */
+/** Every change of the program's marks of a snap, newest first. */
 export async function gradeHistory(member: Member, snapId: number): Promise<GradeChange[]> {
   await ownSnap(member, snapId);
   const rows = await GradeChangeRow.findAll({
-    where: { programId: member.programId, snapId },
+    where: { programId: member.programId, snapId, sheet: PROGRAM_SHEET },
     order: [['id', 'DESC']],
   });
   const users = await UserRow.findAll({ where: { id: rows.map((r) => r.userId) } });
@@ -82,40 +176,4 @@ export async function gradeHistory(member: Member, snapId: number): Promise<Grad
     before: r.before as Grade | null,
     after: r.after as Grade | null,
   }));
-}
-
-/** Every mark of the program, or a player's own marks of published games. */
-export async function readMarks(member: Member, publishedGames: readonly number[]): Promise<MarkRow[]> {
-  const own = member.role === 'player' ? { playerId: member.playerId ?? 0 } : {};
-  const grades = await GradeRow.findAll({ where: { programId: member.programId, ...own } });
-  const [snaps, players] = await Promise.all([
-    SnapRow.findAll({ where: { programId: member.programId, id: [...new Set(grades.map((g) => g.snapId))] } }),
-    PlayerRow.findAll({ where: { programId: member.programId } }),
-  ]);
-  const bodies = new Map(snaps.map((s) => [s.id, { row: s, body: snapBody(s) }]));
-  return grades
-    .flatMap((g) => {
-      const { row, body } = bodies.get(g.snapId)!;
-      if (member.role === 'player' && !publishedGames.includes(row.gameId)) return [];
-      if (body.logged.notCounted) return [];
-      const player = players.find((p) => p.id === g.playerId);
-      const assignment = body.resolution.assignments.find((a) => a.blocker === g.blocker);
-      return [
-        {
-          snapId: row.id,
-          snapNumber: row.number,
-          gameId: row.gameId,
-          blocker: g.blocker,
-          playerId: g.playerId,
-          playerName: player?.name ?? g.blocker,
-          playerNumber: player?.number ?? null,
-          scheme: body.call.scheme,
-          side: body.call.side,
-          block: assignment?.block ?? 'none',
-          front: body.call.frontName,
-          grade: gradeBody(g),
-        },
-      ];
-    })
-    .sort((a, b) => a.snapNumber - b.snapNumber || (a.blocker < b.blocker ? -1 : 1));
 }

@@ -40,8 +40,11 @@ import { calibrate } from '#core/film/calibrate/calibrate';
 import type { Measuring } from '#core/model/measured';
 import { ANGLES } from '#core/model/snap';
 import { demoMeasured } from '#demo/measured';
+import { askedOf } from '#core/grade/book/marked';
 import { readTree } from '#core/language/read';
 import { libraryText } from '#core/library/library';
+import { fillBook } from '../book/keep';
+import { loadSeason } from './load-season';
 import { workOut } from './work-out';
 
 /**
@@ -94,8 +97,11 @@ export async function loadDemo(): Promise<void> {
       DEMO_CUTS.map(({ name, cut }) => ({ programId, userId: users[0]!, name, body: cut })),
       { transaction },
     );
+    const [coach, assistant] = users as [number, number];
+    await loadSeason({ programId, seasonId: season.id, players, coach, assistant }, transaction);
     for (const [i, snap] of DEMO_SNAPS.entries()) {
       const number = i + 1;
+      const resolution = workOut(snap.call);
       const row = await SnapRow.create(
         {
           programId,
@@ -104,7 +110,7 @@ export async function loadDemo(): Promise<void> {
           body: {
             call: snap.call,
             situation: snap.situation,
-            resolution: workOut(snap.call),
+            resolution,
             logged: { personnel: personnelOf(snap.call.formation), said: DEMO_SAID[number] ?? '' },
           },
         },
@@ -132,12 +138,15 @@ export async function loadDemo(): Promise<void> {
           snapId: row.id,
           blocker,
           playerId: playerAt(lineup, players, blocker, number),
+          asked: askedOf(resolution.assignments.find((a) => a.blocker === blocker)!),
+          userId: coach,
           body: grade,
         })),
         { transaction },
       );
     }
   });
+  await fillBook();
 }
 
 const personnelOf = (text: string): string => {

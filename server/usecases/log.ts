@@ -6,6 +6,7 @@ import { correctSituation } from '#core/film/log/series';
 import type { LogEntry } from '#core/model/game';
 import type { Resolution } from '#core/model/resolution';
 import type { Call, SnapBody } from '#core/model/snap';
+import { keepInBook } from '../book/keep';
 import { database } from '../db/database';
 import { snapBody } from '../db/mappers';
 import { ClipRow, GradeRow, SnapRow } from '../db/models';
@@ -49,10 +50,15 @@ export async function writeLog(
     const changed = [...log].flatMap(([n, was]) => (JSON.stringify(was) === JSON.stringify(after.get(n)) ? [] : [n]));
     const written = !dryRun && (confirmed || affected.length === 0);
     if (written) {
-      for (const row of rows)
-        if (changed.includes(row.number)) await row.update({ body: after.get(row.number)! }, { transaction });
+      const touched = rows.filter((row) => changed.includes(row.number));
+      for (const row of touched)
+        await row.update(
+          { body: after.get(row.number)!, revision: row.revision + (answers.has(row.number) ? 1 : 0) },
+          { transaction },
+        );
       for (const number of added)
-        await SnapRow.create({ programId, gameId, number, body: after.get(number)! }, { transaction });
+        touched.push(await SnapRow.create({ programId, gameId, number, body: after.get(number)! }, { transaction }));
+      await keepInBook(touched, transaction);
       await showSnaps(programId, gameId, transaction);
     }
     return { written, added, changed, affected };
@@ -116,9 +122,8 @@ async function affectedBy(
   const touched = rows.filter((row) => answers.has(row.number));
   const grades = await GradeRow.findAll({ where: { snapId: touched.map((row) => row.id) }, transaction });
   return touched.flatMap(({ id, number }) => {
-    const men = grades
-      .filter((g) => g.snapId === id && differs(log.get(number)!.resolution, answers.get(number)!, g.blocker))
-      .map((g) => g.blocker);
+    const graded = [...new Set(grades.filter((g) => g.snapId === id).map((g) => g.blocker))];
+    const men = graded.filter((blocker) => differs(log.get(number)!.resolution, answers.get(number)!, blocker));
     return men.length ? [{ number, men }] : [];
   });
 }

@@ -24,6 +24,8 @@ export interface Route {
   readonly id?: keyof Ids;
   /** What it asks for may not be there any more, when an asker before has had it. */
   readonly gone?: true;
+  /** What stands behind the question mark. */
+  readonly query?: string;
   /** What is sent along; changes nothing that other tests look at. */
   readonly body?: (ids: Ids) => unknown;
 }
@@ -43,7 +45,10 @@ export const ROUTES: Readonly<Record<string, Route>> = {
   'GET /api/program': { who: MEMBERS },
   'PUT /api/program': { who: COACH, body: () => ({}) },
   'GET /api/roster': { who: MEMBERS },
-  'GET /api/marks': { who: MEMBERS },
+  'GET /api/book': { who: MEMBERS, query: '?by=block' },
+  'GET /api/book/snaps': { who: MEMBERS },
+  'GET /api/book/plays': { who: STAFF, query: '?by=front' },
+  'GET /api/book/choices': { who: MEMBERS, query: '?of=block' },
   'GET /api/games': { who: MEMBERS },
   'POST /api/games': { who: STAFF, body: () => ({ opponent: '', week: 1 }) },
   'POST /api/games/[id]/snaps': { who: STAFF, id: 'game', body: () => ({ numbers: [] }) },
@@ -62,7 +67,7 @@ export const ROUTES: Readonly<Record<string, Route>> = {
   'DELETE /api/snaps/[id]': { who: STAFF, id: 'spare', gone: true },
   'GET /api/snaps/[id]': { who: MEMBERS, id: 'snap' },
   'GET /api/snaps/[id]/history': { who: STAFF, id: 'snap' },
-  'PUT /api/snaps/[id]/grades': { who: STAFF, id: 'snap', body: () => ({ entries: [] }) },
+  'PUT /api/snaps/[id]/grades': { who: STAFF, id: 'snap', body: () => ({ snapRevision: 1, entries: [] }) },
   'PUT /api/snaps/[id]/call': { who: STAFF, id: 'snap', body: () => ({ confirmed: false }) },
   'PUT /api/snaps/[id]/situation': { who: STAFF, id: 'snap', body: () => ({}) },
   'GET /api/clips/[id]': { who: MEMBERS, id: 'clip' },

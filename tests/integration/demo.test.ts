@@ -1,6 +1,7 @@
 import { existsSync, readFileSync, statSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { DEMO_SNAPS, demoClip, demoClipFile } from '#demo/scenario';
+import { PLAYED_GAMES } from '#demo/season';
 import { ANGLES } from '#core/model/snap';
 import { ClipRow, GradeRow, ProgramRow, SnapRow } from '../../server/db/models';
 import { isInCut } from '#core/film/log/cut';
@@ -21,7 +22,8 @@ describe('the demo program', () => {
     await loadDemo();
     await loadDemo();
     expect(await ProgramRow.count()).toBe(1);
-    expect(await SnapRow.count()).toBe(DEMO_SNAPS.length);
+    const played = PLAYED_GAMES.reduce((sum, game) => sum + game.snaps, 0);
+    expect(await SnapRow.count()).toBe(DEMO_SNAPS.length + played);
     expect(await ClipRow.count()).toBe(DEMO_SNAPS.length * 2);
     expect(await GradeRow.count()).toBeGreaterThan(30);
   });
@@ -29,7 +31,7 @@ describe('the demo program', () => {
   it('has cuts that hold snaps, notes within their film, and a substitute who has his own place', async () => {
     const program = (await ProgramRow.findOne())!;
     const coach = (await findMember(1, program.id))!;
-    const [game] = await listGames(coach);
+    const game = (await listGames(coach)).at(-1);
     const snaps = await listSnaps(coach, game!.id);
     for (const { cut, name } of await listCuts(coach))
       expect(snaps.filter((s) => isInCut(cut, s)).length, name).toBeGreaterThan(1);

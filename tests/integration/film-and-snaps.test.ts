@@ -8,10 +8,10 @@ import { addSnaps } from '../../server/usecases/add-snaps';
 import { changeCall } from '../../server/usecases/change-call';
 import { markFrames } from '../../server/usecases/film';
 import { deleteFilm, listFilms, placeFilm, steerFilm } from '../../server/usecases/films';
-import { writeGrades } from '../../server/usecases/grades';
 import { changeSituation } from '../../server/usecases/situations';
 import { arrive, film, folder, H264, localOf, places, prepared, rowOf } from './film-files';
 import { CALL, freshDatabase, makeProgram } from './fresh-database';
+import { markAs } from './marking';
 
 type Program = Awaited<ReturnType<typeof makeProgram>>;
 let db: Awaited<ReturnType<typeof freshDatabase>>;
@@ -91,7 +91,7 @@ describe('film and snaps', () => {
         const { down, distance } = snapBody(r).situation;
         return `${down} and ${distance}`;
       });
-    await writeGrades(members.coach, snaps[0]!, [{ blocker: 'C', grade: ALL_PLUS }]);
+    await markAs(members.coach, snaps[0]!, [{ blocker: 'C', grade: ALL_PLUS }]);
     // Both of the program's own are a first and ten, so the second was set by somebody.
     expect(await downs()).toEqual(['1 and 10', '1 and 10', '2 and 6', '3 and 6', '4 and 6']);
     const [, second, third] = rows;
@@ -116,7 +116,9 @@ describe('film and snaps', () => {
       await Promise.all([
         changeCall(members.coach, id, call, true),
         changeSituation(members.assistant, id, { gain }),
-        writeGrades(members.assistant, id, [{ blocker: 'C', grade: { ...ALL_PLUS, note: `note ${gain}` } }]),
+        markAs(members.assistant, id, [{ blocker: 'C', grade: { ...ALL_PLUS, note: `note ${gain}` } }]).catch(
+          (problem: { statusCode?: number }) => expect(problem.statusCode).toBe(409),
+        ),
       ]);
       const body = snapBody((await SnapRow.findByPk(id))!);
       expect([body.call.frontName, body.situation.gain]).toEqual([`front ${gain}`, gain]);
@@ -131,7 +133,7 @@ describe('film and snaps', () => {
     const shorter = await prepared(lanterns, film('shorter.mp4', ...H264, '-t', '1'), 'shorter.mp4');
     const place = (id: number, confirmed: boolean) =>
       placeFilm(members.coach, id, { snapId, angle: 'sideline', confirmed });
-    await writeGrades(members.coach, snapId, [{ blocker: 'LT', grade: ALL_PLUS }]);
+    await markAs(members.coach, snapId, [{ blocker: 'LT', grade: ALL_PLUS }]);
     expect(await place(one.id, false)).toMatchObject({ placed: true });
     const clip = (await clipsOf(snapId)).find((c) => c.angle === 'sideline')!;
     await markFrames(members.coach, clip.id, { snapFrame: 12, contactFrame: 20, whistleFrame: 50 });

@@ -7,11 +7,11 @@ import { snapBody } from '../../server/db/mappers';
 import { ClipRow, CutRow, FilmNoteRow, GameRow, GradeRow, PlayerRow, SnapRow } from '../../server/db/models';
 import { keepCut, listCuts, removeCut } from '../../server/usecases/cuts';
 import { listSnaps, publishGame, readSnap } from '../../server/usecases/film';
-import { readMarks, writeGrades } from '../../server/usecases/grades';
 import { readLineup, saveLineup } from '../../server/usecases/lineup';
 import { removeSnap, writeLog } from '../../server/usecases/log';
 import { addNote, changeNote, removeNote } from '../../server/usecases/notes';
 import { CALL, freshDatabase, makeProgram } from './fresh-database';
+import { bookOf, markAs } from './marking';
 
 type Program = Awaited<ReturnType<typeof makeProgram>>;
 let db: Awaited<ReturnType<typeof freshDatabase>>;
@@ -65,7 +65,7 @@ describe('the log of a game', () => {
   });
 
   it('asks before graded men were asked something else, and then keeps their marks', async () => {
-    await writeGrades(lanterns.members.coach, lanterns.snaps[1]!, [{ blocker: 'LT', grade: ALL_PLUS }]);
+    await markAs(lanterns.members.coach, lanterns.snaps[1]!, [{ blocker: 'LT', grade: ALL_PLUS }]);
     const before = await log();
     expect(await write([anEntry(2, LEFT), anEntry(7)])).toMatchObject({
       written: false,
@@ -97,7 +97,7 @@ describe('the log of a game', () => {
 
   it('takes a snap out, but none that was graded', async () => {
     const [first, second] = lanterns.snaps as [number, number];
-    await writeGrades(lanterns.members.coach, first, [{ blocker: 'LT', grade: ALL_PLUS }]);
+    await markAs(lanterns.members.coach, first, [{ blocker: 'LT', grade: ALL_PLUS }]);
     await expect(removeSnap(lanterns.members.coach, first)).rejects.toMatchObject({
       statusCode: 409,
       message: expect.stringContaining('has 1 grade'),
@@ -114,11 +114,11 @@ describe('the log of a game', () => {
 
   it('keeps a snap that does not count out of the book, with its marks', async () => {
     const [first] = lanterns.snaps as [number];
-    await writeGrades(lanterns.members.coach, first, [{ blocker: 'LT', grade: ALL_PLUS }]);
-    expect(await readMarks(lanterns.members.coach, [])).toHaveLength(1);
+    await markAs(lanterns.members.coach, first, [{ blocker: 'LT', grade: ALL_PLUS }]);
+    expect(await bookOf(lanterns.members.coach)).toHaveLength(1);
     const entry = anEntry(1, CALL, { gain: 4, hash: 'left' });
     await write([{ ...entry, logged: { ...entry.logged, notCounted: 'kneel' } }]);
-    expect(await readMarks(lanterns.members.coach, [])).toEqual([]);
+    expect(await bookOf(lanterns.members.coach)).toEqual([]);
     expect(await GradeRow.count({ where: { snapId: first } })).toBe(1);
   });
 });
@@ -131,24 +131,22 @@ describe('who was on the field', () => {
   it('decides whose a grade is', async () => {
     const { id } = await spare();
     expect((await save(0, substitute(NO_CHANGES, { from: 2, seat: 'LG', playerId: id }))).saved).toBe(true);
-    for (const snap of lanterns.snaps)
-      await writeGrades(lanterns.members.coach, snap, [{ blocker: 'LG', grade: ALL_PLUS }]);
-    const marks = await readMarks(lanterns.members.coach, []);
-    expect(marks.map((m) => m.playerName)).toEqual([expect.stringContaining('LG'), 'Spare']);
+    for (const snap of lanterns.snaps) await markAs(lanterns.members.coach, snap, [{ blocker: 'LG', grade: ALL_PLUS }]);
+    const marks = await bookOf(lanterns.members.coach);
+    expect(marks.map((m) => m.man)).toEqual([expect.stringContaining('LG'), '66 Spare']);
     const { field } = await readSnap(lanterns.members.coach, lanterns.snaps[1]!);
     expect(field.find((m) => m.seat === 'LG')).toEqual({ seat: 'LG', name: 'Spare', number: 66 });
   });
 
   it('asks before grades become another man’s', async () => {
     const { id } = await spare();
-    for (const snap of lanterns.snaps)
-      await writeGrades(lanterns.members.coach, snap, [{ blocker: 'LG', grade: ALL_PLUS }]);
+    for (const snap of lanterns.snaps) await markAs(lanterns.members.coach, snap, [{ blocker: 'LG', grade: ALL_PLUS }]);
     const lineup = substitute(NO_CHANGES, { from: 2, seat: 'LG', playerId: id });
     const asked = { moved: [{ number: 2, blocker: 'LG' }] };
     expect(await save(0, lineup)).toMatchObject({ saved: false, revision: 0, ...asked });
     expect((await readLineup(lanterns.members.coach, lanterns.gameId)).lineup).toEqual(NO_CHANGES);
     expect(await save(0, lineup, true)).toMatchObject({ saved: true, revision: 1, ...asked });
-    expect((await readMarks(lanterns.members.coach, [])).map((m) => m.playerName)[1]).toBe('Spare');
+    expect((await bookOf(lanterns.members.coach)).map((m) => m.man)[1]).toBe('66 Spare');
   });
 
   it('is written by one of two at once, and the other is told', async () => {

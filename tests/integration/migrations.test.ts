@@ -22,6 +22,8 @@ describe('migrations', () => {
     expect((rows as { name: string }[]).map((r) => r.name)).toEqual(MIGRATIONS.map((m) => m.name));
     expect(await tables()).toEqual([
       'SequelizeMeta',
+      'book_marks',
+      'book_snaps',
       'calibrations',
       'clips',
       'cuts',

@@ -6,12 +6,13 @@ import { Playbook } from '#core/calls/playbook';
 import { resolve } from '#core/movement/play';
 import { need } from '#core/testing/need';
 import { GradeRow, SnapRow } from '../../server/db/models';
+import { fillBook } from '../../server/book/keep';
 import { findMember, type Member } from '../../server/session/member';
 import { listChanged } from '../../server/usecases/changed-answers';
 import { listGames, listSnaps, readSnap } from '../../server/usecases/film';
-import { readMarks } from '../../server/usecases/grades';
 import { listDocuments } from '../../server/usecases/playbook';
 import { freshDatabase } from './fresh-database';
+import { bookOf } from './marking';
 
 /*
  * A database as the build before the second look left it: the demo program, and a formation with an order nobody obeys, a front, a scheme
@@ -42,7 +43,11 @@ describe('what an older build kept', () => {
       });
       expect(resolution).toMatchObject((body as { resolution: object }).resolution);
     }
-    expect((await readMarks(coach, [game!.id])).length).toBe(await GradeRow.count());
+    expect(await bookOf(coach)).toEqual([]);
+    await fillBook();
+    const rows = await bookOf(coach);
+    expect(rows.length).toBe(await GradeRow.count());
+    expect(rows.some((r) => r.grade.faults.length > 0)).toBe(true);
   });
 
   it('is not changed by looking at what would be worked out otherwise today', async () => {

@@ -7,8 +7,9 @@ import { logIn, programsOf, roster } from '../../server/usecases/accounts';
 import { changeCall } from '../../server/usecases/change-call';
 import { listChanged } from '../../server/usecases/changed-answers';
 import { clipFile, listGames, listSnaps, publishGame, readSnap } from '../../server/usecases/film';
-import { gradeHistory, readMarks, writeGrades } from '../../server/usecases/grades';
+import { gradeHistory } from '../../server/usecases/grades';
 import { CALL, freshDatabase, makeProgram } from './fresh-database';
+import { bookOf, markAs } from './marking';
 
 type Program = Awaited<ReturnType<typeof makeProgram>>;
 let db: Awaited<ReturnType<typeof freshDatabase>>;
@@ -29,7 +30,7 @@ beforeAll(async () => {
       body,
     })
   ).id;
-  await writeGrades(
+  await markAs(
     lanterns.members.coach,
     lanterns.snaps[0]!,
     ['LT', 'C', 'RG'].map((blocker) => ({ blocker, grade: ALL_PLUS })),
@@ -47,12 +48,12 @@ describe('another program', () => {
       () => listChanged(stranger, lanterns.gameId),
       () => clipFile(stranger, clip),
       () => gradeHistory(stranger, snap),
-      () => writeGrades(stranger, snap, [{ blocker: 'LT', grade: null }]),
+      () => markAs(stranger, snap, [{ blocker: 'LT', grade: null }]),
       () => changeCall(stranger, snap, CALL, true),
       () => publishGame(stranger, lanterns.gameId, true),
     ])
       await expect(way()).rejects.toMatchObject({ statusCode: 404 });
-    expect(await readMarks(stranger, [lanterns.gameId])).toEqual([]);
+    expect(await bookOf(stranger)).toEqual([]);
     expect((await listGames(stranger)).map((g) => g.id)).toEqual([terns.gameId]);
     expect((await roster(stranger)).every((p) => p.name.startsWith('Terns'))).toBe(true);
     expect((await readSnap(lanterns.members.coach, snap)).grades).toHaveLength(3);
@@ -80,14 +81,14 @@ describe('a player', () => {
     expect(await listGames(player)).toEqual([]);
     await expect(readSnap(player, lanterns.snaps[0]!)).rejects.toMatchObject({ statusCode: 404 });
     await expect(clipFile(player, clip)).rejects.toMatchObject({ statusCode: 404 });
-    expect(await readMarks(player, [])).toEqual([]);
+    expect(await bookOf(player)).toEqual([]);
   });
 
   it('sees his own marks and nobody else’s afterwards', async () => {
     const { player, coach } = lanterns.members;
     await publishGame(coach, lanterns.gameId, true);
     expect((await readSnap(player, lanterns.snaps[0]!)).grades.map((g) => g.blocker)).toEqual(['C']);
-    expect((await readMarks(player, [lanterns.gameId])).map((r) => r.blocker)).toEqual(['C']);
+    expect((await bookOf(player)).map((r) => r.blocker)).toEqual(['C']);
     expect((await roster(player)).map((p) => p.seat)).toEqual(['C']);
     expect(await clipFile(player, clip)).toBe('x.webm');
   });

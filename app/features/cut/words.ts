@@ -1,6 +1,6 @@
 import { CUT_FIELDS, type CutField } from '#core/film/log/cut-fields';
 import type { Cut } from '#core/film/log/cut';
-import { FAULTS, type FaultId } from '#core/model/faults';
+import { faultName } from '#core/model/faults';
 import { BLOCKS, type BlockId } from '#core/vocabulary/index';
 import { schemeName } from '~/features/board/scheme-names';
 import { QUARTERS } from '~/features/snap/words';
@@ -9,7 +9,7 @@ import { QUARTERS } from '~/features/snap/words';
 const SAY: Partial<Record<CutField, (value: string) => string>> = {
   play: (id) => schemeName(id).toLowerCase(),
   block: (id) => (BLOCKS[id as BlockId]?.name ?? id).toLowerCase(),
-  fault: (id) => FAULTS[id as FaultId]?.name ?? id,
+  fault: (id) => faultName(id),
   quarter: (n) => QUARTERS[Number(n) - 1] ?? n,
   series: (n) => `series ${n}`,
   hash: (side) => (side === 'middle' ? 'middle of the field' : `${side} hash`),

@@ -5,7 +5,8 @@ import { FRAME_OF, MOMENTS, sameMoment, sinceSnap, type Moment } from '#core/fil
 import type { Pixel } from '#core/model/calibration';
 import type { ClipBody } from '#core/model/snap';
 import FilmPicture from './FilmPicture.vue';
-import { capOf, type HandName } from './keys';
+import type { HandName } from './hand';
+import { capOf } from './keys';
 import { useTransport, type Shown } from './transport';
 
 type Clip = ClipBody & { id: number; angle: string };

@@ -8,6 +8,7 @@ import { cutOfQuery, type Cut } from '#core/film/log/cut';
 import { releaseFocus } from '~/features/hands/in-field';
 import { sinceSnap } from '#core/film/frames';
 import type { Pixel } from '#core/model/calibration';
+import type { Angle } from '#core/model/snap';
 import { useWritingKeys, WRITING_HANDS } from '~/features/notes/keys';
 import NoteOverlay from '~/features/notes/NoteOverlay.vue';
 import NotePanel from '~/features/notes/NotePanel.vue';
@@ -17,7 +18,8 @@ import { useHeldRep } from '~/features/beside/hold';
 import AskedBoard from './AskedBoard.vue';
 import FilmPair from './FilmPair.vue';
 import KeyList from './KeyList.vue';
-import GradePad from './GradePad.vue';
+import GradePad from '~/features/pad/GradePad.vue';
+import { useMarks } from '~/features/marks/store';
 import SnapList from './SnapList.vue';
 import SnapSentence from './SnapSentence.vue';
 import { capOf, FILM_HANDS, useFilmKeys } from './keys';
@@ -26,6 +28,7 @@ import { useRoom } from './room';
 import { useFilm } from './store';
 
 const film = useFilm();
+const box = useMarks();
 const route = useRoute();
 const pair = ref<InstanceType<typeof FilmPair> | null>(null);
 const keys = ref<InstanceType<typeof KeyList> | null>(null);
@@ -37,7 +40,7 @@ const numbers = computed(() => Object.fromEntries((film.snap?.field ?? []).map((
 const idOf = (param: unknown): number | null => (/^\d+$/.test(String(param ?? '')) ? Number(param) : null);
 onMounted(async () => {
   releaseFocus();
-  film.resume();
+  void box.resume();
   film.cut = cutOfQuery(route.query);
   await film.open(idOf(route.params.id));
 });
@@ -54,7 +57,7 @@ watch(
       void navigateTo({ path: `/film/${id}`, query: film.cut }, { replace: true });
   },
 );
-useEventListener('online', () => void film.send());
+useEventListener('online', () => void box.send());
 
 const area = ref<HTMLElement | null>(null);
 const { width } = useElementSize(area);
@@ -124,6 +127,18 @@ function seekIn(clip: number, to: number): void {
   if (pair.value?.lead?.id !== clip) pair.value?.swap();
   pair.value?.transport.seek(to);
 }
+/** Keeps the frame that is shown with the mark of the man in hand. */
+function markFrameOfMan(): void {
+  const lead = pair.value?.lead;
+  if (!lead || !film.selected) return;
+  const frames = film.marks[film.selected]?.frames ?? [];
+  const here = { angle: lead.angle as Angle, frame: frame.value, says: '' };
+  film.change(film.selected, { frames: [...frames, here].slice(-8) });
+}
+function seekAngle(angle: string, to: number): void {
+  const clip = film.snap?.clips.find((c) => c.angle === angle);
+  if (clip) seekIn(clip.id, to);
+}
 const game = computed(() => film.games.find((g) => g.id === film.game));
 const name = computed(() => `week ${game.value?.week ?? ''} snap ${film.snap?.number ?? ''}`);
 function picture(): void {
@@ -148,7 +163,9 @@ function beside(): void {
   if (both) void navigateTo({ path: '/film/beside', query: { ...both, man: film.selected ?? undefined } });
 }
 
-useFilmKeys({
+const { naming } = useFilmKeys({
+  frame: markFrameOfMan,
+  undo: () => void film.undo(),
   columns,
   writing: writing.writing,
   inRoom,
@@ -180,7 +197,7 @@ useFilmKeys({
     <SnapSentence v-if="film.snap" :plain="inRoom" />
     <p v-if="film.loadProblem" class="refused" role="alert">{{ film.loadProblem }} Your marks are safe.</p>
     <p v-if="stay.problem.value" class="refused waiting" role="status">{{ stay.problem.value }}</p>
-    <p v-if="film.trouble" class="refused waiting" role="alert">{{ film.trouble }}</p>
+    <p v-if="box.trouble" class="refused waiting" role="alert">{{ box.trouble }}</p>
     <div class="work" :class="{ alone: film.readOnly || inRoom }">
       <section ref="area" class="area" aria-label="Film and grades">
         <template v-if="film.snap">
@@ -254,7 +271,16 @@ useFilmKeys({
             @picture="picture"
             @captions="saveCaptions(name, film.snap)"
           />
-          <GradePad v-if="!inRoom" ref="pad" :columns="columns" :numbers="numbers" @next="go(1)" />
+          <GradePad
+            v-if="!inRoom"
+            ref="pad"
+            :columns="columns"
+            :numbers="numbers"
+            :naming="naming"
+            @next="go(1)"
+            @seek="seekAngle"
+            @frame="markFrameOfMan"
+          />
         </template>
         <p v-else-if="!film.loadProblem" class="empty">
           No snap is open.

@@ -1,115 +1,10 @@
-import type { Ref } from 'vue';
-import { standardOf } from '#core/grade/standards';
-import type { Moment } from '#core/film/frames';
-import type { Grade } from '#core/model/grade';
+import { useEventListener } from '@vueuse/core';
+import { ref, watch, type Ref } from 'vue';
+import { inField } from '~/features/hands/in-field';
 import { useKeys } from '~/features/hands/use-keys';
-import type { Column } from '~/features/board/scale';
+import { factBy, PAD_HANDS } from '~/features/pad/hands';
+import type { Hand, HandName, Hands } from './hand';
 import { useFilm } from './store';
-
-/** Keys of the likeliest faults of the selected man's block, in the order shown. */
-export const FAULT_KEYS = ['a', 's', 'd', 'f', 'g', 'h'] as const;
-
-/** What a key can reach besides the store. */
-export interface Hands {
-  columns: Ref<Column[]>;
-  toggle: () => void;
-  step: (frames: number) => void;
-  slower: () => void;
-  loop: () => void;
-  jump: (to: Moment) => void;
-  markHere: (moment: Moment) => void;
-  swap: () => void;
-  arrange: () => void;
-  zoom: () => void;
-  go: (step: number) => void;
-  note: () => void;
-  help: () => void;
-  measure: () => void;
-  crop: () => void;
-  run: () => void;
-  write: () => void;
-  room: () => void;
-  beside: () => void;
-  board: () => void;
-  /** Something is being written on the film: the keys belong to that. */
-  writing?: Ref<boolean>;
-  /** Others look on, and see no grades. */
-  inRoom?: Ref<boolean>;
-}
-type Film = ReturnType<typeof useFilm>;
-
-/** What can be done by a button as well. */
-export type HandName =
-  | Moment
-  | 'play'
-  | 'back'
-  | 'on'
-  | 'speed'
-  | 'loop'
-  | 'swap'
-  | 'arrange'
-  | 'zoom'
-  | 'help'
-  | 'measure'
-  | 'crop'
-  | 'run'
-  | 'write'
-  | 'room'
-  | 'beside'
-  | 'board'
-  | 'before'
-  | 'after'
-  | 'rest'
-  | 'note'
-  | 'none';
-
-/** One key of the film place: what it is called on the keyboard, what it does in words, and whether only those who grade have it. */
-export interface Hand {
-  /** By which a button that does the same finds it. */
-  readonly name?: HandName;
-  /** As the event names it; capitals with shift. */
-  readonly key: string;
-  /** As it is printed. */
-  readonly cap: string;
-  readonly says: string;
-  readonly group: 'Film' | 'Snaps' | 'The man in hand';
-  readonly staff?: true;
-  /** It changes what is kept of the snap: nothing for the room, where nobody sees what it does. */
-  readonly keeps?: true;
-  /** `false` when it has nothing to do now. */
-  readonly does: (hands: Hands, film: Film) => unknown;
-}
-
-/** A mark by one key. `again`: what the same key means for a man who has that mark already. */
-export interface MarkKey {
-  readonly key: string;
-  readonly says: string;
-  readonly part: Partial<Grade>;
-  readonly again?: Partial<Grade>;
-}
-export const MARK_KEYS: readonly MarkKey[] = [
-  { key: 'p', says: 'did his job', part: { assignment: 'right', technique: 'plus', fault: null } },
-  { key: 'x', says: 'technique minus', part: { technique: 'minus' } },
-  { key: 'w', says: 'wrong man', part: { assignment: 'wrong' } },
-  { key: 'e', says: 'not his fault', part: { assignment: 'not his fault' } },
-  {
-    key: 'q',
-    says: 'cannot tell, ask',
-    part: { assignment: 'cannot tell' },
-    again: { technique: 'cannot tell' },
-  },
-];
-
-/** Gives a man the mark of a key. */
-export function markBy(film: Film, man: string, { part, again }: MarkKey): void {
-  film.change(man, again && film.marks[man]?.assignment === part.assignment ? again : part);
-}
-
-/** Does something to the man that is selected; without one there is nothing to do. */
-const onMan =
-  (does: (film: Film, man: string, hands: Hands) => void): Hand['does'] =>
-  (hands, film) =>
-    film.selected ? does(film, film.selected, hands) : false;
 
 /** Every key of the film place, once: what is pressed, what is shown with `?`, and what is done. */
 export const FILM_HANDS: readonly Hand[] = [
@@ -274,49 +169,7 @@ export const FILM_HANDS: readonly Hand[] = [
     group: 'The man in hand',
     does: (_h, film) => void (film.selected = null),
   },
-  ...MARK_KEYS.map((mark): Hand => ({
-    key: mark.key,
-    cap: mark.key,
-    says: mark.says,
-    group: 'The man in hand',
-    staff: true,
-    keeps: true,
-    does: onMan((film, man) => markBy(film, man, mark)),
-  })),
-  {
-    name: 'note',
-    key: 'n',
-    cap: 'n',
-    says: 'a note',
-    group: 'The man in hand',
-    staff: true,
-    keeps: true,
-    does: onMan((_film, _man, h) => h.note()),
-  },
-  {
-    name: 'none',
-    key: 'Backspace',
-    cap: '⌫',
-    says: 'no mark',
-    group: 'The man in hand',
-    staff: true,
-    keeps: true,
-    does: onMan((film, man) => film.mark(man, null)),
-  },
-  ...FAULT_KEYS.map((key, i): Hand => ({
-    key,
-    cap: key,
-    says: `fault ${i + 1} of his block`,
-    group: 'The man in hand',
-    staff: true,
-    keeps: true,
-    does: (_hands, film) => {
-      const block = film.snap?.resolution.assignments.find((a) => a.blocker === film.selected)?.block ?? '';
-      const fault = standardOf(block)?.faults[i];
-      if (!film.selected || !fault) return false;
-      film.change(film.selected, { technique: 'minus', fault });
-    },
-  })),
+  ...PAD_HANDS,
 ];
 
 /** What is printed on the key that does the same as a button. */
@@ -326,18 +179,48 @@ export const capOf = (name: HandName): string => FILM_HANDS.find((h) => h.name =
 const FAR = 10;
 
 /** The grader's hands: film on space and arrows, men on digits, marks on letters, the whole snap on Enter. */
-export function useFilmKeys(hands: Hands): void {
+export function useFilmKeys(hands: Hands): { naming: Ref<boolean> } {
   const film = useFilm();
 
+  /** What was pressed while a snap was being opened: meant for that one, and done once it is there. */
+  const early: KeyboardEvent[] = [];
+  watch(
+    () => film.opening,
+    () => {
+      while (film.opening === null && early.length) does(early.shift()!);
+    },
+    { flush: 'post' },
+  );
+
   function press(event: KeyboardEvent): unknown {
+    const isFilm = FILM_HANDS.some((h) => h.key === event.key && h.group === 'Film');
+    if (film.opening === null || isFilm) return does(event);
+    early.push(event);
+    return true;
+  }
+
+  /** A letter after the key of the facts names one of them. */
+  const naming = ref(false);
+  function does(event: KeyboardEvent): unknown {
+    if (naming.value) {
+      naming.value = false;
+      return factBy(film, event.key);
+    }
     const column = /^[1-9]$/.test(event.key) ? hands.columns.value[Number(event.key) - 1] : undefined;
     if (column) return (film.selected = column.id);
     const hand = FILM_HANDS.find((h) => h.key === event.key);
     if (!hand || (hand.staff && film.readOnly) || (hand.keeps && hands.inRoom?.value)) return false;
     if (event.shiftKey && event.key === 'ArrowLeft') return hands.step(-FAR);
     if (event.shiftKey && event.key === 'ArrowRight') return hands.step(FAR);
+    if (hand.name === 'facts' && film.selected) naming.value = true;
     return hand.does(hands, film);
   }
 
   useKeys((event) => (hands.writing?.value ? false : press(event)));
+  useEventListener('keydown', (event: KeyboardEvent) => {
+    if (!(event.ctrlKey || event.metaKey) || event.key !== 'z' || inField(event.target) || film.readOnly) return;
+    event.preventDefault();
+    hands.undo();
+  });
+  return { naming };
 }

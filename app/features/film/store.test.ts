@@ -7,24 +7,27 @@ import type { ClipBody } from '#core/model/snap';
 import { A_CALL } from '#core/testing/a-call';
 import { anEntry, anItem } from '#core/testing/a-log';
 import { need } from '#core/testing/need';
+import type { GradesSent } from '#core/model/grade-entry';
+import { useMarks } from '~/features/marks/store';
 import { useSession } from '~/features/session/store';
+import { MarksServer } from '~/testing/marks-server';
 import { useFilm } from './store';
 
 const RESOLUTION = need(resolveCall(A_CALL));
 const MEN = RESOLUTION.assignments.map((a) => a.blocker);
-const LATE: Grade = { assignment: 'right', technique: 'minus', fault: 'left-late', note: '' };
+const LATE: Grade = { ...ALL_PLUS, technique: 'minus', faults: ['left-late'] };
+const ASKED = { block: 'drive', target: 'T', next: null, partners: [], role: 'alone', schools: [] } as const;
 const game = (id: number, week: number): GameItem => ({ id, opponent: 'Terns', week, published: false, snaps: 2 });
 
 /** A server with two games, in memory; each request can wait, be refused, or find nobody. */
-let marks: Map<number, Map<string, Grade>>;
+let server: MarksServer;
 let reachable: boolean;
-let refusal: { status: number; message: string } | null;
 let held: { url: string; go: () => void }[] | null;
 let asked: string[];
 const snapsOf = (of: number): SnapItem[] =>
   [1, 2].map((n) => {
     const id = of * 10 + n;
-    const graded = [...(marks.get(id) ?? [])].map(([blocker, grade]) => ({ blocker, grade }));
+    const graded = server.of(id).map(({ blocker, grade }) => ({ blocker, grade }));
     const all = MEN.map((blocker) => ({ blocker, block: 'drive', partners: [] }));
     return { ...anItem(anEntry(n), all, graded), id };
   });
@@ -35,7 +38,10 @@ const view = (id: number): SnapView => ({
   gameId: Math.floor(id / 10),
   resolution: RESOLUTION,
   clips: [{ ...clip, id: 5, angle: 'end zone' }],
-  grades: [...(marks.get(id) ?? [])].map(([blocker, grade]) => ({ blocker, grade })),
+  revision: server.revisionOf(id),
+  rubric: 'assignment-technique@1',
+  grades: server.of(id).map((mark) => ({ ...mark, asked: { ...ASKED, partners: [], schools: [] } })),
+  own: [],
   notes: [],
   field: [],
 });
@@ -44,15 +50,7 @@ function answerTo(method: string, url: string, body: Record<string, unknown>): u
   if (url === '/api/games') return [game(1, 4), game(2, 5)];
   if (url.endsWith('/snaps')) return snapsOf(id);
   if (url.endsWith('/changed')) return [];
-  if (url.endsWith('/grades')) {
-    const own = marks.get(id) ?? new Map<string, Grade>();
-    for (const { blocker, grade } of body.entries as { blocker: string; grade: Grade | null }[]) {
-      if (grade) own.set(blocker, grade);
-      else own.delete(blocker);
-    }
-    marks.set(id, own);
-    return { saved: 1 };
-  }
+  if (url.endsWith('/grades')) return server.put(id, body as unknown as GradesSent);
   if (url.endsWith('/situation')) return { situation: { ...view(id).situation, ...body } };
   if (url.endsWith('/call'))
     return body.confirmed ? { affected: [], changed: true } : { affected: ['LT'], changed: false };
@@ -63,20 +61,13 @@ function answerTo(method: string, url: string, body: Record<string, unknown>): u
 beforeEach(() => {
   setActivePinia(createPinia());
   vi.useFakeTimers();
-  const kept = new Map<string, string>();
-  vi.stubGlobal('localStorage', {
-    getItem: (key: string) => kept.get(key) ?? null,
-    setItem: (key: string, value: string) => void kept.set(key, value),
-  });
-  [marks, reachable, refusal, held, asked] = [new Map(), true, null, null, []];
+  [server, reachable, held, asked] = [new MarksServer(), true, null, []];
   vi.stubGlobal(
     '$fetch',
     async (url: string, { method, body = {} }: { method: string; body?: Record<string, unknown> }) => {
       asked.push(`${method} ${url}`);
       if (held) await new Promise<void>((go) => held!.push({ url, go }));
       if (!reachable) throw new Error('connection refused');
-      const refused = url.endsWith('/grades') ? refusal : null;
-      if (refused) throw Object.assign(new Error(refused.message), { status: refused.status, data: refused });
       return structuredClone(answerTo(method, url, body));
     },
   );
@@ -95,7 +86,7 @@ afterEach(() => {
 });
 async function opened(id: number | null = 21) {
   const film = useFilm();
-  film.resume();
+  await useMarks().resume();
   await film.open(id);
   return film;
 }
@@ -103,7 +94,7 @@ const settled = (): Promise<unknown> => vi.advanceTimersByTimeAsync(0);
 
 describe('opening film', () => {
   it('opens the newest game at the first snap that is not graded', async () => {
-    marks.set(21, new Map(MEN.map((m) => [m, ALL_PLUS])));
+    for (const man of MEN) server.set(21, man, ALL_PLUS);
     const film = await opened(null);
     expect([film.game, film.snap!.id]).toEqual([2, 22]);
   });
@@ -134,6 +125,8 @@ describe('opening film', () => {
   });
 });
 
+const markOf = (id: number, man: string): Grade | undefined => server.of(id).find((m) => m.blocker === man)?.grade;
+
 describe('a mark', () => {
   it('stands at once, and is sent', async () => {
     const film = await opened();
@@ -141,25 +134,7 @@ describe('a mark', () => {
     expect(film.marks.LT).toEqual(LATE);
     expect(film.snaps[0]!.graded).toEqual([{ blocker: 'LT', grade: LATE }]);
     await settled();
-    expect([marks.get(21)!.get('LT'), film.queue]).toEqual([LATE, []]);
-  });
-
-  it('is kept on the machine while the server cannot be reached, over a reload, and sent by itself', async () => {
-    const film = await opened();
-    reachable = false;
-    film.mark('LT', LATE);
-    film.change('LT', { note: 'late' });
-    await settled();
-    expect(film.trouble).toBe('Not connected: 1 mark is kept on this machine and will be sent.');
-    setActivePinia(createPinia());
-    useSession().member = { userId: 3, userName: '', programId: 1, programName: '', role: 'coach', playerId: null };
-    const later = useFilm();
-    later.resume();
-    expect(later.queue).toHaveLength(1);
-    reachable = true;
-    await vi.advanceTimersByTimeAsync(7000);
-    expect(marks.get(21)!.get('LT')).toEqual({ ...LATE, note: 'late' });
-    expect([later.queue, later.trouble]).toEqual([[], '']);
+    expect([markOf(21, 'LT'), useMarks().waiting]).toEqual([LATE, []]);
   });
 
   it('is still there when its snap is opened again before it was sent', async () => {
@@ -168,63 +143,120 @@ describe('a mark', () => {
     film.mark('LT', LATE);
     await settled();
     reachable = true;
-    refusal = { status: 503, message: 'The database does not answer.' };
     await film.open(22);
     await film.open(21);
     expect(film.marks.LT).toEqual(LATE);
   });
 
-  it('changed while the one before is on its way is the one that stays', async () => {
+  it('stands on what was seen: one given after another of mine is no quarrel', async () => {
     const film = await opened();
-    held = [];
-    film.mark('LT', LATE);
-    await vi.waitFor(() => expect(held).toHaveLength(1));
-    film.mark('LT', ALL_PLUS);
-    const first = held[0]!;
-    held = null;
-    first.go();
-    await settled();
-    expect([marks.get(21)!.get('LT'), film.queue]).toEqual([ALL_PLUS, []]);
-  });
-
-  it('that is refused says why, and stays', async () => {
-    const film = await opened();
-    refusal = { status: 400, message: 'blocker: LT has no assignment on this snap.' };
     film.mark('LT', LATE);
     await settled();
-    expect(film.trouble).toBe('blocker: LT has no assignment on this snap. 1 mark is kept on this machine.');
-    expect(film.queue).toHaveLength(1);
+    film.change('LT', { note: 'late' });
+    await settled();
+    film.change('LT', { consequence: 'fatal' });
+    await settled();
+    expect(markOf(21, 'LT')).toEqual({ ...LATE, note: 'late', consequence: 'fatal' });
+    expect(useMarks().aside).toEqual([]);
   });
 
-  it('is another user’s own: nobody else on the machine sends it', async () => {
+  it('of somebody else is not overwritten: both stand side by side until one is chosen', async () => {
     const film = await opened();
-    reachable = false;
+    server.set(21, 'LT', ALL_PLUS);
     film.mark('LT', LATE);
     await settled();
-    setActivePinia(createPinia());
-    useSession().member = { userId: 4, userName: '', programId: 1, programName: '', role: 'coach', playerId: null };
-    const other = useFilm();
-    other.resume();
-    expect(other.queue).toEqual([]);
+    const [lies] = useMarks().aside;
+    expect([markOf(21, 'LT'), lies!.entry.grade, lies!.aside.other]).toEqual([
+      ALL_PLUS,
+      LATE,
+      expect.objectContaining({ grade: ALL_PLUS, by: 'Theo Brandt' }),
+    ]);
+    await film.takeTheirs(lies!);
+    expect([film.marks.LT, useMarks().aside]).toEqual([ALL_PLUS, []]);
+    server.set(21, 'LT', { ...ALL_PLUS, note: 'again' });
+    film.mark('LT', LATE);
+    await settled();
+    await film.takeMine(useMarks().aside[0]!);
+    expect([markOf(21, 'LT'), useMarks().waiting]).toEqual([LATE, []]);
   });
 
-  it('is given to everybody who has none by one key, and taken away again', async () => {
+  it('is given to everybody who has none by one key, and taken back by one step', async () => {
     const film = await opened();
     film.mark('LT', LATE);
     film.restPlus();
     await settled();
-    expect(marks.get(21)!.size).toBe(MEN.length);
-    expect(marks.get(21)!.get('LT')).toEqual(LATE);
-    film.mark('LT', null);
+    expect(server.of(21)).toHaveLength(MEN.length);
+    expect(markOf(21, 'LT')).toEqual(LATE);
+    await film.open(22);
+    await film.undo();
     await settled();
-    expect(marks.get(21)!.has('LT')).toBe(false);
+    expect([film.snap!.id, server.of(21).map((m) => m.blocker)]).toEqual([21, ['LT']]);
+    await film.undo();
+    await settled();
+    expect(server.of(21)).toEqual([]);
+    await film.undo();
+    expect(film.marks).toEqual({});
+  });
+
+  it('of a double stands with both men, each keeping his own', async () => {
+    const film = await opened();
+    film.mark('RG', LATE);
+    film.changePair(['RG', 'RT'], { movement: 'done' });
+    film.changePair(['RG', 'RT'], { left: 'RT', when: 'early' });
+    await settled();
+    const pair = { movement: 'done', hips: null, left: 'RT', when: 'early' };
+    expect(markOf(21, 'RG')).toEqual({ ...LATE, pair });
+    expect(markOf(21, 'RT')).toEqual({ ...ALL_PLUS, pair });
+  });
+
+  it('follows its rubric: wrong man takes the points, a minus leaves a beaten man’s', async () => {
+    const film = await opened();
+    film.snap = { ...film.snap!, rubric: 'points@1' };
+    film.change('LT', { assignment: 'wrong' });
+    film.change('LG', { technique: 'minus' });
+    film.restPlus();
+    const points = ['LT', 'LG', 'C'].map((man) => film.marks[man]!.points);
+    expect(points).toEqual([0, 1, 3]);
   });
 
   it('is given by nobody who may only look', async () => {
     useSession().member = { userId: 5, userName: '', programId: 1, programName: '', role: 'player', playerId: 9 };
     const film = await opened(21);
     film.mark('LT', LATE);
-    expect([film.marks, film.queue, asked.includes('GET /api/games')]).toEqual([{}, [], false]);
+    await settled();
+    expect([film.marks, useMarks().waiting, asked.includes('GET /api/games')]).toEqual([{}, [], false]);
+  });
+});
+
+describe('the next snap', () => {
+  it('is the one that was asked for last, whichever answer comes first', async () => {
+    const film = await opened(21);
+    held = [];
+    const [one, two] = [film.open(22), film.open(21)];
+    await vi.waitFor(() => expect(held).toHaveLength(2));
+    const [first, second] = held as [{ go: () => void }, { go: () => void }];
+    held = null;
+    expect(film.opening).toBe(21);
+    second.go();
+    await two;
+    first.go();
+    await one;
+    expect([film.snap!.id, film.opening]).toEqual([21, null]);
+  });
+
+  it('takes marks only once it is there: none goes to the snap before', async () => {
+    const film = await opened(21);
+    held = [];
+    const going = film.open(22);
+    await vi.waitFor(() => expect(held).toHaveLength(1));
+    expect(film.opening).toBe(22);
+    const waiting = held[0]!;
+    held = null;
+    waiting.go();
+    await going;
+    film.mark('LT', LATE);
+    await settled();
+    expect([server.of(21), markOf(22, 'LT')]).toEqual([[], LATE]);
   });
 });
 

@@ -1,14 +1,16 @@
 import { defineStore } from 'pinia';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { FRAME_OF, type Moment } from '#core/film/frames';
-import { ALL_PLUS, type Grade } from '#core/model/grade';
+import { changedGrade, doneGrade, SHIPPED_RUBRIC } from '#core/grade/rubrics/index';
+import { PairMarkSchema, type Grade, type PairMark } from '#core/model/grade';
+import type { Sheet } from '#core/model/grade-entry';
 import type { GameItem, SnapItem, SnapView } from '#core/model/game';
 import type { Call, ClipBody, Situation } from '#core/model/snap';
 import { request, RequestProblem } from '~/features/session/request';
 import { attempting } from '~/features/session/attempt';
 import { useSession } from '~/features/session/store';
 import { isInCut, type Cut } from '#core/film/log/cut';
-import { dequeue, enqueue, nextBatch, queueKey, readQueue, type Waiting } from './queue';
+import { useMarks, type MarkedSnap } from '~/features/marks/store';
 
 /** A snap that would be worked out otherwise today. */
 export interface ChangedItem {
@@ -17,9 +19,17 @@ export interface ChangedItem {
   men: string[];
   why: string | null;
 }
-const RETRY_MS = 3000;
 
-/** Film of one game and the marks on it. Every mark is kept on this machine until the server has it. */
+/** What marks of one snap were before they were changed together. */
+interface Step {
+  readonly snapId: number;
+  readonly sheet: Sheet;
+  readonly before: readonly { readonly blocker: string; readonly grade: Grade | null }[];
+}
+/** So many steps back. */
+const MOST_STEPS = 100;
+
+/** Film of one game and the marks on it; the marks are kept and sent by their own store. */
 export const useFilm = defineStore('film', () => {
   const session = useSession();
   const games = shallowRef<GameItem[]>([]);
@@ -31,38 +41,50 @@ export const useFilm = defineStore('film', () => {
   const cut = shallowRef<Cut>({});
   const inCut = computed(() => snaps.value.filter((s) => isInCut(cut.value, s)));
   const snap = shallowRef<SnapView | null>(null);
+  const box = useMarks();
   const marks = ref<Record<string, Grade>>({});
+  /** The revision of each mark as it was seen here last. */
+  let revisions: Record<string, number> = {};
+  /** Whose marks are given and shown: the program's, or a reading of one's own beside them. */
+  const sheet = ref<Sheet>('program');
+  const steps = shallowRef<Step[]>([]);
   const selected = ref<string | null>(null);
-  const queue = ref<Waiting[]>([]);
-  const trouble = ref('');
   const loadProblem = ref('');
-  let sending = false;
-  let timer: ReturnType<typeof setTimeout> | null = null;
-
-  const key = (): string => queueKey(session.member?.programId ?? 0, session.member?.userId ?? 0);
-  const keep = (): void => localStorage.setItem(key(), JSON.stringify(queue.value));
+  /** The snap that is being opened; what is pressed meanwhile is meant for it. */
+  const opening = ref<number | null>(null);
+  let asking = 0;
   const men = computed(() => snap.value?.resolution.assignments.map((a) => a.blocker) ?? []);
   const readOnly = computed(() => !session.staff);
 
   const attempt = attempting(loadProblem);
 
   /** Opens a snap, or the first one not yet graded; the list stands before the snap does, so that "next" has somewhere to go. */
-  const open = (id: number | null): Promise<boolean> =>
-    attempt(async () => {
-      if (!session.staff) return id === null ? undefined : show(await fetchSnap(id));
-      const found = id === null ? null : await fetchSnap(id);
-      if (games.value.length === 0 || (found && !games.value.some((g) => g.id === found.gameId)))
-        games.value = await request<GameItem[]>('/api/games');
-      const wanted = found?.gameId ?? game.value ?? games.value.at(-1)?.id ?? null;
-      if (wanted === null) return;
-      // Snaps may have been logged since the list was asked for.
-      const isKnown = game.value === wanted && (!found || snaps.value.some((s) => s.id === found.id));
-      if (!isKnown || snaps.value.length === 0) await openList(wanted);
-      const first = inCut.value.find((s) => gradedCount(s) < s.asked.length) ?? inCut.value[0] ?? snaps.value[0];
-      if (found) show(found);
-      else if (first) show(await fetchSnap(first.id));
-      else snap.value = null;
+  function open(id: number | null): Promise<boolean> {
+    const mine = ++asking;
+    opening.value = id;
+    return attempt(() => openAs(id, mine)).finally(() => {
+      if (mine === asking) opening.value = null;
     });
+  }
+  /** Shows a snap, unless another one was asked for since. */
+  const showIf = (mine: number, found: SnapView): void => {
+    if (mine === asking) show(found);
+  };
+  async function openAs(id: number | null, mine: number): Promise<void> {
+    if (!session.staff) return id === null ? undefined : showIf(mine, await fetchSnap(id));
+    const found = id === null ? null : await fetchSnap(id);
+    if (games.value.length === 0 || (found && !games.value.some((g) => g.id === found.gameId)))
+      games.value = await request<GameItem[]>('/api/games');
+    const wanted = found?.gameId ?? game.value ?? games.value.at(-1)?.id ?? null;
+    if (wanted === null) return;
+    // Snaps may have been logged since the list was asked for.
+    const isKnown = game.value === wanted && (!found || snaps.value.some((s) => s.id === found.id));
+    if (!isKnown || snaps.value.length === 0) await openList(wanted);
+    const first = inCut.value.find((s) => gradedCount(s) < s.asked.length) ?? inCut.value[0] ?? snaps.value[0];
+    if (found) showIf(mine, found);
+    else if (first) showIf(mine, await fetchSnap(first.id));
+    else snap.value = null;
+  }
 
   /** Opens another game, at the first snap that is not graded. */
   const openGame = (id: number): Promise<boolean> => {
@@ -94,66 +116,93 @@ export const useFilm = defineStore('film', () => {
 
   function show(found: SnapView): void {
     snap.value = found;
-    marks.value = Object.fromEntries(found.grades.map((g) => [g.blocker, g.grade]));
-    for (const w of queue.value) if (w.snapId === found.id) setMark(w.blocker, w.grade);
+    const kept = sheet.value === 'program' ? found.grades : found.own;
+    marks.value = Object.fromEntries(kept.map((g) => [g.blocker, g.grade]));
+    revisions = Object.fromEntries(kept.map((g) => [g.blocker, g.revision]));
+    for (const { entry, aside } of box.waitingFor(found.id, sheet.value))
+      if (!aside) setMark(entry.blocker, entry.grade);
     if (!found.resolution.assignments.some((a) => a.blocker === selected.value)) selected.value = null;
   }
+  /** Looks at the other sheet of marks. */
+  function turnTo(other: Sheet): void {
+    sheet.value = other;
+    if (snap.value) void open(snap.value.id);
+  }
+  watch(
+    () => box.arrived,
+    (at) => {
+      if (at && at.snapId === snap.value?.id && at.sheet === sheet.value) revisions = { ...revisions, ...at.revisions };
+    },
+  );
 
   function setMark(blocker: string, grade: Grade | null): void {
     const rest = Object.fromEntries(Object.entries(marks.value).filter(([man]) => man !== blocker));
     marks.value = grade ? { ...rest, [blocker]: grade } : rest;
   }
 
-  /** Marks a man and keeps the mark here until it is saved. */
-  function mark(blocker: string, grade: Grade | null): void {
-    if (!snap.value || readOnly.value) return;
-    setMark(blocker, grade);
-    queue.value = enqueue(queue.value, { snapId: snap.value.id, blocker, grade });
-    keep();
-    snaps.value = snaps.value.map((s) =>
-      s.id === snap.value!.id
-        ? { ...s, graded: Object.entries(marks.value).map(([man, g]) => ({ blocker: man, grade: g })) }
-        : s,
+  /** Gives marks of the snap in hand together, so that one step back takes them all. */
+  function giveAll(given: readonly { blocker: string; grade: Grade | null }[]): void {
+    if (!snap.value || readOnly.value || given.length === 0) return;
+    const { id, number, revision } = snap.value;
+    const before = given.map(({ blocker }) => ({ blocker, grade: marks.value[blocker] ?? null }));
+    steps.value = [...steps.value, { snapId: id, sheet: sheet.value, before }].slice(-MOST_STEPS);
+    hand({ id, number, revision }, given);
+  }
+  function hand(at: MarkedSnap, given: readonly { blocker: string; grade: Grade | null }[]): void {
+    for (const { blocker, grade } of given) setMark(blocker, grade);
+    if (sheet.value === 'program')
+      snaps.value = snaps.value.map((s) =>
+        s.id === at.id
+          ? { ...s, graded: Object.entries(marks.value).map(([man, g]) => ({ blocker: man, grade: g })) }
+          : s,
+      );
+    void box.give(
+      at,
+      sheet.value,
+      given.map((mark) => ({ ...mark, base: revisions[mark.blocker] ?? 0 })),
     );
-    void send();
   }
 
+  /** Marks a man; `null` takes his mark away. */
+  const mark = (blocker: string, grade: Grade | null): void => giveAll([{ blocker, grade }]);
+
+  const done = computed(() => doneGrade(snap.value?.rubric ?? SHIPPED_RUBRIC));
   const change = (blocker: string, part: Partial<Grade>): void =>
-    mark(blocker, { ...(marks.value[blocker] ?? ALL_PLUS), ...part });
+    mark(blocker, changedGrade(marks.value[blocker] ?? done.value, part));
+  /** Marks what two men share: the same with both, each keeping his own marks. */
+  function changePair(blockers: readonly string[], part: Partial<PairMark>): void {
+    giveAll(
+      blockers.map((blocker) => {
+        const now = marks.value[blocker] ?? done.value;
+        return { blocker, grade: { ...now, pair: PairMarkSchema.parse({ ...now.pair, ...part }) } };
+      }),
+    );
+  }
 
   /** Everybody without a mark did his job. */
-  function restPlus(): void {
-    for (const man of men.value) if (!marks.value[man]) mark(man, ALL_PLUS);
+  const restPlus = (): void =>
+    giveAll(men.value.filter((man) => !marks.value[man]).map((blocker) => ({ blocker, grade: done.value })));
+
+  /** Takes the last step back, on the snap on which it was made. */
+  async function undo(): Promise<void> {
+    const step = steps.value.at(-1);
+    if (!step) return;
+    steps.value = steps.value.slice(0, -1);
+    sheet.value = step.sheet;
+    if (snap.value?.id !== step.snapId && !(await open(step.snapId))) return;
+    const { id, number, revision } = snap.value!;
+    hand({ id, number, revision }, step.before);
   }
 
-  function resume(): void {
-    queue.value = readQueue(localStorage, key());
-    if (queue.value.length) void send();
-  }
-
-  async function send(): Promise<void> {
-    if (sending) return;
-    sending = true;
-    if (timer) clearTimeout(timer);
-    try {
-      for (let batch = nextBatch(queue.value); batch.length; batch = nextBatch(queue.value)) {
-        await request(`/api/snaps/${batch[0]!.snapId}/grades`, {
-          method: 'PUT',
-          body: { entries: batch.map(({ blocker, grade }) => ({ blocker, grade })) },
-        });
-        queue.value = dequeue(queue.value, batch);
-        keep();
-      }
-      trouble.value = '';
-    } catch (problem) {
-      if (!(problem instanceof RequestProblem)) throw problem;
-      trouble.value = problem.offline
-        ? `Not connected: ${waitingWords(queue.value.length)} kept on this machine and will be sent.`
-        : `${problem.message} ${waitingWords(queue.value.length)} kept on this machine.`;
-      timer = setTimeout(() => void send(), RETRY_MS);
-    } finally {
-      sending = false;
-    }
+  /** Of two versions of a mark, mine is to stand. */
+  const takeMine = (mine: Parameters<typeof box.takeMine>[0]): Promise<void> => {
+    if (snap.value?.id === mine.snapId && mine.sheet === sheet.value) setMark(mine.entry.blocker, mine.entry.grade);
+    return box.takeMine(mine);
+  };
+  /** Of two versions of a mark, the other is to stand. */
+  async function takeTheirs(mine: Parameters<typeof box.drop>[0]): Promise<void> {
+    await box.drop(mine);
+    if (snap.value?.id === mine.snapId) await open(mine.snapId);
   }
 
   /** Corrects what the snap's situation was; snaps after it may follow. */
@@ -210,8 +259,10 @@ export const useFilm = defineStore('film', () => {
     marks,
     men,
     selected,
-    queue,
-    trouble,
+    sheet,
+    steps,
+    opening,
+    done,
     loadProblem,
     readOnly,
     open,
@@ -219,15 +270,16 @@ export const useFilm = defineStore('film', () => {
     mark,
     change,
     restPlus,
-    resume,
-    send,
+    changePair,
+    undo,
+    turnTo,
+    takeMine,
+    takeTheirs,
     setNotes,
     markFrame,
     changeSituation,
     changeCall,
   };
 });
-
-const waitingWords = (count: number): string => `${count} ${count === 1 ? 'mark is' : 'marks are'}`;
 
 export const gradedCount = (item: SnapItem): number => item.graded.length;

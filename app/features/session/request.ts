@@ -3,6 +3,8 @@ export class RequestProblem extends Error {
   constructor(
     message: string,
     readonly status: number | null,
+    /** What the server said beside the sentence. */
+    readonly data: unknown = null,
   ) {
     super(message);
   }
@@ -14,16 +16,20 @@ export class RequestProblem extends Error {
 
 interface Options {
   method?: 'GET' | 'POST' | 'PUT' | 'DELETE';
-  body?: Record<string, unknown>;
+  body?: object;
 }
 
 /** Talks to the server; every failure is a `RequestProblem` with a sentence that can be shown. */
 export async function request<T>(url: string, options: Options = {}): Promise<T> {
   try {
-    return (await $fetch(url, { method: options.method ?? 'GET', body: options.body, retry: 0 })) as T;
+    return (await $fetch(url, {
+      method: options.method ?? 'GET',
+      body: options.body as Record<string, unknown>,
+      retry: 0,
+    })) as T;
   } catch (problem) {
-    const { status, data } = problem as { status?: number; data?: { message?: string } };
+    const { status, data } = problem as { status?: number; data?: { message?: string; data?: unknown } };
     if (status === undefined) throw new RequestProblem('The server cannot be reached.', null);
-    throw new RequestProblem(data?.message ?? 'The server could not do this.', status);
+    throw new RequestProblem(data?.message ?? 'The server could not do this.', status, data?.data ?? null);
   }
 }

@@ -1,6 +1,6 @@
 import type { Grade } from '../../model/grade';
 import type { AskedItem, SnapItem } from '../../model/game';
-import { sayFieldPlace } from './field-place';
+import { classOfDistance, classOfGain, classOfZone } from './classes';
 
 /** What is read of a snap, or of what one man was asked on it; the values it may be filtered by. */
 interface SnapField {
@@ -15,25 +15,8 @@ interface ManField {
 }
 
 const ORDINALS = ['1st', '2nd', '3rd', '4th'];
-const SHORT = 3;
-const LONG = 7;
-const NEAR_GOAL = 20;
+const listed = (value: string | null): readonly string[] => (value === null ? [] : [value]);
 
-function distanceOf(yards: number): string {
-  if (yards <= SHORT) return 'short';
-  return yards < LONG ? 'middle' : 'long';
-}
-function zoneOf(toGoal: number | null): readonly string[] {
-  if (toGoal === null) return [];
-  if (toGoal <= NEAR_GOAL) return ['their last 20'];
-  if (toGoal > 100 - NEAR_GOAL) return ['our last 20'];
-  return [sayFieldPlace(toGoal).startsWith('own') ? 'our half' : 'their half'];
-}
-function gainOf(yards: number): string {
-  if (yards < 0) return 'lost yards';
-  if (yards < SHORT) return 'stopped short';
-  return yards >= 10 ? 'ten and more' : 'gained';
-}
 /** How a man did, as one would ask for it. */
 function marksOf(grade: Grade | null): readonly string[] {
   if (!grade) return ['not graded'];
@@ -57,10 +40,10 @@ export const CUT_FIELDS = {
   quarter: { of: 'snap', name: 'quarter', values: (s) => [String(s.situation.quarter)] },
   series: { of: 'snap', name: 'series', values: (s) => [String(s.situation.series)] },
   down: { of: 'snap', name: 'down', values: (s) => [ORDINALS[s.situation.down - 1]!] },
-  distance: { of: 'snap', name: 'distance', values: (s) => [distanceOf(s.situation.distance)] },
+  distance: { of: 'snap', name: 'distance', values: (s) => [classOfDistance(s.situation.distance)] },
   hash: { of: 'snap', name: 'hash', values: (s) => [s.situation.hash] },
-  zone: { of: 'snap', name: 'part of the field', values: (s) => zoneOf(s.situation.toGoal) },
-  gain: { of: 'snap', name: 'yards', values: (s) => [gainOf(s.situation.gain)] },
+  zone: { of: 'snap', name: 'part of the field', values: (s) => listed(classOfZone(s.situation.toGoal)) },
+  gain: { of: 'snap', name: 'yards', values: (s) => [classOfGain(s.situation.gain)] },
   result: { of: 'snap', name: 'result', values: (s) => [s.situation.result] },
   flag: {
     of: 'snap',
@@ -72,7 +55,7 @@ export const CUT_FIELDS = {
   block: { of: 'man', name: 'block', values: (a) => [a.block] },
   with: { of: 'man', name: 'together with', values: (a) => a.partners },
   mark: { of: 'man', name: 'mark', values: (_a, grade) => marksOf(grade) },
-  fault: { of: 'man', name: 'fault', values: (_a, grade) => (grade?.fault ? [grade.fault] : []) },
+  fault: { of: 'man', name: 'fault', values: (_a, grade) => grade?.faults ?? [] },
 } as const satisfies Record<string, SnapField | ManField>;
 
 export type CutField = keyof typeof CUT_FIELDS;

@@ -5,6 +5,7 @@ import * as sessions from './0004-sessions';
 import * as films from './0005-films';
 import * as measuring from './0006-measuring';
 import * as log from './0007-log';
+import * as grading from './0008-grading';
 
 /** In the order they run. Append only: a migration that has been on main is never changed. */
-export const MIGRATIONS = [firstTables, playbook, spaces, sessions, films, measuring, log] as const;
+export const MIGRATIONS = [firstTables, playbook, spaces, sessions, films, measuring, log, grading] as const;

@@ -1,19 +1,12 @@
-import * as z from 'zod';
-import { GradeSchema } from '#core/model/grade';
-import { requireMember, STAFF } from '../../../session/member';
+import { GradesSentSchema } from '#core/model/grade-entry';
+import { requireMember } from '../../../session/member';
 import { readId, readInput } from '../../../session/read-input';
 import { writeGrades } from '../../../usecases/grades';
 
-const Entries = z.object({
-  entries: z
-    .array(z.object({ blocker: z.string().max(3), grade: GradeSchema.nullable() }))
-    .min(1)
-    .max(11),
-});
-
 export default defineEventHandler(async (event) => {
-  const member = await requireMember(event, STAFF);
-  const { entries } = await readInput(event, Entries);
-  await writeGrades(member, readId(event), entries);
-  return { saved: entries.length };
+  const member = await requireMember(event);
+  const sent = await readInput(event, GradesSentSchema);
+  if (member.role === 'player' && sent.sheet === 'program')
+    throw createError({ statusCode: 403, message: 'Your role in this program does not include this.' });
+  return writeGrades(member, readId(event), sent);
 });

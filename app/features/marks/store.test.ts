@@ -1,0 +1,248 @@
+import 'fake-indexeddb/auto';
+import { IDBFactory } from 'fake-indexeddb';
+import { createStore, set } from 'idb-keyval';
+import { createPinia, setActivePinia } from 'pinia';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { ALL_PLUS, type Grade } from '#core/model/grade';
+import type { GradesSent } from '#core/model/grade-entry';
+import { useSession } from '~/features/session/store';
+import { MarksServer, refusal } from '~/testing/marks-server';
+import { memoryBox, openBox } from './box';
+import { byNote } from './one-tab';
+import { useMarks } from './store';
+import { keyOf, nextBatch, replacing, type Waiting } from './waiting';
+
+const LATE: Grade = { ...ALL_PLUS, technique: 'minus', faults: ['left-late'] };
+const SNAP = { id: 7, number: 3, revision: 1 };
+
+let server: MarksServer;
+let reachable: boolean;
+/** Answers that are lost on their way back. */
+let lost: boolean;
+let refuse: (sent: GradesSent) => Error | null;
+let sent: GradesSent[];
+
+beforeEach(() => {
+  vi.stubGlobal('indexedDB', new IDBFactory());
+  vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout', 'setInterval', 'clearInterval', 'Date'] });
+  [server, reachable, lost, refuse, sent] = [new MarksServer(), true, false, () => null, []];
+  vi.stubGlobal('$fetch', async (url: string, { body }: { body: GradesSent }) => {
+    if (!reachable) throw new Error('connection refused');
+    const refused = refuse(body);
+    if (refused) throw refused;
+    sent.push(structuredClone(body));
+    const answer = server.put(Number(/\d+/.exec(url)![0]), body);
+    if (lost) throw new Error('connection lost');
+    return answer;
+  });
+  tab();
+});
+afterEach(() => {
+  vi.useRealTimers();
+  vi.unstubAllGlobals();
+});
+
+/** A tab of its own, as it is after a reload. */
+function tab(userId = 3): ReturnType<typeof useMarks> {
+  const pinia = createPinia();
+  setActivePinia(pinia);
+  useSession().member = { userId, userName: '', programId: 1, programName: '', role: 'coach', playerId: null };
+  return useMarks(pinia);
+}
+const at = (blocker: string): Grade | undefined => server.of(SNAP.id).find((m) => m.blocker === blocker)?.grade;
+const give = (marks: ReturnType<typeof useMarks>, blocker: string, grade: Grade | null, base = 0): Promise<void> =>
+  marks.give(SNAP, 'program', [{ blocker, grade, base }]);
+
+describe('marks on their way', () => {
+  it('wait on the machine while the server cannot be reached, over a reload, and go by themselves', async () => {
+    reachable = false;
+    const first = tab();
+    await give(first, 'LT', LATE);
+    expect(first.trouble).toBe('Not connected: 1 mark is kept on this machine and will be sent.');
+    const later = tab();
+    await later.resume();
+    expect(later.onItsWay).toHaveLength(1);
+    reachable = true;
+    await vi.advanceTimersByTimeAsync(3100);
+    await vi.waitFor(() => expect([later.waiting, later.trouble]).toEqual([[], '']));
+    expect(at('LT')).toEqual(LATE);
+  });
+
+  it('of two tabs without a connection are all kept, and none twice', async () => {
+    reachable = false;
+    const [one, two] = [tab(), tab()];
+    await Promise.all([give(one, 'LT', LATE), give(two, 'RT', LATE), give(one, 'C', LATE), give(two, 'LT', ALL_PLUS)]);
+    reachable = true;
+    await Promise.all([one.send(), two.send()]);
+    await vi.advanceTimersByTimeAsync(3100);
+    await vi.waitFor(() => expect(server.of(SNAP.id)).toHaveLength(3));
+    expect([at('RT'), at('C')]).toEqual([LATE, LATE]);
+    const entries = sent.flatMap((s) => s.entries.map((e) => e.entry));
+    expect(new Set(entries).size).toBe(entries.length);
+  });
+
+  it('follow each other though the answer to the first was lost', async () => {
+    const marks = tab();
+    lost = true;
+    await give(marks, 'LT', LATE);
+    expect(marks.onItsWay).toHaveLength(1);
+    lost = false;
+    await give(marks, 'LT', { ...LATE, note: 'second' });
+    expect([at('LT')!.note, marks.waiting]).toEqual(['second', []]);
+  });
+
+  it('are refused one by one: a bad one takes no other with it, and blocks nobody', async () => {
+    const marks = tab();
+    refuse = ({ entries }) =>
+      entries.some((e) => e.blocker === 'C') ? refusal(400, 'blocker: C has no assignment on this snap.') : null;
+    await marks.give(
+      SNAP,
+      'program',
+      ['LT', 'C', 'RT'].map((blocker) => ({ blocker, grade: LATE, base: 0 })),
+    );
+    expect(server.of(SNAP.id).map((m) => m.blocker)).toEqual(['LT', 'RT']);
+    expect(marks.aside.map((w) => [w.entry.blocker, w.aside.kind, w.aside.says])).toEqual([
+      ['C', 'refused', 'blocker: C has no assignment on this snap.'],
+    ]);
+    await give(marks, 'RG', LATE);
+    expect(at('RG')).toEqual(LATE);
+    await marks.drop(marks.aside[0]!);
+    expect(tab().waiting).toEqual([]);
+  });
+
+  it('stay while he is logged out or the server is too busy, and are never thrown away', async () => {
+    const marks = tab();
+    refuse = () => refusal(401, 'Log in first.');
+    await give(marks, 'LT', LATE);
+    expect(marks.trouble).toBe('You are logged out. 1 mark is kept on this machine: log in again.');
+    refuse = () => refusal(503, 'The database does not answer.');
+    await vi.advanceTimersByTimeAsync(3100);
+    await vi.waitFor(() => expect(marks.trouble).toContain('Not connected'));
+    expect([marks.aside, marks.onItsWay.length]).toEqual([[], 1]);
+    refuse = () => null;
+    await vi.advanceTimersByTimeAsync(3100);
+    await vi.waitFor(() => expect(at('LT')).toEqual(LATE));
+  });
+
+  it('that meet another’s lie aside over a reload; the rest of their snap goes on', async () => {
+    server.set(SNAP.id, 'LT', { ...ALL_PLUS, note: 'seen by Theo' });
+    const marks = tab();
+    await marks.give(SNAP, 'program', [
+      { blocker: 'LT', grade: LATE, base: 0 },
+      { blocker: 'RT', grade: LATE, base: 0 },
+    ]);
+    expect([at('LT')!.note, at('RT')]).toEqual(['seen by Theo', LATE]);
+    const later = tab();
+    await later.resume();
+    expect(later.aside[0]).toMatchObject({ entry: { blocker: 'LT', grade: LATE }, aside: { kind: 'marks' } });
+    await later.takeMine(later.aside[0]!);
+    expect([at('LT'), later.waiting]).toEqual([LATE, []]);
+  });
+
+  it('given against a call that was changed lie aside, all of the snap', async () => {
+    server.revisions.set(SNAP.id, 2);
+    const marks = tab();
+    await marks.give(
+      SNAP,
+      'program',
+      ['LT', 'RT'].map((blocker) => ({ blocker, grade: LATE, base: 0 })),
+    );
+    expect(marks.aside.map((w) => w.aside.kind)).toEqual(['call', 'call']);
+    await marks.takeMine(marks.aside[0]!);
+    expect(server.of(SNAP.id)).toHaveLength(1);
+  });
+
+  it('are their giver’s own: nobody else on the machine sees or sends them', async () => {
+    reachable = false;
+    await give(tab(), 'LT', LATE);
+    reachable = true;
+    const other = tab(4);
+    await other.resume();
+    expect([other.waiting, server.of(SNAP.id)]).toEqual([[], []]);
+  });
+
+  it('that no build can read are counted and left where they are', async () => {
+    const store = createStore('violet-chalk-marks', 'marks');
+    await set('1/3/7/program/LT', { half: 'a mark' }, store);
+    const marks = tab();
+    await marks.resume();
+    expect([marks.unreadable, marks.waiting]).toEqual([1, []]);
+    await give(marks, 'RT', LATE);
+    expect([at('RT'), marks.unreadable]).toEqual([LATE, 1]);
+  });
+
+  it('last as long as the page where the browser keeps nothing, and it says so', async () => {
+    vi.stubGlobal('indexedDB', undefined);
+    const marks = tab();
+    await give(marks, 'LT', LATE);
+    expect([marks.lasting, at('LT')]).toEqual([false, LATE]);
+  });
+});
+
+const waiting = (blocker: string, entry: string, more: Partial<Waiting> = {}): Waiting => ({
+  ...{ programId: 1, userId: 3, snapId: 7, snapNumber: 3, snapRevision: 1, sheet: 'program', at: 1, aside: null },
+  entry: { entry, blocker, grade: LATE, base: 2, follows: [] },
+  ...more,
+});
+const [ONE, TWO, THREE] = [1, 2, 3].map((n) => `00000000-0000-4000-8000-00000000000${n}`) as [string, string, string];
+
+describe('a mark in the place of another', () => {
+  it('stands on the same ground and names everybody it replaces', () => {
+    const second = replacing(waiting('LT', ONE), waiting('LT', TWO, { snapRevision: 9 }));
+    const third = replacing(second, waiting('LT', THREE));
+    expect(third.entry).toMatchObject({ entry: THREE, base: 2, follows: [ONE, TWO] });
+    expect(second.snapRevision).toBe(1);
+    const aside = { kind: 'marks', says: '', other: null, snapRevision: 4 } as const;
+    const fresh = waiting('LT', TWO, { snapRevision: 4 });
+    expect(replacing(waiting('LT', ONE, { aside }), fresh)).toEqual(fresh);
+  });
+
+  it('is not taken away by the answer to the one before', async () => {
+    for (const box of [memoryBox(), await openBox()]) {
+      await box.put(waiting('LT', ONE));
+      await box.put(waiting('LT', TWO));
+      await box.arrived(waiting('LT', ONE), 5);
+      const [left] = (await box.all({ programId: 1, userId: 3 })).marks;
+      expect(left!.entry).toMatchObject({ entry: TWO, base: 5, follows: [] });
+      await box.change(waiting('LT', ONE), null);
+      await box.arrived(left!, 6);
+      expect((await box.all({ programId: 1, userId: 3 })).marks).toEqual([]);
+    }
+  });
+
+  it('is sent with its snap, the oldest first, and what lies aside is not', () => {
+    const aside = { kind: 'refused', says: '', other: null, snapRevision: 1 } as const;
+    const all = [
+      waiting('LT', ONE, { at: 5 }),
+      waiting('RT', TWO, { at: 9, snapId: 8 }),
+      waiting('C', THREE, { at: 7 }),
+      waiting('RG', THREE, { at: 1, aside }),
+    ];
+    expect(nextBatch(all).map((w) => w.entry.blocker)).toEqual(['LT', 'C']);
+    expect(nextBatch([])).toEqual([]);
+    expect(new Set(all.map(keyOf)).size).toBe(4);
+  });
+});
+
+describe('one tab at a time, without the browser’s locks', () => {
+  it('the other is sent away, and gets its turn when the first is done or has died', async () => {
+    let now = 0;
+    const [one, two] = [byNote('marks', () => now), byNote('marks', () => now)];
+    let release = (): void => {};
+    const busy = one(() => new Promise<void>((go) => (release = go)));
+    await vi.waitFor(async () => expect(await two(async () => {})).toBe(false));
+    release();
+    expect(await busy).toBe(true);
+    expect(await two(async () => {})).toBe(true);
+    void one(() => new Promise<void>(() => {}));
+    await vi.waitFor(async () => expect(await two(async () => {})).toBe(false));
+    now += 60_000;
+    expect(await two(async () => {})).toBe(true);
+  });
+
+  it('gives the turn back though what was done there failed', async () => {
+    const [one, two] = [byNote('other'), byNote('other')];
+    await expect(one(() => Promise.reject(new Error('no')))).rejects.toThrow('no');
+    expect(await two(async () => {})).toBe(true);
+  });
+});

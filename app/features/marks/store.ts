@@ -1,0 +1,222 @@
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+import type { Grade } from '#core/model/grade';
+import { GradesConflictSchema, GradesKeptSchema, type GradesSent, type Sheet } from '#core/model/grade-entry';
+import { request, RequestProblem } from '~/features/session/request';
+import { useSession } from '~/features/session/store';
+import { openBox, type MarkBox } from './box';
+import { newId } from './new-id';
+import { oneTab, type OneTab } from './one-tab';
+import { keyOf, nextBatch, sayWaiting, type Aside, type Owner, type Waiting } from './waiting';
+
+/** The snap a mark is given on, as its grader sees it. */
+export interface MarkedSnap {
+  readonly id: number;
+  readonly number: number;
+  readonly revision: number;
+}
+/** Where the marks of a snap stand on the server now. */
+export interface Arrived {
+  readonly snapId: number;
+  readonly sheet: Sheet;
+  readonly revisions: Readonly<Record<string, number>>;
+}
+const RETRY_MS = 3000;
+
+/** Marks on their way: each is kept on this machine until the server has it, and laid aside where somebody must decide. */
+export const useMarks = defineStore('marks', () => {
+  const session = useSession();
+  /** What waits or lies aside, the oldest first. */
+  const waiting = shallowRef<Waiting[]>([]);
+  const unreadable = ref(0);
+  const trouble = ref('');
+  /** False where the browser keeps nothing beyond this page. */
+  const lasting = ref(true);
+  const arrived = shallowRef<Arrived | null>(null);
+  const onItsWay = computed(() => waiting.value.filter((w) => !w.aside));
+  const aside = computed(() => waiting.value.filter((w): w is Waiting & { aside: Aside } => w.aside !== null));
+  let opening: Promise<{ box: MarkBox; only: OneTab; tabs: BroadcastChannel | null }> | null = null;
+  let timer: ReturnType<typeof setTimeout> | null = null;
+  let again = false;
+  let sending: Promise<void> | null = null;
+
+  const owner = (): Owner => ({ programId: session.member?.programId ?? 0, userId: session.member?.userId ?? 0 });
+
+  const opened = () =>
+    (opening ??= (async () => {
+      const box = await openBox();
+      lasting.value = box.lasting;
+      const tabs = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('violet-chalk-marks');
+      if (tabs) tabs.onmessage = () => void reread();
+      return { box, only: oneTab('violet-chalk-marks', box.lasting), tabs };
+    })());
+
+  async function reread(): Promise<void> {
+    const { box } = await opened();
+    const found = await box.all(owner());
+    waiting.value = found.marks;
+    unreadable.value = found.unreadable;
+    // Another tab may have sent what this one could not.
+    if (onItsWay.value.length === 0) trouble.value = '';
+  }
+  async function changed(): Promise<void> {
+    (await opened()).tabs?.postMessage('changed');
+    await reread();
+  }
+
+  /** Keeps marks of one snap on this machine, then sends them; `base` is the revision of each mark that its grader has seen. */
+  async function give(
+    snap: MarkedSnap,
+    sheet: Sheet,
+    marks: readonly { blocker: string; grade: Grade | null; base: number }[],
+  ): Promise<void> {
+    const at = Date.now();
+    const given = marks.map(({ blocker, grade, base }, i): Waiting => ({
+      ...owner(),
+      snapId: snap.id,
+      snapNumber: snap.number,
+      snapRevision: snap.revision,
+      sheet,
+      entry: { entry: newId(), blocker, grade, base, follows: [] },
+      at: at + i / 100,
+      aside: null,
+    }));
+    // Shown at once: what is on the screen never waits for the machine's store.
+    const places = new Set(given.map(keyOf));
+    waiting.value = [...waiting.value.filter((w) => !places.has(keyOf(w))), ...given];
+    const { box } = await opened();
+    for (const mark of given) await box.put(mark);
+    await changed();
+    await send();
+  }
+
+  /** Sends what waits; one tab does so at a time, and what is given meanwhile goes right after. */
+  function send(): Promise<void> {
+    if (timer) clearTimeout(timer);
+    timer = null;
+    if (sending) {
+      again = true;
+      return sending;
+    }
+    sending = (async () => {
+      try {
+        const { only } = await opened();
+        do {
+          again = false;
+          const done = await only(sendAll);
+          if (!done) later();
+        } while (again);
+      } finally {
+        sending = null;
+      }
+    })();
+    return sending;
+  }
+  const later = (): void => {
+    timer ??= setTimeout(() => void send(), RETRY_MS);
+  };
+
+  async function sendAll(): Promise<void> {
+    const { box } = await opened();
+    for (;;) {
+      const { marks } = await box.all(owner());
+      const batch = nextBatch(marks);
+      if (batch.length === 0) break;
+      try {
+        await sendBatch(box, batch);
+      } catch (problem) {
+        if (!(problem instanceof RequestProblem)) throw problem;
+        await reread();
+        trouble.value = troubleOf(problem, onItsWay.value.length);
+        later();
+        return;
+      }
+    }
+    trouble.value = '';
+    await changed();
+  }
+
+  async function sendBatch(box: MarkBox, batch: readonly Waiting[]): Promise<void> {
+    const { snapId, sheet, snapRevision } = batch[0]!;
+    const body: GradesSent = { sheet, snapRevision, entries: batch.map((w) => w.entry) };
+    try {
+      const answer = await request(`/api/snaps/${snapId}/grades`, { method: 'PUT', body });
+      const { revisions } = GradesKeptSchema.parse(answer);
+      for (const mark of batch) await box.arrived(mark, revisions[mark.entry.blocker] ?? 0);
+      arrived.value = { snapId, sheet, revisions };
+    } catch (problem) {
+      if (!(problem instanceof RequestProblem) || !isFinal(problem)) throw problem;
+      if (problem.status === 409) await setAside(box, batch, problem);
+      // One that is refused takes no other with it.
+      else if (batch.length > 1) for (const mark of batch) await sendBatch(box, [mark]);
+      else await box.change(batch[0]!, { ...batch[0]!, aside: refusal(problem, batch[0]!) });
+    }
+  }
+
+  /** Lays aside the marks that meet others; the rest of the batch goes on. */
+  async function setAside(box: MarkBox, batch: readonly Waiting[], problem: RequestProblem): Promise<void> {
+    const { kind, snapRevision, others } = GradesConflictSchema.parse(problem.data);
+    for (const mark of batch) {
+      const other = others.find((o) => o.blocker === mark.entry.blocker) ?? null;
+      if (other || kind === 'call')
+        await box.change(mark, { ...mark, aside: { kind, says: problem.message, other, snapRevision } });
+    }
+  }
+  const refusal = ({ message }: RequestProblem, { snapRevision }: Waiting): Aside => ({
+    kind: 'refused',
+    says: message,
+    other: null,
+    snapRevision,
+  });
+
+  /** Of two versions mine is to stand: it goes on, now knowing the other. */
+  async function takeMine(mark: Waiting & { aside: Aside }): Promise<void> {
+    const { box } = await opened();
+    const { other, snapRevision } = mark.aside;
+    const entry = { ...mark.entry, entry: newId(), base: other?.revision ?? mark.entry.base, follows: [] };
+    await box.change(mark, { ...mark, entry, snapRevision, at: Date.now(), aside: null });
+    await changed();
+    await send();
+  }
+  /** Mine is not wanted any more. */
+  async function drop(mark: Waiting): Promise<void> {
+    await (await opened()).box.change(mark, null);
+    await changed();
+  }
+
+  /** Takes up what waits on this machine since earlier. */
+  async function resume(): Promise<void> {
+    await reread();
+    if (onItsWay.value.length) await send();
+  }
+
+  /** The mark of a man that waits on this machine; `undefined` when none does. */
+  const waitingFor = (snapId: number, sheet: Sheet): Waiting[] =>
+    waiting.value.filter((w) => w.snapId === snapId && w.sheet === sheet);
+
+  return {
+    waiting,
+    onItsWay,
+    aside,
+    unreadable,
+    trouble,
+    lasting,
+    arrived,
+    give,
+    send,
+    resume,
+    takeMine,
+    drop,
+    waitingFor,
+  };
+});
+
+/** Will it be refused however often it is sent? Whoever is logged out, or too fast, is not. */
+const isFinal = ({ status, offline }: RequestProblem): boolean =>
+  !offline && status !== null && status >= 400 && status < 500 && ![401, 408, 429].includes(status);
+
+function troubleOf(problem: RequestProblem, waiting: number): string {
+  if (problem.offline) return `Not connected: ${sayWaiting(waiting)} kept on this machine and will be sent.`;
+  if (problem.status === 401) return `You are logged out. ${sayWaiting(waiting)} kept on this machine: log in again.`;
+  return `${problem.message} ${sayWaiting(waiting)} kept on this machine and will be sent again.`;
+}

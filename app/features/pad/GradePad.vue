@@ -1,0 +1,184 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { FACTS } from '#core/model/facts';
+import { faultName } from '#core/model/faults';
+import { sayPair } from '#core/grade/say-grade';
+import ManColumns from '~/features/board/ManColumns.vue';
+import { blockName } from '~/features/board/words';
+import type { Column } from '~/features/board/scale';
+import { capOf } from '~/features/film/keys';
+import { useFilm } from '~/features/film/store';
+import { useMarks } from '~/features/marks/store';
+import { usePlaybook } from '~/features/playbook/store';
+import ManMarks from './ManMarks.vue';
+import TwoVersions from './TwoVersions.vue';
+import { askedOfMan } from './hands';
+
+defineProps<{ columns: readonly Column[]; numbers: Readonly<Record<string, number>>; naming: boolean }>();
+const emit = defineEmits<{ next: []; seek: [angle: string, frame: number]; frame: [] }>();
+const film = useFilm();
+const box = useMarks();
+const playbook = usePlaybook();
+const own = computed(() => playbook.program.faults ?? []);
+
+/** Rows that would be empty leave their room to the film. */
+const rows = computed(() => {
+  const marks = Object.values(film.marks);
+  return [
+    { key: 'asked', name: 'Asked' },
+    { key: 'on', name: 'On' },
+    { key: 'did', name: 'He did' },
+    ...(marks.some((m) => m.faults.length) ? [{ key: 'fault', name: 'Fault' }] : []),
+    ...(marks.some((m) => m.facts.length || m.consequence || m.pair) ? [{ key: 'fact', name: 'Beside' }] : []),
+    ...(marks.some((m) => m.note) ? [{ key: 'note', name: 'Note' }] : []),
+  ];
+});
+const left = computed(() => film.men.filter((m) => !film.marks[m]).length);
+const rest = computed(() => {
+  if (left.value === film.men.length) return 'everybody did his job';
+  return left.value ? `the other ${left.value} did their job` : 'all marked';
+});
+const on = (man: string): string => {
+  const a = askedOfMan(film, man);
+  return a ? `${a.target ?? 'next level'}${a.next ? `, then ${a.next}` : ''}` : '';
+};
+const beside = (man: string): string => {
+  const mark = film.marks[man];
+  if (!mark) return '';
+  const facts = mark.facts.map((f) => FACTS[f].name);
+  return [...facts, mark.pair ? sayPair(mark.pair) : '', mark.consequence ?? ''].filter(Boolean).join(', ');
+};
+const saved = computed(() => {
+  if (box.onItsWay.length) return 'saving …';
+  return box.lasting ? 'all marks saved' : 'all marks sent; this browser keeps none itself';
+});
+
+const man = ref<InstanceType<typeof ManMarks> | null>(null);
+defineExpose({ writeNote: () => void man.value?.writeNote() });
+
+function allPlus(): void {
+  film.restPlus();
+  emit('next');
+}
+</script>
+
+<template>
+  <div class="pad">
+    <p v-if="film.sheet === 'own'" class="sheet">
+      Your own reading: nobody’s marks are shown, and yours are in no count.
+      <button class="plain link" type="button" @click="film.turnTo('program')">Back to the grades</button>
+    </p>
+    <TwoVersions v-if="box.aside.length || box.unreadable" />
+    <div class="scroller">
+      <ManColumns
+        :columns="columns"
+        :rows="rows"
+        :selected="film.selected"
+        :numbers="numbers"
+        keys
+        label="Grades"
+        @select="film.selected = $event"
+      >
+        <template #default="{ row, man: seat }">
+          <template v-if="row === 'asked' && askedOfMan(film, seat)">{{ blockName(askedOfMan(film, seat)!) }}</template>
+          <template v-else-if="row === 'on'">{{ on(seat) }}</template>
+          <template v-else-if="row === 'did'"
+            ><button class="plain did" type="button" :aria-label="`Mark ${seat}`" @click="film.selected = seat">
+              <GradeMark :grade="film.marks[seat] ?? null" /></button
+          ></template>
+          <template v-else-if="row === 'fault'"
+            ><span v-for="f in film.marks[seat]?.faults ?? []" :key="f" class="tag">{{
+              faultName(f, own)
+            }}</span></template
+          >
+          <span v-else-if="row === 'fact'" class="note">{{ beside(seat) }}</span>
+          <span v-else-if="row === 'note'" class="note">{{ film.marks[seat]?.note }}</span>
+        </template>
+      </ManColumns>
+    </div>
+    <ManMarks
+      v-if="film.selected && askedOfMan(film, film.selected) && !film.readOnly"
+      ref="man"
+      :key="film.selected"
+      :man="film.selected"
+      :asked="askedOfMan(film, film.selected)!"
+      :naming="naming"
+      @seek="(angle, frame) => emit('seek', angle, frame)"
+      @frame="emit('frame')"
+    />
+    <div v-if="!film.readOnly" class="hands enter">
+      <button class="plain all" type="button" @click="allPlus">
+        <kbd>{{ capOf('rest') }}</kbd> {{ rest }}, next snap
+      </button>
+      <span v-if="!film.selected" class="soft"
+        ><kbd>1</kbd>-<kbd>{{ film.men.length }}</kbd> a man who did not</span
+      >
+      <button class="plain" type="button" :disabled="film.steps.length === 0" @click="film.undo()">
+        <kbd>ctrl z</kbd> undo
+      </button>
+      <span class="soft"
+        ><kbd>{{ capOf('before') }}</kbd> <kbd>{{ capOf('after') }}</kbd> snap</span
+      >
+      <button v-if="film.sheet === 'program'" class="plain soft" type="button" @click="film.turnTo('own')">
+        grade it blind, beside
+      </button>
+      <span class="soft saved" role="status">{{ saved }}</span>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.scroller {
+  overflow-x: auto;
+}
+.sheet {
+  color: var(--violet);
+  font-weight: 600;
+  padding-bottom: 6px;
+  font-size: 13px;
+}
+.tag {
+  display: inline-block;
+  border: 1px solid var(--violet);
+  color: var(--violet);
+  border-radius: 9px;
+  padding: 0 7px;
+  font-size: 12px;
+  margin: 0 3px 2px 0;
+}
+.note {
+  font-size: 12px;
+}
+.did {
+  display: block;
+  min-width: 32px;
+  min-height: 24px;
+}
+.hands {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 5px 14px;
+  align-items: center;
+}
+.hands button:hover:enabled {
+  color: var(--violet);
+}
+.hands button:disabled {
+  opacity: 0.5;
+}
+.enter {
+  padding-top: 9px;
+  font-size: 13px;
+}
+.all {
+  font-weight: 600;
+}
+.saved {
+  margin-left: auto;
+}
+@media (pointer: coarse) {
+  .hands button {
+    min-height: 36px;
+  }
+}
+</style>

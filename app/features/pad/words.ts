@@ -1,0 +1,14 @@
+import { formatDistanceToNow } from 'date-fns';
+import type { Aside } from '~/features/marks/waiting';
+
+/** Why a mark lies aside, and what is to be decided. */
+export function sayAside({ kind, says, other }: Aside): string {
+  if (kind === 'refused') return `It was not taken: ${says}`;
+  if (kind === 'call') return 'The call was changed under it: look at what is asked now, then say which mark stands.';
+  return other?.grade
+    ? 'Somebody else has marked him meanwhile: which mark stands?'
+    : 'Somebody else has taken his mark away meanwhile: which stands?';
+}
+
+/** How long ago something was, as people say it. */
+export const sayWhen = (at: string): string => formatDistanceToNow(new Date(at), { addSuffix: true });

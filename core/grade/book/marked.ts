@@ -1,0 +1,96 @@
+import type { Asked } from '../../model/asked';
+import type { Grade } from '../../model/grade';
+import type { Assignment } from '../../model/resolution';
+import type { SnapBody } from '../../model/snap';
+import { assignmentKept, bothKept, plusKept } from '../rubrics/rubric';
+import { rubricOf } from '../rubrics/index';
+import { snapColumns } from './play-result';
+
+export const askedOf = ({ block, target, next, partners, technique }: Assignment): Asked => ({
+  block,
+  target,
+  next,
+  partners,
+  role: technique?.role ?? 'alone',
+  schools: technique?.schools ?? [],
+});
+
+/** Parts of the line, as they are coached together. */
+const UNITS: Readonly<Record<string, string>> = {
+  LT: 'tackles',
+  RT: 'tackles',
+  LG: 'guards',
+  RG: 'guards',
+  C: 'centre',
+  Y: 'tight ends and wings',
+  H: 'tight ends and wings',
+  X: 'receivers',
+  Z: 'receivers',
+};
+export const unitOf = (seat: string): string => UNITS[seat] ?? 'backs';
+
+/** How hard it was: with whom, and whether he had to go somewhere. */
+export function helpOf({ partners, role, block }: Asked): string {
+  if (partners.length > 0 && role !== 'alone') return 'helped';
+  return /^(pull|skip|trap|climb|arc|lead|kick|log|crack)/.test(block) ? 'alone, on the move' : 'alone';
+}
+
+/** One grade as the Book counts it: what it is counted by, and what it says. */
+export interface Marked {
+  readonly blocker: string;
+  readonly unit: string;
+  readonly pair: string | null;
+  readonly scheme: string;
+  readonly side: string;
+  readonly front: string;
+  readonly formation: string;
+  readonly block: string;
+  readonly help: string;
+  readonly quarter: number;
+  readonly down: number;
+  readonly distance: string;
+  readonly zone: string | null;
+  readonly gained: string;
+  readonly rubric: string;
+  readonly assignment: boolean | null;
+  readonly technique: boolean | null;
+  readonly finish: boolean | null;
+  readonly bothKept: boolean | null;
+  readonly outcome: boolean | null;
+  readonly earned: number;
+  readonly possible: number;
+  readonly faults: string[];
+  readonly facts: string[];
+  readonly phasesDone: string[];
+  readonly phasesNot: string[];
+}
+
+/** What the Book keeps of a grade; `null` for a snap that is in no count, or a man who had no part in it. */
+export function markedOf(
+  { call, situation, logged }: Pick<SnapBody, 'call' | 'situation' | 'logged'>,
+  blocker: string,
+  asked: Asked,
+  grade: Grade,
+): Marked | null {
+  if (logged.notCounted || !grade.counts) return null;
+  const phases = Object.entries(grade.phases);
+  return {
+    blocker,
+    unit: unitOf(blocker),
+    pair: asked.partners.length > 0 ? [blocker, ...asked.partners].sort().join(' and ') : null,
+    ...snapColumns({ call, situation }),
+    block: asked.block,
+    help: helpOf(asked),
+    rubric: grade.rubric,
+    assignment: assignmentKept(grade),
+    technique: plusKept(grade.technique),
+    finish: plusKept(grade.finish),
+    bothKept: bothKept(grade),
+    outcome: grade.outcome === null || grade.outcome === 'cannot tell' ? null : grade.outcome === 'success',
+    ...rubricOf(grade.rubric).worth(grade, asked.block),
+    faults: [...grade.faults],
+    facts: [...grade.facts],
+    phasesDone: phases.filter(([, mark]) => mark === 'done').map(([phase]) => phase),
+    phasesNot: phases.filter(([, mark]) => mark === 'not').map(([phase]) => phase),
+  };
+}

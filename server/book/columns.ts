@@ -1,0 +1,81 @@
+import type { Dimension } from '#core/grade/book/dimensions';
+
+/** How a dimension is read off `book_marks` (alias `b`), with the games beside it (alias `g`). */
+export interface Column {
+  /** The value a grade is counted under; `null` values are left out. */
+  readonly value: string;
+  /** What `value` needs beside `b`: a grade then stands under each of several values. */
+  readonly join?: string;
+  /** True when a grade is to be counted for these values, named `:name`. */
+  readonly where: (name: string) => string;
+  /** Every grade stands under exactly one value, so that the lines add up to everything. */
+  readonly whole: boolean;
+}
+
+const plain = (expression: string): Column => ({
+  value: expression,
+  where: (name) => `${expression} in (:${name})`,
+  whole: true,
+});
+const maybe = (expression: string): Column => ({ ...plain(expression), whole: false });
+const listed = (column: string): Column => ({
+  value: 'v.value',
+  join: `cross join lateral unnest(b.${column}) as v(value)`,
+  where: (name) => `b.${column} && array[:${name}]::text[]`,
+  whole: false,
+});
+
+/** Parts of a block, each done or not: `v.kept` says which. */
+const phase: Column = {
+  value: 'v.value',
+  join: `cross join lateral (select unnest(b.phases_done) as value, true as kept union all select unnest(b.phases_not), false) as v`,
+  where: (name) => `(b.phases_done || b.phases_not) && array[:${name}]::text[]`,
+  whole: false,
+};
+
+/** Every dimension of the Book; a dimension without a line here does not compile. */
+export const COLUMNS: Readonly<Record<Dimension, Column>> = {
+  man: maybe('b.player_id::text'),
+  place: plain('b.blocker'),
+  unit: plain('b.unit'),
+  pair: maybe('b.pair'),
+  play: plain(`(b.scheme || ' ' || b.side)`),
+  block: plain('b.block'),
+  help: plain('b.help'),
+  phase,
+  fault: listed('faults'),
+  fact: listed('facts'),
+  front: plain('b.front'),
+  formation: plain('b.formation'),
+  side: plain('b.side'),
+  down: plain('b.down::text'),
+  distance: plain('b.distance'),
+  quarter: plain('b.quarter::text'),
+  zone: maybe('b.zone'),
+  gained: plain('b.gained'),
+  opponent: {
+    value: 'g.opponent',
+    join: 'join games g on g.id = b.game_id',
+    where: (name) => `b.game_id in (select id from games where program_id = :program and opponent in (:${name}))`,
+    whole: true,
+  },
+  game: plain('b.game_id::text'),
+  season: plain('b.season_id::text'),
+  rubric: plain('b.rubric'),
+};
+
+/** Dimensions that are a snap's and not a man's: what plays came to can be counted by them. */
+export const OF_SNAP = [
+  'play',
+  'front',
+  'formation',
+  'side',
+  'down',
+  'distance',
+  'quarter',
+  'zone',
+  'gained',
+  'opponent',
+  'game',
+  'season',
+] as const satisfies readonly Dimension[];

@@ -1,0 +1,143 @@
+import { QueryTypes, type Sequelize } from 'sequelize';
+import { DIMENSION_IDS, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
+import type { BookLine } from '#core/grade/book/lines';
+import type { PlayLine } from '#core/grade/book/play-result';
+import { MEASURE_IDS, type Count, type Measure } from '#core/grade/book/measures';
+import { COLUMNS, OF_SNAP } from './columns';
+
+/** Who may see what: everything of a program, or one player's marks of published games. */
+export interface Reach {
+  readonly program: number;
+  readonly player: number | null;
+}
+
+interface Condition {
+  readonly sql: string;
+  readonly values: Record<string, unknown>;
+}
+
+/** Counts of yes and no columns, with what could not be told beside them. */
+const TOLD: Readonly<Partial<Record<Measure, string>>> = {
+  assignment: 'b.assignment',
+  technique: 'b.technique',
+  both: 'b.both_kept',
+  finish: 'b.finish',
+  outcome: 'b.outcome',
+};
+const counted = Object.entries(TOLD)
+  .map(
+    ([measure, column]) =>
+      `count(*) filter (where ${column})::int as "${measure}Good", count(${column})::int as "${measure}Of"`,
+  )
+  .join(', ');
+const COUNTS = `count(*)::int as marks, ${counted}, sum(b.earned)::float8 as earned, sum(b.possible)::float8 as possible,
+  count(*) filter (where b.possible > 0)::int as scored`;
+
+/** What is asked of `book_marks`: nothing of another program, and of a player nothing but his own in published games. */
+export function conditionOf({ program, player }: Reach, filter: BookFilter): Condition {
+  const parts = ['b.program_id = :program'];
+  const values: Record<string, unknown> = { program };
+  if (player !== null) {
+    parts.push(
+      'b.player_id = :player',
+      'b.game_id in (select id from games where program_id = :program and published)',
+    );
+    values.player = player;
+  }
+  for (const key of DIMENSION_IDS) {
+    const wanted = filter[key];
+    if (!wanted) continue;
+    parts.push(COLUMNS[key].where(`_${key}`));
+    values[`_${key}`] = wanted;
+  }
+  return { sql: parts.join(' and '), values };
+}
+
+interface CountRow extends Record<string, unknown> {
+  readonly key: string;
+  readonly marks: number;
+  readonly earned: number | null;
+  readonly possible: number | null;
+  readonly scored: number;
+}
+
+function lineOf(row: CountRow): BookLine {
+  const count = (measure: Measure): Count => {
+    if (measure === 'score') {
+      const share = row.possible ? (row.earned ?? 0) / row.possible : 0;
+      return { good: share * row.scored, of: row.scored, unknown: row.marks - row.scored };
+    }
+    const [good, of] = [Number(row[`${measure}Good`]), Number(row[`${measure}Of`])];
+    return { good, of, unknown: row.marks - of };
+  };
+  const counts = Object.fromEntries(MEASURE_IDS.map((m) => [m, count(m)])) as BookLine['counts'];
+  return { key: row.key, label: row.key, marks: row.marks, counts, faults: [] };
+}
+
+/** Everything a filter leaves, counted together. */
+export async function readTotal(db: Sequelize, reach: Reach, filter: BookFilter): Promise<BookLine> {
+  const { sql, values } = conditionOf(reach, filter);
+  const [row] = await db.query<CountRow>(`select 'all' as key, ${COUNTS} from book_marks b where ${sql}`, {
+    type: QueryTypes.SELECT,
+    replacements: values,
+  });
+  return lineOf(row!);
+}
+
+/** Grades by one dimension, the most marks first. Of a part of the block `technique` says whether that very part was done. */
+export async function readLines(db: Sequelize, reach: Reach, filter: BookFilter, by: Dimension): Promise<BookLine[]> {
+  const { sql, values } = conditionOf(reach, filter);
+  const { value, join = '' } = COLUMNS[by];
+  const counts = by === 'phase' ? COUNTS.replaceAll('b.technique', 'v.kept') : COUNTS;
+  const rows = await db.query<CountRow>(
+    `select ${value} as key, ${counts} from book_marks b ${join} where ${sql} and ${value} is not null group by 1 order by marks desc, key`,
+    { type: QueryTypes.SELECT, replacements: values },
+  );
+  const lines = rows.map(lineOf);
+  if (by === 'fault') return lines;
+  const faults = await db.query<{ key: string; fault: string; count: number }>(
+    `select ${value} as key, f.fault, count(*)::int as count from book_marks b ${join} cross join lateral unnest(b.faults) as f(fault)
+     where ${sql} and b.faults <> '{}' and ${value} is not null group by 1, 2 order by count desc, fault`,
+    { type: QueryTypes.SELECT, replacements: values },
+  );
+  return lines.map((line) => ({
+    ...line,
+    faults: faults.filter((f) => f.key === line.key).map(({ fault, count }) => ({ fault, count })),
+  }));
+}
+
+/** Sums lines that together hold every grade once. */
+export function sumOf(lines: readonly BookLine[]): BookLine {
+  const counts = Object.fromEntries(
+    MEASURE_IDS.map((m) => {
+      const sum = (part: keyof Count): number => lines.reduce((total, l) => total + l.counts[m][part], 0);
+      return [m, { good: sum('good'), of: sum('of'), unknown: sum('unknown') }];
+    }),
+  ) as BookLine['counts'];
+  const marks = lines.reduce((total, l) => total + l.marks, 0);
+  return { key: 'all', label: 'all', marks, counts, faults: [] };
+}
+
+/** What a snap's plays came to, by a dimension of snaps. */
+export async function readResults(
+  db: Sequelize,
+  program: number,
+  filter: BookFilter,
+  by: Dimension,
+): Promise<PlayLine[]> {
+  const ofSnap = Object.fromEntries(Object.entries(filter).filter(([key]) => OF_SNAP.some((k) => k === key)));
+  const { sql, values } = conditionOf({ program, player: null }, ofSnap);
+  const { value, join = '' } = COLUMNS[by];
+  return db.query<PlayLine>(
+    `select ${value} as key, ${value} as label, count(*)::int as snaps, count(*) filter (where not b.throws)::int as runs,
+       sum(b.gain)::int as yards, coalesce(sum(b.gain) filter (where not b.throws), 0)::int as "runYards",
+       count(*) filter (where b.success)::int as successes, count(*) filter (where b.stuffed)::int as stuffed,
+       count(*) filter (where b.explosive)::int as explosive, count(*) filter (where b.throws)::int as throws,
+       count(*) filter (where b.pressured)::int as pressured, count(b.blocked)::int as graded,
+       count(*) filter (where b.blocked)::int as blocked,
+       count(*) filter (where b.blocked and not b.success)::int as "blockedFailed",
+       count(*) filter (where not b.blocked and b.success)::int as "missedWorked"
+     from book_snaps b ${join} where ${sql} and ${value} is not null group by 1 order by snaps desc, key`,
+    { type: QueryTypes.SELECT, replacements: values },
+  );
+}

@@ -1,0 +1,178 @@
+import { createError } from 'h3';
+import { Op, QueryTypes } from 'sequelize';
+import type { BookFilter, Dimension } from '#core/grade/book/dimensions';
+import type { BookLine, BookPage, BookSnaps } from '#core/grade/book/lines';
+import type { Measure } from '#core/grade/book/measures';
+import type { PlayLine, PlayPage } from '#core/grade/book/play-result';
+import { COLUMNS, OF_SNAP } from '../book/columns';
+import { conditionOf, readLines, readResults, readTotal, sumOf, type Reach } from '../book/read';
+import { database } from '../db/database';
+import { gradeAsked, gradeBody } from '../db/mappers';
+import { GameRow, GradeRow, PlayerRow, SeasonRow } from '../db/models';
+import type { Member } from '../session/member';
+
+/** A player reaches his own marks of published games; nobody's when he is nobody on the roster. */
+const reachOf = ({ programId, role, playerId }: Member): Reach => ({
+  program: programId,
+  player: role === 'player' ? (playerId ?? 0) : null,
+});
+
+/** Grades counted one way. */
+export async function readBook(member: Member, by: Dimension, filter: BookFilter): Promise<BookPage> {
+  const db = await database();
+  const reach = reachOf(member);
+  const lines = await readLines(db, reach, filter, by);
+  const total = COLUMNS[by].whole ? sumOf(lines) : await readTotal(db, reach, filter);
+  const shown = lines.slice(0, MOST_LINES);
+  return { by, filter, lines: await labelled(member, by, shown), total, more: lines.length - shown.length };
+}
+const MOST_LINES = 300;
+
+/** Lines of what is only an id say its name as well. */
+async function labelled<T extends { key: string; label: string }>(
+  member: Member,
+  by: Dimension,
+  lines: T[],
+): Promise<T[]> {
+  const names = await namesOf(
+    member,
+    by,
+    lines.map((l) => l.key),
+  );
+  return lines.map((line) => ({ ...line, label: names.get(line.key) ?? line.label }));
+}
+
+async function namesOf({ programId }: Member, by: Dimension, keys: readonly string[]): Promise<Map<string, string>> {
+  const where = { programId, id: keys.filter((k) => /^\d+$/.test(k)).map(Number) };
+  if (by === 'man') {
+    const players = await PlayerRow.findAll({ where });
+    return new Map(players.map((p) => [String(p.id), `${p.number} ${p.name}`]));
+  }
+  if (by === 'game') {
+    const games = await GameRow.findAll({ where });
+    return new Map(games.map((g) => [String(g.id), `Week ${g.week}, ${g.opponent}`]));
+  }
+  if (by === 'season') return new Map((await SeasonRow.findAll({ where })).map((s) => [String(s.id), s.name]));
+  return new Map();
+}
+
+/** What plays came to; only for those who coach, as it is no man's record. */
+export async function readPlayResults(member: Member, by: Dimension, filter: BookFilter): Promise<PlayPage> {
+  if (!OF_SNAP.some((k) => k === by))
+    throw createError({ statusCode: 400, message: `by: plays are not counted by ${by}.` });
+  const lines = await readResults(await database(), member.programId, filter, by);
+  const sum = (part: Exclude<keyof PlayLine, 'key' | 'label'>): number =>
+    lines.reduce((total, l) => total + l[part], 0);
+  const total = Object.fromEntries(
+    Object.keys(EMPTY_LINE).map((part) => [part, sum(part as keyof typeof EMPTY_LINE)]),
+  ) as typeof EMPTY_LINE;
+  return { by, lines: await labelled(member, by, lines), total: { key: 'all', label: 'all', ...total } };
+}
+const EMPTY_LINE: Omit<PlayLine, 'key' | 'label'> = {
+  snaps: 0,
+  runs: 0,
+  yards: 0,
+  runYards: 0,
+  successes: 0,
+  stuffed: 0,
+  explosive: 0,
+  throws: 0,
+  pressured: 0,
+  graded: 0,
+  blocked: 0,
+  blockedFailed: 0,
+  missedWorked: 0,
+};
+
+/** Misses first, then what could not be told: that is what one opens a number for. */
+const WORST_FIRST: Readonly<Record<Measure, string>> = {
+  assignment: 'b.assignment',
+  technique: 'b.technique',
+  both: 'b.both_kept',
+  finish: 'b.finish',
+  outcome: 'b.outcome',
+  score: '(b.possible > 0 and b.earned = b.possible)',
+};
+
+/** The snaps behind a number, a page at a time. */
+export async function readSnapsBehind(
+  member: Member,
+  filter: BookFilter,
+  measure: Measure,
+  { skip, take }: { skip: number; take: number },
+): Promise<BookSnaps> {
+  const db = await database();
+  const { sql, values } = conditionOf(reachOf(member), filter);
+  const column = WORST_FIRST[measure];
+  const found = await db.query<Found>(
+    `select b.grade_id as "gradeId", b.snap_id as "snapId", b.number, b.game_id as "gameId", b.blocker, b.player_id as "playerId",
+       b.scheme, b.side, b.front, count(*) over ()::int as total from book_marks b where ${sql}
+     order by case when ${column} is false then 0 when ${column} is null then 1 else 2 end, b.game_id desc, b.number, b.blocker
+     limit :take offset :skip`,
+    { type: QueryTypes.SELECT, replacements: { ...values, skip, take } },
+  );
+  const { programId } = member;
+  const [grades, games, players] = await Promise.all([
+    GradeRow.findAll({ where: { programId, id: found.map((f) => f.gradeId) } }),
+    GameRow.findAll({ where: { programId, id: [...new Set(found.map((f) => f.gameId))] } }),
+    PlayerRow.findAll({ where: { programId, id: { [Op.in]: found.flatMap((f) => f.playerId ?? []) } } }),
+  ]);
+  return {
+    total: found[0]?.total ?? 0,
+    snaps: found.map(({ gradeId, playerId, ...f }) => {
+      const grade = grades.find((g) => g.id === gradeId)!;
+      const game = games.find((g) => g.id === f.gameId)!;
+      const man = players.find((p) => p.id === playerId);
+      return {
+        ...{ snapId: f.snapId, number: f.number, gameId: f.gameId, blocker: f.blocker },
+        ...{ scheme: f.scheme, side: f.side, front: f.front, opponent: game.opponent, week: game.week },
+        man: man ? `${man.number} ${man.name}` : f.blocker,
+        asked: gradeAsked(grade),
+        grade: gradeBody(grade),
+      };
+    }),
+  };
+}
+interface Found {
+  readonly gradeId: number;
+  readonly snapId: number;
+  readonly number: number;
+  readonly gameId: number;
+  readonly blocker: string;
+  readonly playerId: number | null;
+  readonly scheme: string;
+  readonly side: string;
+  readonly front: string;
+  readonly total: number;
+}
+
+/** A value of each dimension that filters can be set to, as the Book has it now. */
+export type BookChoices = Partial<Record<Dimension, { key: string; label: string; marks: number }[]>>;
+
+/** What a filter can be set to: the values that really come, with how often, of the dimensions asked for. */
+export async function readChoices(
+  member: Member,
+  dimensions: readonly Dimension[],
+  filter: BookFilter,
+): Promise<BookChoices> {
+  const db = await database();
+  const choices: BookChoices = {};
+  for (const by of dimensions) {
+    const others: BookFilter = { ...filter };
+    delete others[by];
+    const { sql, values } = conditionOf(reachOf(member), others);
+    const { value, join = '' } = COLUMNS[by];
+    const rows = await db.query<{ key: string; marks: number }>(
+      `select ${value} as key, count(*)::int as marks from book_marks b ${join} where ${sql} and ${value} is not null
+       group by 1 order by marks desc, key limit 200`,
+      { type: QueryTypes.SELECT, replacements: values },
+    );
+    choices[by] = await labelled(
+      member,
+      by,
+      rows.map((row) => ({ ...row, label: row.key })),
+    );
+  }
+  return choices;
+}
+export type { BookLine };
