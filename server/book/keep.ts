@@ -74,3 +74,8 @@ export async function fillBook(): Promise<void> {
     if (done < AT_ONCE) return;
   }
 }
+
+/** Takes out what the Book says of a program's plays, to be counted anew by another standard. */
+export async function forgetResults(programId: number, transaction: Transaction): Promise<void> {
+  await BookSnapRow.destroy({ where: { programId }, transaction });
+}

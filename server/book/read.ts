@@ -64,8 +64,7 @@ interface CountRow extends Record<string, unknown> {
 function lineOf(row: CountRow): BookLine {
   const count = (measure: Measure): Count => {
     if (measure === 'score') {
-      const share = row.possible ? (row.earned ?? 0) / row.possible : 0;
-      return { good: share * row.scored, of: row.scored, unknown: row.marks - row.scored };
+      return { good: row.earned ?? 0, of: row.possible ?? 0, unknown: row.marks - row.scored };
     }
     const [good, of] = [Number(row[`${measure}Good`]), Number(row[`${measure}Of`])];
     return { good, of, unknown: row.marks - of };

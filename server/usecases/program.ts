@@ -5,6 +5,9 @@ import { createError } from 'h3';
 import { wordDiagnostic } from '#core/diagnostics/wording';
 import { checkNaming } from '#core/names/names';
 import type { ProgramBody } from '#core/model/program';
+import { SHIPPED_SETTINGS } from '#core/model/settings';
+import { fillBook, forgetResults } from '../book/keep';
+import { database } from '../db/database';
 
 /** What this program does its own way. */
 export async function readProgram(member: Member): Promise<ProgramBody> {
@@ -12,14 +15,28 @@ export async function readProgram(member: Member): Promise<ProgramBody> {
   return programBody(row!);
 }
 
-/** Changes the parts given; the others stay. Words that could not be told apart are refused. */
+/**
+ * Changes the parts given; the others stay, whoever changes them at the same time. Words that could not be told apart are refused. Where the
+ * standard of a good play changes, what the Book says of plays is counted anew.
+ */
 export async function changeProgram(member: Member, change: ProgramBody): Promise<ProgramBody> {
   const alike = change.naming ? checkNaming(change.naming) : [];
   if (alike.length)
     throw createError({ statusCode: 400, message: `${alike.map(wordDiagnostic).join('; ')}. Nothing was changed.` });
-  const row = await ProgramRow.findOne({ where: { id: member.programId } });
-  const body = { ...programBody(row!), ...change };
-  row!.body = body;
-  await row!.save();
+  const { programId } = member;
+  const sequelize = await database();
+  const { body, isNewStandard } = await sequelize.transaction(async (transaction) => {
+    const lock = transaction.LOCK.UPDATE;
+    const row = (await ProgramRow.findOne({ where: { id: programId }, lock, transaction }))!;
+    const before = programBody(row);
+    const after = { ...before, ...change };
+    await row.update({ body: after }, { transaction });
+    const isNew = standardOf(before) !== standardOf(after);
+    if (isNew) await forgetResults(programId, transaction);
+    return { body: after, isNewStandard: isNew };
+  });
+  if (isNewStandard) await fillBook();
   return body;
 }
+
+const standardOf = ({ settings }: ProgramBody): number => (settings ?? SHIPPED_SETTINGS).standardYards;

@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test';
 import { enter, snapsOf } from './people';
 
 test('nothing is open without logging in', async ({ page }) => {
-  for (const path of ['/api/games', '/api/marks', '/api/roster', '/api/snaps/1', '/api/clips/1']) {
+  for (const path of ['/api/games', '/api/book?by=man', '/api/roster', '/api/snaps/1', '/api/clips/1']) {
     expect((await page.request.get(path)).status(), path).toBe(401);
   }
   await page.goto('/book');
@@ -46,35 +46,41 @@ test('requests that make no sense get a sentence and change nothing', async ({ p
     expect(answer.status()).toBe(400);
     return ((await answer.json()) as { message: string }).message;
   };
-  expect(await put({ entries: [] })).toContain('entries');
-  expect(
-    await put({
-      entries: [{ blocker: 'LT', grade: { assignment: 'maybe', technique: 'plus', fault: null, note: '' } }],
-    }),
-  ).toContain('entries.0.grade.assignment');
-  expect(
-    await put({
-      entries: [
-        { blocker: 'LT', grade: { assignment: 'right', technique: 'plus', fault: null, note: 'x'.repeat(501) } },
-      ],
-    }),
-  ).toContain('note');
+  const entry = (grade: object) => ({
+    snapRevision: 1,
+    entries: [{ entry: '00000000-0000-4000-8000-000000000001', blocker: 'LT', base: 0, grade }],
+  });
+  expect(await put({ snapRevision: 1, entries: [] })).toContain('entries');
+  expect(await put(entry({ assignment: 'maybe', technique: 'plus', note: '' }))).toContain(
+    'entries.0.grade.assignment',
+  );
+  expect(await put(entry({ assignment: 'right', technique: 'plus', note: 'x'.repeat(501) }))).toContain('note');
   expect((await page.request.get('/api/snaps/12abc')).status()).toBe(404);
   expect((await snapsOf(page))[0]!.graded).toHaveLength(first!.graded.length);
 });
+
+const SENT = {
+  snapRevision: 1,
+  entries: [
+    {
+      ...{ entry: '00000000-0000-4000-8000-000000000002', blocker: 'C', base: 0 },
+      grade: { assignment: 'right', technique: 'plus', note: '' },
+    },
+  ],
+};
 
 test('a player sees his own grades and nobody else’s, also on a phone', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 780 });
   await enter(page, 'player', '/book');
   await expect(page.getByRole('heading', { name: 'Your grades' })).toBeVisible();
-  await expect(page.getByRole('rowheader', { name: /C 55 Jory Pell/ })).toBeVisible();
+  await expect(page.getByRole('rowheader', { name: 'All together' })).toBeVisible();
   await expect(page.getByText('Bram Wicken')).toHaveCount(0);
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
-  const marks = (await (await page.request.get('/api/marks')).json()) as { blocker: string; snapId: number }[];
-  expect(new Set(marks.map((m) => m.blocker))).toEqual(new Set(['C']));
+  const { snaps: marks } = (await (await page.request.get('/api/book/snaps?take=200')).json()) as {
+    snaps: { man: string; snapId: number }[];
+  };
+  expect(new Set(marks.map((m) => m.man))).toEqual(new Set(['55 Jory Pell']));
   expect((await page.request.get('/api/games/1/snaps')).status()).toBe(403);
-  expect((await page.request.put(`/api/snaps/${marks[0]!.snapId}/grades`, { data: { entries: [] } })).status()).toBe(
-    403,
-  );
+  expect((await page.request.put(`/api/snaps/${marks[0]!.snapId}/grades`, { data: SENT })).status()).toBe(403);
   expect((await page.request.get(`/api/snaps/${marks[0]!.snapId}/history`)).status()).toBe(403);
 });

@@ -67,7 +67,7 @@ export const ROUTES: Readonly<Record<string, Route>> = {
   'DELETE /api/snaps/[id]': { who: STAFF, id: 'spare', gone: true },
   'GET /api/snaps/[id]': { who: MEMBERS, id: 'snap' },
   'GET /api/snaps/[id]/history': { who: STAFF, id: 'snap' },
-  'PUT /api/snaps/[id]/grades': { who: STAFF, id: 'snap', body: () => ({ snapRevision: 1, entries: [] }) },
+  'PUT /api/snaps/[id]/grades': { who: MEMBERS, id: 'snap', body: () => ({ snapRevision: 1, entries: [] }) },
   'PUT /api/snaps/[id]/call': { who: STAFF, id: 'snap', body: () => ({ confirmed: false }) },
   'PUT /api/snaps/[id]/situation': { who: STAFF, id: 'snap', body: () => ({}) },
   'GET /api/clips/[id]': { who: MEMBERS, id: 'clip' },

@@ -7,6 +7,10 @@ const props = defineProps<{ rate: Rate; what: string }>();
 defineEmits<{ open: [] }>();
 
 const percent = computed(() => (props.rate.share === null ? '–' : `${Math.round(props.rate.share * 100)} %`));
+/** What was earned of weighted marks is no whole number. */
+const said = (n: number): string => (Number.isInteger(n) ? String(n) : n.toFixed(1));
+const good = computed(() => said(props.rate.good));
+const of = computed(() => said(props.rate.of));
 const bar = (share: number): number => 2 + share * 96;
 </script>
 
@@ -14,12 +18,12 @@ const bar = (share: number): number => 2 + share * 96;
   <button
     class="plain rate"
     type="button"
-    :aria-label="`${what}: ${percent}, ${rate.good} of ${rate.of}${rate.unknown ? `, ${rate.unknown} not counted` : ''}. Open the snaps`"
+    :aria-label="`${what}: ${percent}, ${good} of ${of}${rate.unknown ? `, ${rate.unknown} not counted` : ''}. Open the snaps`"
     @click="$emit('open')"
   >
     <span class="figure" :class="{ few: rate.tooFew }">{{ percent }}</span>
     <span class="counts soft"
-      >{{ rate.good }} of {{ rate.of }}<template v-if="rate.unknown">, {{ rate.unknown }} open</template
+      >{{ good }} of {{ of }}<template v-if="rate.unknown">, {{ rate.unknown }} open</template
       ><template v-if="rate.tooFew">, too few</template></span
     >
     <svg v-if="rate.share !== null" viewBox="0 0 100 8" width="100" height="8" aria-hidden="true">
@@ -38,11 +42,14 @@ const bar = (share: number): number => 2 + share * 96;
   align-items: baseline;
 }
 .rate:hover .figure {
+  white-space: nowrap;
   color: var(--violet);
   text-decoration: underline;
   text-underline-offset: 3px;
 }
+
 .figure {
+  white-space: nowrap;
   font-size: 16px;
   font-weight: 650;
 }

@@ -1,69 +1,132 @@
 <script setup lang="ts">
-import { onMounted } from 'vue';
-import { FAULTS } from '#core/model/faults';
-import { schemeName } from '~/features/board/scheme-names';
+import { computed, onMounted, watch } from 'vue';
+import { DimensionSchema, filterOfQuery, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
+import { usePlaybook } from '~/features/playbook/store';
 import { useSession } from '~/features/session/store';
 import BookTable from './BookTable.vue';
+import FilterWords from './FilterWords.vue';
+import ResultTable from './ResultTable.vue';
+import SnapsBehind from './SnapsBehind.vue';
+import TrendChart from './TrendChart.vue';
+import { saveCsv, saveSheet } from './save';
 import { useBook } from './store';
+import { gradesTable, playsTable } from './table';
 
 const book = useBook();
 const session = useSession();
-onMounted(book.load);
-const MEASURED = { assignment: 'right man', technique: 'technique', both: 'right man and technique' } as const;
+const playbook = usePlaybook();
+const route = useRoute();
+
+/** The address says what is counted; changing it is how one looks at something else. */
+const wanted = computed<{ by: Dimension; filter: BookFilter }>(() => ({
+  by: DimensionSchema.safeParse(route.query.by).data ?? (session.staff ? 'man' : 'block'),
+  filter: filterOfQuery(route.query),
+}));
+const go = (by: Dimension, filter: BookFilter): void => void navigateTo({ path: '/book', query: { by, ...filter } });
+onMounted(() => book.look(wanted.value.by, wanted.value.filter));
+watch(wanted, ({ by, filter }, old) => {
+  if (route.path === '/book' && JSON.stringify({ by, filter }) !== JSON.stringify(old)) void book.look(by, filter);
+});
+
+/** What ids are called, as far as it is known from what is on the page. */
+const labels = computed<Record<string, string>>(() => {
+  const known = [
+    ...(book.page?.lines ?? []).map((l) => [`${book.page!.by} ${l.key}`, l.label]),
+    ...(book.trend?.by === 'game' ? book.trend.lines : []).map((l) => [`game ${l.key}`, l.label]),
+    ...(book.choices ? book.choices.values.map((c) => [`${book.choices!.of} ${c.key}`, c.label]) : []),
+  ] as [string, string][];
+  Object.assign(seen, Object.fromEntries(known));
+  return { ...seen };
+});
+const seen: Record<string, string> = {};
+
+const own = computed(() => playbook.program.faults ?? []);
+const table = computed(() => gradesTable(book.by, book.lines, own.value));
+const games = computed(() => [...(book.trend?.lines ?? [])].sort((a, b) => a.label.localeCompare(b.label, 'en')));
+const empty = computed(() => book.page !== null && book.page.total.marks === 0);
+const isNarrowed = computed(() => Object.keys(book.filter).length > 0);
 </script>
 
 <template>
   <div class="place">
     <header>
-      <h1>{{ session.staff ? 'What the grades say' : 'Your grades' }}</h1>
+      <h1 class="visually-hidden">{{ session.staff ? 'What the grades say' : 'Your grades' }}</h1>
+      <FilterWords :labels="labels" @look="go" />
       <p class="soft">
         Every percentage opens the snaps it was counted from. Marks nobody could give are left out of the base and
         counted beside it; the bar is the 95 % interval.
       </p>
     </header>
-    <p v-if="book.problem" class="problem" role="alert">{{ book.problem }} Nothing is lost; load the page again.</p>
-    <div class="work">
-      <div class="tables">
-        <p v-if="book.loaded && !book.rows.length && !book.problem">
-          {{
-            session.staff
-              ? 'Nothing is graded yet. Open Film and press Enter on a snap where everybody did his job.'
-              : 'No grades of yours have been published yet.'
-          }}
+    <p v-if="book.problem" class="problem" role="alert">
+      {{ book.problem }} Nothing is lost.
+      <button class="plain link" type="button" @click="book.look(wanted.by, wanted.filter)">Try again</button>
+    </p>
+    <div class="work" :class="{ opened: book.opened }">
+      <div class="tables" :aria-busy="book.loading">
+        <p v-if="empty && isNarrowed">
+          No grade is like that.
+          <button class="plain link" type="button" @click="go(book.by, {})">Look at all of them</button>
         </p>
-        <template v-else-if="book.rows.length">
-          <BookTable title="By man" first="Man" :lines="book.byMan" @open="book.open" />
-          <BookTable title="By play" first="Play" :lines="book.byPlay" @open="book.open" />
-          <BookTable title="By block" first="Block" :lines="book.byBlock" @open="book.open" />
+        <p v-else-if="empty">
+          <template v-if="session.staff">
+            Nothing is graded yet. <NuxtLink to="/film">Open Film</NuxtLink> and press Enter on a snap where everybody
+            did his job.
+          </template>
+          <template v-else>No grades of yours have been published yet.</template>
+        </p>
+        <template v-else-if="book.page">
+          <BookTable
+            :by="book.page.by"
+            :lines="book.lines"
+            :total="book.page.total"
+            :before="book.before?.lines ?? null"
+            @open="book.open"
+            @narrow="go(book.by, { ...book.filter, [book.by]: [$event.key] })"
+          />
+          <p v-if="book.page.more" class="soft">{{ book.page.more }} more lines are not shown: narrow it down.</p>
+          <p class="out">
+            <button class="plain link" type="button" @click="saveCsv(table)">this table as CSV</button>
+            <button class="plain link" type="button" @click="saveSheet(table)">as a spreadsheet</button>
+          </p>
+          <TrendChart :lines="games" :pass-line="0.8" />
+          <template v-if="book.plays?.lines.length">
+            <ResultTable :page="book.plays" :standard="playbook.settings.standardYards" />
+            <p class="out">
+              <button
+                class="plain link"
+                type="button"
+                @click="saveCsv(playsTable(book.plays.by as Dimension, book.plays.lines))"
+              >
+                this table as CSV
+              </button>
+              <button
+                class="plain link"
+                type="button"
+                @click="saveSheet(playsTable(book.plays.by as Dimension, book.plays.lines))"
+              >
+                as a spreadsheet
+              </button>
+            </p>
+          </template>
         </template>
+        <p v-else-if="!book.problem" class="soft">Counting …</p>
       </div>
-      <aside v-if="book.opened" aria-label="Snaps behind the number">
-        <h2>{{ book.opened.title }}: {{ MEASURED[book.opened.measure] }}</h2>
-        <ol>
-          <li v-for="r in book.opened.rows" :key="`${r.snapId} ${r.blocker}`">
-            <NuxtLink :to="`/film/${r.snapId}`">
-              <GradeMark :grade="r.grade" /> <b>Snap {{ r.snapNumber }}</b> <span>{{ r.blocker }}</span>
-              <span class="soft line">{{ schemeName(r.scheme) }} {{ r.side }} against {{ r.front.toLowerCase() }}</span>
-              <span v-if="r.grade.fault || r.grade.note" class="line">{{
-                [r.grade.fault ? FAULTS[r.grade.fault].name : '', r.grade.note].filter(Boolean).join(': ')
-              }}</span>
-            </NuxtLink>
-          </li>
-        </ol>
-      </aside>
-      <aside v-else-if="book.rows.length" class="hint soft">
-        Press a percentage: its snaps stand here, the misses first.
-      </aside>
+      <SnapsBehind v-if="book.opened" :opened="book.opened" />
     </div>
   </div>
 </template>
 
 <style scoped>
+.place {
+  display: flex;
+  flex-direction: column;
+  height: 100%;
+}
 header {
-  padding: 14px 20px 10px;
+  padding: 10px 20px;
   border-bottom: 1px solid var(--rule);
   display: grid;
-  gap: 2px;
+  gap: 4px;
 }
 .problem {
   padding: 10px 20px;
@@ -71,48 +134,38 @@ header {
   font-weight: 600;
 }
 .work {
+  flex: 1;
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 270px;
+  grid-template-columns: minmax(0, 1fr);
+  min-height: 0;
+}
+.work.opened {
+  grid-template-columns: minmax(0, 1fr) 290px;
 }
 .tables {
   padding: 14px 20px;
   display: grid;
-  gap: 24px;
+  gap: 16px;
   align-content: start;
+  overflow: auto;
 }
-aside {
-  border-left: 1px solid var(--rule);
-  padding: 14px 16px;
+.out {
+  display: flex;
+  gap: 16px;
   font-size: 13px;
-  min-height: 60vh;
-}
-aside ol {
-  padding-top: 8px;
-}
-aside a {
-  display: block;
-  padding: 7px 0;
-  border-bottom: 1px solid var(--rule);
-  color: var(--ink);
-  text-decoration: none;
-}
-aside a:hover b {
-  color: var(--violet);
-}
-.line {
-  display: block;
 }
 @media (max-width: 800px) {
-  .work {
-    grid-template-columns: 1fr;
+  .place {
+    height: auto;
   }
-  aside {
-    border-left: 0;
-    min-height: 0;
+  .work.opened {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  header {
+    padding: 10px 12px;
   }
   .tables {
     padding: 12px;
-    overflow-x: auto;
   }
 }
 </style>

@@ -1,74 +1,231 @@
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { MarkRow } from '#core/grade/book';
-import { ALL_PLUS, type Grade } from '#core/model/grade';
-import { useBook } from './store';
+import { filterOfQuery, type Dimension } from '#core/grade/book/dimensions';
+import type { BookLine, BookPage, BookSnap } from '#core/grade/book/lines';
+import { MEASURE_IDS } from '#core/grade/book/measures';
+import { ALL_PLUS } from '#core/model/grade';
+import { useSession } from '~/features/session/store';
+import { csvOf } from './save';
+import { queryOf, reelOf, useBook } from './store';
+import { gradesTable, measuresOf, playsTable } from './table';
+import { trendPlot } from './trend';
+import { inOrder, sayKey } from './words';
 
-const MINUS: Grade = { ...ALL_PLUS, technique: 'minus', fault: 'high-pads' };
-const TELL: Grade = { ...ALL_PLUS, technique: 'cannot tell' };
-const row = (snapNumber: number, blocker: string, grade: Grade, change: Partial<MarkRow> = {}): MarkRow => ({
-  snapId: snapNumber,
-  snapNumber,
-  gameId: 1,
-  blocker,
-  playerId: 1,
-  playerName: `Man at ${blocker}`,
-  playerNumber: 60,
+const line = (key: string, good: number, of: number, label = key): BookLine => ({
+  key,
+  label,
+  marks: of + 1,
+  counts: Object.fromEntries(
+    MEASURE_IDS.map((m) => [m, m === 'finish' ? { good: 0, of: 0, unknown: of + 1 } : { good, of, unknown: 1 }]),
+  ) as BookLine['counts'],
+  faults: [{ fault: 'high-pads', count: 2 }],
+});
+const snapBehind = (number: number): BookSnap => ({
+  snapId: 100 + number,
+  number,
+  gameId: 2,
+  opponent: 'Graymoor Millers',
+  week: 3,
+  blocker: 'RG',
+  man: '61 Anselm Rook',
   scheme: 'power',
   side: 'right',
-  block: 'double',
   front: 'Over',
-  grade,
-  ...change,
+  asked: { block: 'double', target: 'T', next: 'M', partners: ['RT'], role: 'inner', schools: [] },
+  grade: ALL_PLUS,
 });
-const ROWS = [
-  row(1, 'RG', ALL_PLUS),
-  row(2, 'RG', MINUS),
-  row(3, 'RG', TELL),
-  row(1, 'LT', ALL_PLUS, { block: 'hinge', playerName: 'Spare', playerNumber: null }),
-  row(4, 'RG', MINUS, { scheme: 'duo', side: 'left' }),
-];
-let answer: () => unknown;
+
+let asked: URL[];
+let lines: BookLine[];
+let held: (() => void)[] | null;
+let reachable: boolean;
+function answer(url: URL): unknown {
+  const by = url.searchParams.get('by') as Dimension;
+  if (url.pathname === '/api/book') {
+    const games = [line('1', 1, 2, 'Week 2, Terns'), line('2', 3, 4, 'Week 3, Millers')];
+    const page: BookPage = {
+      by,
+      filter: filterOfQuery(Object.fromEntries(url.searchParams)),
+      lines: by === 'game' ? games : lines,
+      total: line('all', 9, 10),
+      more: 0,
+    };
+    return page;
+  }
+  if (url.pathname === '/api/book/plays') return { by, lines: [], total: { ...PLAYS, key: 'all', label: 'all' } };
+  if (url.pathname === '/api/book/snaps') {
+    const skip = Number(url.searchParams.get('skip'));
+    return { snaps: [1, 2].map((n) => snapBehind(skip + n)), total: 4 };
+  }
+  if (url.pathname === '/api/book/choices') return { block: [{ key: 'double', label: 'double', marks: 5 }] };
+  throw new Error(`nobody serves ${url.href}`);
+}
+const PLAYS = {
+  ...{ snaps: 10, runs: 8, yards: 41, runYards: 30, successes: 6, stuffed: 1, explosive: 1, throws: 2, pressured: 1 },
+  ...{ graded: 9, blocked: 7, blockedFailed: 2, missedWorked: 1 },
+};
+
 beforeEach(() => {
   setActivePinia(createPinia());
-  answer = () => ROWS;
-  vi.stubGlobal('$fetch', async () => answer());
+  [asked, lines, held, reachable] = [[], [line('7', 3, 4, '61 Anselm Rook')], null, true];
+  vi.stubGlobal('$fetch', async (path: string) => {
+    const url = new URL(path, 'http://chalk.example');
+    asked.push(url);
+    if (held) await new Promise<void>((go) => held!.push(go));
+    if (!reachable) throw new Error('connection refused');
+    return answer(url);
+  });
+  useSession().member = { userId: 1, userName: '', programId: 1, programName: '', role: 'coach', playerId: null };
 });
 afterEach(() => vi.unstubAllGlobals());
 
 describe('the book', () => {
-  it('counts by man in the order of the line, by play and by block', async () => {
+  it('counts one way, with the games beside it and what the plays came to', async () => {
     const book = useBook();
-    await book.load();
-    expect(book.byMan.map((l) => [l.key, l.technique.of, l.rows.length])).toEqual([
-      ['LT  Spare', 1, 1],
-      ['RG 60 Man at RG', 3, 4],
+    await book.look('man', { front: ['Over'] });
+    expect([book.by, book.lines.map((l) => l.label), book.trend!.by]).toEqual(['man', ['61 Anselm Rook'], 'game']);
+    expect(asked.map((u) => `${u.pathname} ${u.searchParams.get('by')} ${u.searchParams.get('front')}`)).toEqual([
+      '/api/book man Over',
+      '/api/book game Over',
+      '/api/book/plays play Over',
     ]);
-    expect(book.byPlay.map((l) => l.key)).toEqual(['Power right', 'Duo left']);
-    expect(book.byBlock.map((l) => l.key)).toEqual(['Double', 'Hinge']);
-    expect(book.byMan[1]!.faults).toEqual([{ fault: 'high-pads', count: 2 }]);
+    expect(book.before).toBeNull();
   });
 
-  it('opens a number to the snaps behind it, the bad ones first, then those nobody could tell', async () => {
+  it('compares a game with those before it, and only those', async () => {
     const book = useBook();
-    await book.load();
-    book.open(book.byMan[1]!, 'technique');
-    expect(book.opened!.rows.map((r) => r.snapNumber)).toEqual([2, 4, 3, 1]);
-    book.open(book.byMan[1]!, 'assignment');
-    expect(book.opened!.rows.map((r) => r.snapNumber)).toEqual([1, 2, 3, 4]);
-    expect(book.opened!.title).toBe('RG 60 Man at RG');
+    await book.look('man', { game: ['2'], block: ['double'] });
+    const earlier = asked.filter((u) => u.searchParams.get('by') === 'man').at(-1)!;
+    expect([earlier.searchParams.getAll('game'), earlier.searchParams.get('block')]).toEqual([['1'], 'double']);
+    expect(book.before!.lines).toHaveLength(1);
+    await book.look('man', { game: ['1'] });
+    expect(book.before).toBeNull();
   });
 
-  it('keeps what it has when the server cannot be reached, and says so', async () => {
+  it('asks nothing for a player that is not his', async () => {
+    useSession().member!.role = 'player';
+    await useBook().look('block', {});
+    expect(asked.some((u) => u.pathname.endsWith('/plays'))).toBe(false);
+  });
+
+  it('shows what was asked for last, whichever answer comes first', async () => {
     const book = useBook();
-    await book.load();
-    answer = () => {
-      throw new Error('refused');
-    };
-    await book.load();
-    expect([book.problem, book.rows.length, book.loaded]).toEqual(['The server cannot be reached.', 5, true]);
-    answer = () => [];
-    await book.load();
-    expect([book.problem, book.byMan]).toEqual(['', []]);
+    held = [];
+    const slow = book.look('man', {});
+    await vi.waitFor(() => expect(held).toHaveLength(3));
+    const waiting = held;
+    held = null;
+    lines = [line('LT', 1, 2)];
+    await book.look('place', {});
+    lines = [line('late', 1, 2)];
+    for (const go of waiting!) go();
+    await slow;
+    expect([book.by, book.lines.map((l) => l.key), book.loading]).toEqual(['place', ['LT'], false]);
+  });
+
+  it('opens the snaps behind a number, a page at a time, to be watched in a row', async () => {
+    const book = useBook();
+    await book.look('man', { front: ['Over'] });
+    await book.open(book.lines[0]!, '61 Anselm Rook', 'technique');
+    expect(book.opened!.filter).toEqual({ front: ['Over'], man: ['7'] });
+    expect([book.opened!.snaps.length, book.opened!.total]).toEqual([2, 4]);
+    await book.more();
+    expect(book.opened!.snaps.map((s) => s.number)).toEqual([1, 2, 3, 4]);
+    expect(reelOf(book.opened!)).toBe('/film/101?reel=measure%3Dtechnique%26front%3DOver%26man%3D7');
+    await book.open({ key: 'all' }, 'All together', 'both');
+    expect(book.opened!.filter).toEqual({ front: ['Over'] });
+    await book.look('block', {});
+    expect(book.opened).toBeNull();
+  });
+
+  it('offers what really comes to narrow it down', async () => {
+    const book = useBook();
+    await book.look('man', { block: ['climb'], front: ['Over'] });
+    await book.choose('block');
+    expect(book.choices).toEqual({ of: 'block', values: [{ key: 'double', label: 'double', marks: 5 }] });
+    const { searchParams } = asked.at(-1)!;
+    expect([searchParams.get('block'), searchParams.get('front')]).toEqual([null, 'Over']);
+  });
+
+  it('says so when it cannot be read, and stands when it can', async () => {
+    reachable = false;
+    const book = useBook();
+    await book.look('man', {});
+    expect([book.page, book.problem, book.loading]).toEqual([null, 'The server cannot be reached.', false]);
+    reachable = true;
+    await book.look('man', {});
+    expect([book.problem, book.lines.length]).toEqual(['', 1]);
+  });
+});
+
+describe('the book’s words', () => {
+  it('say every value as people do', () => {
+    const said = (by: Dimension, key: string, label = key): string => sayKey(by, { key, label });
+    expect(said('play', 'duo left')).toBe('Duo left');
+    expect(said('block', 'pull-kick')).toBe('Pull and kick');
+    expect(said('fault', 'high-pads')).toBe('High pads');
+    expect(said('fact', 'sack')).toBe('Sack allowed');
+    expect(said('down', '3')).toBe('3rd down');
+    expect(said('quarter', '5')).toBe('Overtime');
+    expect(said('rubric', 'plus-minus@1')).toBe('Plus and minus');
+    expect(said('man', '7', '61 Anselm Rook')).toBe('61 Anselm Rook');
+  });
+
+  it('read in their own order where they have one, else the most marks first', () => {
+    const keys = (by: Dimension, given: string[]): string[] =>
+      inOrder(
+        by,
+        given.map((key) => ({ key })),
+      ).map((l) => l.key);
+    expect(keys('place', ['RT', 'QB', 'C', 'LT'])).toEqual(['LT', 'C', 'RT', 'QB']);
+    expect(keys('down', ['3', '1', '2'])).toEqual(['1', '2', '3']);
+    expect(keys('block', ['reach', 'double'])).toEqual(['reach', 'double']);
+  });
+
+  it('go into an address and come back the same', () => {
+    const filter = { man: ['7', '9'], front: ['Over, walked up'], fault: ['high-pads'] };
+    const words = new URLSearchParams(queryOf(filter));
+    expect(filterOfQuery({ man: words.getAll('man'), front: words.get('front'), fault: words.get('fault') })).toEqual(
+      filter,
+    );
+  });
+});
+
+describe('the book’s tables', () => {
+  const two = [line('7', 3, 4, '=SUM(A1)'), line('8', 40, 50, '64 Bram Wicken')];
+
+  it('leave out what no rubric asked for', () => {
+    expect(measuresOf(two)).toEqual(['assignment', 'technique', 'both', 'outcome', 'score']);
+  });
+
+  it('go out with every count, and no cell is a formula', () => {
+    const table = gradesTable('man', two, []);
+    expect(table.rows[0]!.length).toBe(table.heads.length);
+    const [heads, first] = csvOf(table).split('\r\n');
+    expect(heads).toContain('Technique: not told');
+    expect(first).toMatch(/^"'=SUM/);
+    expect(table.rows[1]!.slice(0, 6)).toEqual(['64 Bram Wicken', 51, 0.8, 40, 50, 1]);
+  });
+
+  it('of plays say yards a snap, and none where there was none', () => {
+    const { heads, rows } = playsTable('front', [
+      { ...PLAYS, key: 'Over', label: 'Over' },
+      { ...PLAYS, key: 'Odd', label: 'Odd', snaps: 0, yards: 0 },
+    ]);
+    expect(rows.map((r) => r[heads.indexOf('yards a snap')])).toEqual([4.1, null]);
+    expect(rows.every((r) => r.length === heads.length)).toBe(true);
+  });
+
+  it('from game to game have their interval, and are hollow where there are too few', () => {
+    const tokens = { getPropertyValue: (name: string) => (name === '--ink' ? 'black' : 'grey') };
+    const { data, layout } = trendPlot([line('1', 3, 4, 'Week 2, Terns'), line('2', 8, 10, 'Week 3')], 0.8, tokens);
+    const [{ y, error_y, marker, x }] = data;
+    expect([[...y], marker.color]).toEqual([
+      [75, 80],
+      ['rgba(0,0,0,0)', 'black'],
+    ]);
+    expect(y[0]! - error_y.arrayminus[0]!).toBeCloseTo(30.1, 1);
+    expect(y[1]! + error_y.array[1]!).toBeCloseTo(94.3, 1);
+    expect([x[0], layout.shapes[0].y0]).toEqual(['Week 2<br>Terns', 80]);
   });
 });

@@ -1,49 +1,151 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import { bookLines, worth, type BookLine, type MarkRow, type Measure } from '#core/grade/book';
-import { request, RequestProblem } from '~/features/session/request';
-import { schemeName } from '~/features/board/scheme-names';
-import { upperFirst } from '~/features/board/words';
-import { BLOCKS, type BlockId } from '#core/vocabulary/index';
+import { filterOfQuery, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
+import { BookPageSchema, BookSnapsSchema, type BookLine, type BookPage, type BookSnap } from '#core/grade/book/lines';
+import type { Measure } from '#core/grade/book/measures';
+import { PlayPageSchema, type PlayPage } from '#core/grade/book/play-result';
+import { attempting } from '~/features/session/attempt';
+import { request } from '~/features/session/request';
+import { useSession } from '~/features/session/store';
+import { inOrder } from './words';
 
-const LINE_ORDER = ['LT', 'LG', 'C', 'RG', 'RT', 'Y', 'H', 'F', 'B'];
-const inLine = (a: MarkRow, b: MarkRow): number => LINE_ORDER.indexOf(a.blocker) - LINE_ORDER.indexOf(b.blocker);
+/** What a number was counted from. */
+export interface Opened {
+  readonly title: string;
+  readonly measure: Measure;
+  readonly filter: BookFilter;
+  readonly snaps: readonly BookSnap[];
+  readonly total: number;
+}
+export interface Choice {
+  readonly key: string;
+  readonly label: string;
+  readonly marks: number;
+}
+const AT_ONCE = 50;
 
-/** The marks as numbers, each of which can be opened. */
+/** The words of an address for a filter. */
+export function queryOf(filter: BookFilter, more: Readonly<Record<string, string>> = {}): string {
+  const words = new URLSearchParams(more);
+  for (const [key, values] of Object.entries(filter)) for (const value of values ?? []) words.append(key, value);
+  return words.toString();
+}
+
+/** What grades come to, counted one way at a time; every number opens the snaps it was counted from. */
 export const useBook = defineStore('book', () => {
-  const rows = shallowRef<MarkRow[]>([]);
+  const session = useSession();
+  const by = ref<Dimension>('man');
+  const filter = shallowRef<BookFilter>({});
+  const page = shallowRef<BookPage | null>(null);
+  /** The same counted over the games before the one that is looked at. */
+  const before = shallowRef<BookPage | null>(null);
+  const trend = shallowRef<BookPage | null>(null);
+  const plays = shallowRef<PlayPage | null>(null);
+  const opened = shallowRef<Opened | null>(null);
+  const choices = shallowRef<{ readonly of: Dimension; readonly values: readonly Choice[] } | null>(null);
   const problem = ref('');
-  const loaded = ref(false);
-  const opened = shallowRef<{ title: string; measure: Measure; rows: readonly MarkRow[] } | null>(null);
+  const loading = ref(false);
+  const attempt = attempting(problem);
+  let asked = 0;
 
-  async function load(): Promise<void> {
-    try {
-      rows.value = await request<MarkRow[]>('/api/marks');
-      problem.value = '';
-    } catch (failure) {
-      if (!(failure instanceof RequestProblem)) throw failure;
-      problem.value = failure.message;
-    }
-    loaded.value = true;
+  const lines = computed(() => (page.value ? inOrder(page.value.by, page.value.lines) : []));
+
+  const read = async (of: Dimension, what: BookFilter): Promise<BookPage> =>
+    BookPageSchema.parse(await request(`/api/book?${queryOf(what, { by: of })}`));
+
+  /** Counts grades; whatever was asked for before and comes later is not shown. */
+  async function look(of: Dimension, what: BookFilter): Promise<void> {
+    const mine = ++asked;
+    by.value = of;
+    filter.value = what;
+    opened.value = null;
+    loading.value = true;
+    await attempt(async () => {
+      const [found, games, earlier, results] = await Promise.all([
+        read(of, what),
+        of === 'game' ? null : read('game', without(what, 'game')),
+        readBefore(of, what),
+        session.staff ? readPlays(of, what) : null,
+      ]);
+      if (mine !== asked) return;
+      page.value = found;
+      trend.value = games ?? found;
+      before.value = earlier;
+      plays.value = results;
+    });
+    if (mine === asked) loading.value = false;
   }
 
-  const byMan = computed(() =>
-    bookLines([...rows.value].sort(inLine), (r) => `${r.blocker} ${r.playerNumber ?? ''} ${r.playerName}`),
-  );
-  const byPlay = computed(() => bookLines(rows.value, (r) => `${schemeName(r.scheme)} ${r.side}`));
-  const byBlock = computed(() => bookLines(rows.value, (r) => upperFirst(BLOCKS[r.block as BlockId]?.name ?? r.block)));
-
-  function open(line: BookLine, measure: Measure): void {
-    const order = (r: MarkRow): number => {
-      const w = worth(r.grade, measure);
-      return w === false ? 0 : w === null ? 1 : 2;
-    };
-    opened.value = {
-      title: line.key,
-      measure,
-      rows: [...line.rows].sort((a, b) => order(a) - order(b) || a.snapNumber - b.snapNumber),
-    };
+  /** Where one game is looked at: the games of its season before it, counted the same way. */
+  async function readBefore(of: Dimension, what: BookFilter): Promise<BookPage | null> {
+    const [game, ...more] = what.game ?? [];
+    if (game === undefined || more.length > 0 || of === 'game') return null;
+    const all = await read('game', without(what, 'game'));
+    const earlier = all.lines.map((l) => l.key).filter((key) => weekOf(all, key) < weekOf(all, game));
+    return earlier.length ? read(of, { ...what, game: earlier.slice(0, 20) }) : null;
   }
 
-  return { rows, problem, loaded, opened, byMan, byPlay, byBlock, load, open };
+  async function readPlays(of: Dimension, what: BookFilter): Promise<PlayPage> {
+    const dimension = PLAYS_BY.find((d) => d === of) ?? 'play';
+    return PlayPageSchema.parse(await request(`/api/book/plays?${queryOf(what, { by: dimension })}`));
+  }
+
+  /** Opens the snaps behind a number of a line. */
+  const open = (line: Pick<BookLine, 'key'>, title: string, measure: Measure): Promise<boolean> =>
+    attempt(async () => {
+      const mine = asked;
+      const own = line.key === 'all' ? filter.value : { ...filter.value, [by.value]: [line.key] };
+      const { snaps, total } = await readSnaps(own, measure, 0);
+      if (mine === asked) opened.value = { title, measure, filter: own, snaps, total };
+    });
+  const more = (): Promise<boolean> =>
+    attempt(async () => {
+      const at = opened.value;
+      if (!at) return;
+      const next = await readSnaps(at.filter, at.measure, at.snaps.length);
+      if (opened.value === at) opened.value = { ...at, snaps: [...at.snaps, ...next.snaps], total: next.total };
+    });
+
+  /** What a dimension can be narrowed to. */
+  const choose = (of: Dimension | null): Promise<boolean> =>
+    attempt(async () => {
+      choices.value = null;
+      if (!of) return;
+      const found = await request<Partial<Record<Dimension, Choice[]>>>(
+        `/api/book/choices?${queryOf(without(filter.value, of), { of })}`,
+      );
+      choices.value = { of, values: inOrder(of, found[of] ?? []) };
+    });
+
+  return { by, filter, page, before, trend, plays, lines, opened, choices, problem, loading, look, open, more, choose };
 });
+
+/** Snaps behind a number, a page at a time. */
+export async function readSnaps(
+  filter: BookFilter,
+  measure: Measure,
+  skip: number,
+  take = AT_ONCE,
+): Promise<{ snaps: BookSnap[]; total: number }> {
+  const query = queryOf(filter, { measure, skip: String(skip), take: String(take) });
+  return BookSnapsSchema.parse(await request(`/api/book/snaps?${query}`));
+}
+
+/** What plays came to is counted by these. */
+const PLAYS_BY = ['play', 'front', 'formation', 'down', 'distance', 'quarter', 'zone', 'opponent', 'game', 'season'];
+
+export function without(filter: BookFilter, key: Dimension): BookFilter {
+  const rest = { ...filter };
+  delete rest[key];
+  return rest;
+}
+
+/** Games are said with their week first. */
+const weekOf = ({ lines }: BookPage, key: string): number =>
+  Number(/\d+/.exec(lines.find((l) => l.key === key)?.label ?? '')?.[0] ?? 0);
+
+/** Where the snaps behind a number are watched, one after the other. */
+export const reelOf = ({ snaps, filter, measure }: Opened, from: BookSnap | undefined = snaps[0]): string =>
+  `/film/${from?.snapId}?${new URLSearchParams({ reel: queryOf(filter, { measure }) }).toString()}`;
+
+export { filterOfQuery };

@@ -120,6 +120,8 @@ const chosen = (event: Event): string => (event.target as HTMLSelectElement).val
 select,
 input {
   max-width: 100%;
+  min-width: 0;
+  max-width: 100%;
   font: inherit;
   font-size: 12.5px;
   color: var(--ink);

@@ -20,10 +20,12 @@ import FilmPair from './FilmPair.vue';
 import KeyList from './KeyList.vue';
 import GradePad from '~/features/pad/GradePad.vue';
 import { useMarks } from '~/features/marks/store';
+import ReelLine from './ReelLine.vue';
 import SnapList from './SnapList.vue';
 import SnapSentence from './SnapSentence.vue';
 import { capOf, FILM_HANDS, useFilmKeys } from './keys';
 import { snapAway } from './next-snap';
+import { useReel } from './reel';
 import { useRoom } from './room';
 import { useFilm } from './store';
 
@@ -43,6 +45,7 @@ onMounted(async () => {
   void box.resume();
   film.cut = cutOfQuery(route.query);
   await film.open(idOf(route.params.id));
+  await takeReel();
 });
 watch(
   () => route.params.id,
@@ -54,7 +57,7 @@ watch(
   () => film.snap?.id,
   (id) => {
     if (id !== undefined && String(id) !== route.params.id)
-      void navigateTo({ path: `/film/${id}`, query: film.cut }, { replace: true });
+      void navigateTo({ path: `/film/${id}`, query: { ...film.cut, ...reelQuery() } }, { replace: true });
   },
 );
 useEventListener('online', () => void box.send());
@@ -78,7 +81,25 @@ async function crop(): Promise<void> {
   await stay.toggle();
   pair.value?.near(stay.on.value ? 4 : 1);
 }
+/** Snaps behind a number of the Book, where the address names one. */
+const reel = useReel();
+const reelQuery = () => (reel.words.value ? { reel: reel.words.value } : {});
+async function takeReel(): Promise<void> {
+  await reel.open(String(route.query.reel ?? ''), film.snap?.id ?? null);
+  if (reel.current.value) film.selected = reel.current.value.blocker;
+}
+watch(
+  () => route.query.reel,
+  () => void takeReel(),
+);
+async function goInReel(step: number): Promise<void> {
+  const next = reel.step(step);
+  if (!next) return void (run.value = false);
+  await film.open(next.snapId);
+  film.selected = next.blocker;
+}
 function go(step: number): void {
+  if (reel.words.value) return void goInReel(step);
   const next = snapAway(film.inCut, film.snap?.number ?? 0, step);
   if (next) void film.open(next.id);
   else run.value = false;
@@ -198,6 +219,7 @@ const { naming } = useFilmKeys({
     <p v-if="film.loadProblem" class="refused" role="alert">{{ film.loadProblem }} Your marks are safe.</p>
     <p v-if="stay.problem.value" class="refused waiting" role="status">{{ stay.problem.value }}</p>
     <p v-if="box.trouble" class="refused waiting" role="alert">{{ box.trouble }}</p>
+    <ReelLine v-if="reel.words.value" :reel="reel" :snap="film.snap" @go="go" />
     <div class="work" :class="{ alone: film.readOnly || inRoom }">
       <section ref="area" class="area" aria-label="Film and grades">
         <template v-if="film.snap">

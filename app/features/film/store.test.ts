@@ -234,12 +234,12 @@ describe('the next snap', () => {
     held = [];
     const [one, two] = [film.open(22), film.open(21)];
     await vi.waitFor(() => expect(held).toHaveLength(2));
-    const [first, second] = held as [{ go: () => void }, { go: () => void }];
+    const [first, second] = held.map((h) => h.go);
     held = null;
     expect(film.opening).toBe(21);
-    second.go();
+    second!();
     await two;
-    first.go();
+    first!();
     await one;
     expect([film.snap!.id, film.opening]).toEqual([21, null]);
   });

@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import type { LogEntry } from '#core/model/game';
 import { writeSheet } from '#core/film/log/sheet';
+import { FORMULAE } from '~/features/playbook/csv';
 
 /** A file as a table of texts. */
 export interface Table {
@@ -37,6 +38,3 @@ async function readText(file: File): Promise<string | null> {
 
 /** A log as CSV, cells that a spreadsheet would run as formulas made harmless. */
 export const csvOf = (log: readonly LogEntry[]): string => Papa.unparse(writeSheet(log), { escapeFormulae: FORMULAE });
-
-/** What begins a formula; a minus before a number is a loss of yards. */
-const FORMULAE = /^(?:[=+@\t\r]|-(?!\d+$))/;

@@ -152,115 +152,124 @@ const removeFrame = (at: number): void =>
           <kbd>{{ padCap('consequence') }}</kbd> what it meant</span
         >
       </summary>
-      <ol class="phases">
-        <li v-for="(p, i) in phases" :key="p.phase">
-          <button
-            class="plain"
-            type="button"
-            :aria-label="`${p.phase}: ${mark?.phases[p.phase] ?? 'not marked'}. ${p.says}`"
-            @click="turnPhase(film, man, i)"
-          >
-            <span class="sign" aria-hidden="true">{{
-              mark?.phases[p.phase] ? PHASE_SIGNS[mark.phases[p.phase]!] : '·'
-            }}</span>
-            <kbd>⇧{{ PHASE_KEYS[i]?.toLowerCase() }}</kbd> <b>{{ p.phase }}</b> {{ p.says }}
-          </button>
-        </li>
-      </ol>
-      <div class="hands">
-        <span class="soft">Outcome</span>
-        <button
-          v-for="o in ['success', 'not', 'cannot tell'] as const"
-          :key="o"
-          class="plain"
-          type="button"
-          :aria-pressed="mark?.outcome === o"
-          @click="film.change(man, { outcome: mark?.outcome === o ? null : o })"
-        >
-          {{ o === 'not' ? 'no success' : o }}
-        </button>
-        <span class="soft">It was</span>
-        <button
-          v-for="c in CONSEQUENCES"
-          :key="c"
-          class="plain"
-          type="button"
-          :aria-pressed="mark?.consequence === c"
-          @click="film.change(man, { consequence: mark?.consequence === c ? null : c })"
-        >
-          {{ c }}
-        </button>
-        <label class="soft"
-          >He hit
-          <select
-            :value="mark?.hit ?? ''"
-            @change="film.change(man, { hit: ($event.target as HTMLSelectElement).value || null })"
-          >
-            <option value="">…</option>
-            <option v-for="d in defenders" :key="d" :value="d">{{ d }}</option>
-          </select></label
-        >
-      </div>
-      <div class="hands">
-        <button
-          v-for="f in FACT_IDS"
-          :key="f"
-          class="plain"
-          type="button"
-          :title="FACTS[f].tells"
-          :aria-pressed="mark?.facts.includes(f) ?? false"
-          @click="toggleFact(film, man, f)"
-        >
-          {{ FACTS[f].name }}
-        </button>
-      </div>
-      <div v-if="isPair" class="hands">
-        <span class="soft">{{ pairOf(film, man).join(' and ') }} together</span>
-        <button
-          class="plain"
-          type="button"
-          :aria-pressed="mark?.pair?.movement === 'done'"
-          @click="
-            changePair(film, man, (now) => ({
-              movement: nextOf(['done', 'not', 'cannot tell'] as const, now?.movement),
-            }))
-          "
-        >
-          <kbd>{{ padCap('moved') }}</kbd> moved him: {{ mark?.pair?.movement ?? 'not marked' }}
-        </button>
-        <button
-          class="plain"
-          type="button"
-          :aria-pressed="mark?.pair?.hips === 'done'"
-          @click="
-            changePair(film, man, (now) => ({ hips: nextOf(['done', 'not', 'cannot tell'] as const, now?.hips) }))
-          "
-        >
-          <kbd>{{ padCap('hips') }}</kbd> hips together: {{ mark?.pair?.hips ?? 'not marked' }}
-        </button>
-        <button
-          v-for="when in ['early', 'in time', 'late'] as const"
-          :key="when"
-          class="plain"
-          type="button"
-          :aria-pressed="mark?.pair?.left === man && mark?.pair?.when === when"
-          @click="changePair(film, man, () => ({ left: man, when }))"
-        >
-          {{ man }} left {{ when }}
-        </button>
-      </div>
-      <div class="hands">
-        <button class="plain" type="button" @click="emit('frame')">
-          <kbd>{{ padCap('frame') }}</kbd> mark this frame
-        </button>
-        <span v-for="(f, i) in mark?.frames ?? []" :key="i" class="frame">
-          <button class="plain link" type="button" @click="emit('seek', f.angle, f.frame)">
-            {{ f.says || 'look here' }}, frame {{ f.frame }}
-          </button>
-          <button class="plain soft" type="button" :aria-label="`take frame ${f.frame} away`" @click="removeFrame(i)">
-            ✕
-          </button>
-        </span>
+      <div class="sides">
+        <ol class="phases">
+          <li v-for="(p, i) in phases" :key="p.phase">
+            <button
+              class="plain"
+              type="button"
+              :aria-label="`${p.phase}: ${mark?.phases[p.phase] ?? 'not marked'}. ${p.says}`"
+              @click="turnPhase(film, man, i)"
+            >
+              <span class="sign" aria-hidden="true">{{
+                mark?.phases[p.phase] ? PHASE_SIGNS[mark.phases[p.phase]!] : '·'
+              }}</span>
+              <kbd>⇧{{ PHASE_KEYS[i]?.toLowerCase() }}</kbd> <b>{{ p.phase }}</b> {{ p.says }}
+            </button>
+          </li>
+        </ol>
+        <div class="rest">
+          <div class="hands">
+            <span class="soft">Outcome</span>
+            <button
+              v-for="o in ['success', 'not', 'cannot tell'] as const"
+              :key="o"
+              class="plain"
+              type="button"
+              :aria-pressed="mark?.outcome === o"
+              @click="film.change(man, { outcome: mark?.outcome === o ? null : o })"
+            >
+              {{ o === 'not' ? 'no success' : o }}
+            </button>
+            <span class="soft">It was</span>
+            <button
+              v-for="c in CONSEQUENCES"
+              :key="c"
+              class="plain"
+              type="button"
+              :aria-pressed="mark?.consequence === c"
+              @click="film.change(man, { consequence: mark?.consequence === c ? null : c })"
+            >
+              {{ c }}
+            </button>
+            <label class="soft"
+              >He hit
+              <select
+                :value="mark?.hit ?? ''"
+                @change="film.change(man, { hit: ($event.target as HTMLSelectElement).value || null })"
+              >
+                <option value="">…</option>
+                <option v-for="d in defenders" :key="d" :value="d">{{ d }}</option>
+              </select></label
+            >
+          </div>
+          <div class="hands">
+            <button
+              v-for="f in FACT_IDS"
+              :key="f"
+              class="plain"
+              type="button"
+              :title="FACTS[f].tells"
+              :aria-pressed="mark?.facts.includes(f) ?? false"
+              @click="toggleFact(film, man, f)"
+            >
+              {{ FACTS[f].name }}
+            </button>
+          </div>
+          <div v-if="isPair" class="hands">
+            <span class="soft">{{ pairOf(film, man).join(' and ') }} together</span>
+            <button
+              class="plain"
+              type="button"
+              :aria-pressed="mark?.pair?.movement === 'done'"
+              @click="
+                changePair(film, man, (now) => ({
+                  movement: nextOf(['done', 'not', 'cannot tell'] as const, now?.movement),
+                }))
+              "
+            >
+              <kbd>{{ padCap('moved') }}</kbd> moved him: {{ mark?.pair?.movement ?? 'not marked' }}
+            </button>
+            <button
+              class="plain"
+              type="button"
+              :aria-pressed="mark?.pair?.hips === 'done'"
+              @click="
+                changePair(film, man, (now) => ({ hips: nextOf(['done', 'not', 'cannot tell'] as const, now?.hips) }))
+              "
+            >
+              <kbd>{{ padCap('hips') }}</kbd> hips together: {{ mark?.pair?.hips ?? 'not marked' }}
+            </button>
+            <button
+              v-for="when in ['early', 'in time', 'late'] as const"
+              :key="when"
+              class="plain"
+              type="button"
+              :aria-pressed="mark?.pair?.left === man && mark?.pair?.when === when"
+              @click="changePair(film, man, () => ({ left: man, when }))"
+            >
+              {{ man }} left {{ when }}
+            </button>
+          </div>
+          <div class="hands">
+            <button class="plain" type="button" @click="emit('frame')">
+              <kbd>{{ padCap('frame') }}</kbd> mark this frame
+            </button>
+            <span v-for="(f, i) in mark?.frames ?? []" :key="i" class="frame">
+              <button class="plain link" type="button" @click="emit('seek', f.angle, f.frame)">
+                {{ f.says || 'look here' }}, frame {{ f.frame }}
+              </button>
+              <button
+                class="plain soft"
+                type="button"
+                :aria-label="`take frame ${f.frame} away`"
+                @click="removeFrame(i)"
+              >
+                ✕
+              </button>
+            </span>
+          </div>
+        </div>
       </div>
       <p class="soft">{{ told }} {{ upperFirst(asked.because.sentence) }}.</p>
     </details>
@@ -302,6 +311,16 @@ const removeFrame = (at: number): void =>
 }
 .more > * + * {
   margin-top: 6px;
+}
+.sides {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 420px), 1fr));
+  gap: 4px 24px;
+  align-items: start;
+}
+.rest {
+  display: grid;
+  gap: 5px;
 }
 .phases {
   display: grid;

@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { ALL_PLUS } from '../../model/grade';
+import { ALL_PLUS, type Grade } from '../../model/grade';
 import type { AskedItem, SnapItem } from '../../model/game';
 import { anEntry, anItem } from '../../testing/a-log';
 import { cutOfQuery, CutSchema, isEmptyCut, isInCut, menInCut, optionsOf, type Cut } from './cut';
 import { CUT_FIELDS, CUT_KEYS } from './cut-fields';
 
 const man = (blocker: string, block: string, ...partners: string[]): AskedItem => ({ blocker, block, partners });
-const MINUS = { ...ALL_PLUS, technique: 'minus' as const, fault: 'high-pads' as const };
+const MINUS: Grade = { ...ALL_PLUS, technique: 'minus', faults: ['high-pads'] };
 const SNAPS: SnapItem[] = [
   anItem(
     anEntry(1, { scheme: 'power', side: 'right', frontName: 'Over' }, { quarter: 1, gain: 4 }),

@@ -12,6 +12,9 @@ export const MEASURES = {
 export type Measure = keyof typeof MEASURES;
 export const MEASURE_IDS = Object.keys(MEASURES) as [Measure, ...Measure[]];
 
-/** How often something was kept, of how often it could be told; `unknown`: marks that could not be told or were not asked. */
+/**
+ * How often something was kept, of how often it could be told; `unknown`: marks that could not be told or were not asked. Of a grade by its
+ * rubric these are weights, no whole numbers.
+ */
 export const CountSchema = z.object({ good: z.number(), of: z.number(), unknown: z.number() });
 export type Count = z.infer<typeof CountSchema>;

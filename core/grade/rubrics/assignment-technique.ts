@@ -1,4 +1,4 @@
-import { assignmentKept, oneEach, plusKept, type Rubric } from './rubric';
+import { assignmentKept, alike, plusKept, type Rubric } from './rubric';
 
 export const assignmentTechnique: Rubric = {
   id: 'assignment-technique',
@@ -8,5 +8,5 @@ export const assignmentTechnique: Rubric = {
   parts: ['assignment', 'technique'],
   passLine: 0.8,
   done: { finish: null, points: null },
-  worth: (grade) => oneEach([assignmentKept(grade), plusKept(grade.technique)]),
+  worth: (grade) => alike([assignmentKept(grade), plusKept(grade.technique)]),
 };

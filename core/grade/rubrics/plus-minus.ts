@@ -1,4 +1,4 @@
-import { bothKept, oneEach, type Rubric } from './rubric';
+import { bothKept, alike, type Rubric } from './rubric';
 
 export const plusMinus: Rubric = {
   id: 'plus-minus',
@@ -8,5 +8,5 @@ export const plusMinus: Rubric = {
   parts: ['assignment', 'technique'],
   passLine: 0.8,
   done: { finish: null, points: null },
-  worth: (grade) => oneEach([bothKept(grade)]),
+  worth: (grade) => alike([bothKept(grade)]),
 };

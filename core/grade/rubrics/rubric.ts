@@ -3,7 +3,7 @@ import type { Grade, RubricRef, TechniqueMark } from '../../model/grade';
 /** What a rubric asks a grader to mark. */
 export type RubricPart = 'assignment' | 'technique' | 'finish' | 'points';
 
-/** What a grade earned of what it could have: both 0 where nobody could tell. */
+/** What a grade earned of what it could have, which is 1 unless its block weighs more or less; both 0 where nobody could tell. */
 export interface Worth {
   readonly earned: number;
   readonly possible: number;
@@ -45,8 +45,9 @@ export function bothKept(grade: Grade): boolean | null {
   return assignment === null || technique === null ? null : true;
 }
 
-/** Each part that could be told weighs one. */
-export function oneEach(parts: readonly (boolean | null)[]): Worth {
+/** Every part that could be told weighs the same, and all together one: a snap is a snap in every rubric. */
+export function alike(parts: readonly (boolean | null)[]): Worth {
   const told = parts.filter((p) => p !== null);
-  return { earned: told.filter(Boolean).length, possible: told.length };
+  return told.length === 0 ? NOTHING : { earned: told.filter(Boolean).length / told.length, possible: 1 };
 }
+const NOTHING: Worth = { earned: 0, possible: 0 };

@@ -1,4 +1,4 @@
-import { assignmentKept, oneEach, plusKept, type Rubric } from './rubric';
+import { assignmentKept, alike, plusKept, type Rubric } from './rubric';
 
 export const withFinish: Rubric = {
   id: 'with-finish',
@@ -8,5 +8,5 @@ export const withFinish: Rubric = {
   parts: ['assignment', 'technique', 'finish'],
   passLine: 0.8,
   done: { finish: 'plus', points: null },
-  worth: (grade) => oneEach([assignmentKept(grade), plusKept(grade.technique), plusKept(grade.finish)]),
+  worth: (grade) => alike([assignmentKept(grade), plusKept(grade.technique), plusKept(grade.finish)]),
 };

@@ -1,0 +1,24 @@
+import file from 'plotly.js-basic-dist-min/plotly-basic.min.js?url';
+
+/** What is used of the library. */
+export interface Plot {
+  readonly react: (place: HTMLElement, data: unknown, layout: unknown, config: unknown) => Promise<unknown>;
+  readonly purge: (place: HTMLElement) => void;
+}
+
+let loading: Promise<Plot> | null = null;
+
+/** The charting library, fetched once, when the first chart is drawn. */
+export function loadPlotly(): Promise<Plot> {
+  loading ??= new Promise<Plot>((resolve, reject) => {
+    const script = document.createElement('script');
+    script.src = file;
+    script.onload = () => resolve((window as unknown as { Plotly: Plot }).Plotly);
+    script.onerror = () => {
+      loading = null;
+      reject(new Error('the chart could not be loaded'));
+    };
+    document.head.append(script);
+  });
+  return loading;
+}

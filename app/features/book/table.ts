@@ -1,0 +1,69 @@
+import { isMeasured, rateIn, type BookLine } from '#core/grade/book/lines';
+import { MEASURES, MEASURE_IDS, type Measure } from '#core/grade/book/measures';
+import type { PlayLine } from '#core/grade/book/play-result';
+import { DIMENSIONS, type Dimension } from '#core/grade/book/dimensions';
+import { faultName, type OwnFault } from '#core/model/faults';
+import { sayKey } from './words';
+
+/** A table as it goes out: what stands at the head of its columns, and its rows. */
+export interface OutTable {
+  readonly title: string;
+  readonly heads: readonly string[];
+  readonly rows: readonly (readonly (string | number | null)[])[];
+}
+
+/** Columns of what no rubric here asked for are left out. */
+export const measuresOf = (lines: readonly BookLine[]): Measure[] => MEASURE_IDS.filter((m) => isMeasured(lines, m));
+
+const round = (value: number, digits = 3): number => Number(value.toFixed(digits));
+
+/** Grades as they go out: of each measure the share, the counts and the interval. */
+export function gradesTable(by: Dimension, lines: readonly BookLine[], own: readonly OwnFault[]): OutTable {
+  const measures = measuresOf(lines);
+  const heads = measures.flatMap((m) => [
+    MEASURES[m].name,
+    `${MEASURES[m].name}: kept`,
+    `${MEASURES[m].name}: of`,
+    `${MEASURES[m].name}: not told`,
+    `${MEASURES[m].name}: low`,
+    `${MEASURES[m].name}: high`,
+  ]);
+  const row = (line: BookLine): (string | number | null)[] => {
+    const rates = measures.flatMap((m) => {
+      const { share, good, of, unknown, low, high } = rateIn(line, m);
+      return [share === null ? null : round(share), round(good, 1), of, unknown, round(low), round(high)];
+    });
+    const faults = line.faults.map((f) => `${faultName(f.fault, own)} ${f.count}`).join('; ');
+    return [sayKey(by, line), line.marks, ...rates, faults];
+  };
+  return {
+    title: `Grades by ${DIMENSIONS[by].name}`,
+    heads: [DIMENSIONS[by].name, 'marks', ...heads, 'faults'],
+    rows: lines.map(row),
+  };
+}
+
+/** What plays came to, as it goes out. */
+export function playsTable(by: Dimension, lines: readonly PlayLine[]): OutTable {
+  const per = (line: PlayLine): number | null => (line.snaps ? round(line.yards / line.snaps, 1) : null);
+  return {
+    title: `Plays by ${DIMENSIONS[by].name}`,
+    heads: [
+      ...[
+        DIMENSIONS[by].name,
+        'snaps',
+        'yards a snap',
+        'successes',
+        'runs stuffed',
+        'explosive',
+        'throws',
+        'pressured',
+      ],
+      ...['line graded', 'line blocked it', 'blocked and failed', 'missed and worked'],
+    ],
+    rows: lines.map((l) => [
+      ...[sayKey(by, l), l.snaps, per(l), l.successes, l.stuffed, l.explosive, l.throws, l.pressured],
+      ...[l.graded, l.blocked, l.blockedFailed, l.missedWorked],
+    ]),
+  };
+}

@@ -1,0 +1,136 @@
+import { describe, expect, it } from 'vitest';
+import { resolveCall } from '../../calls/resolve-call';
+import { FIRST_SNAP } from '../../film/log/series';
+import { ALL_PLUS, type Grade } from '../../model/grade';
+import type { Situation, SnapBody } from '../../model/snap';
+import { rateOf } from '../../statistics/rate';
+import { A_CALL } from '../../testing/a-call';
+import { need } from '../../testing/need';
+import { filterOfQuery } from './dimensions';
+import { compareRates, isMeasured, rateIn, type BookLine } from './lines';
+import { askedOf, helpOf, markedOf, unitOf } from './marked';
+import { isSuccess, playResultOf } from './play-result';
+
+const resolution = need(resolveCall(A_CALL));
+const situation: Situation = { ...FIRST_SNAP, quarter: 2, down: 3, distance: 2, toGoal: 15, gain: 12 };
+const body: SnapBody = {
+  call: A_CALL,
+  situation,
+  resolution,
+  logged: { personnel: '', said: '', notCounted: '' },
+};
+const assignment = (blocker: string) => resolution.assignments.find((a) => a.blocker === blocker)!;
+const asked = (blocker: string) => askedOf(assignment(blocker));
+const LATE: Grade = {
+  ...ALL_PLUS,
+  technique: 'minus',
+  faults: ['left-late'],
+  phases: { start: 'done', drive: 'not', fit: 'cannot tell' },
+  outcome: 'not',
+};
+
+describe('a grade in the book', () => {
+  it('is counted by what he was asked, where, when and against what', () => {
+    expect(markedOf(body, 'RG', asked('RG'), LATE)).toMatchObject({
+      ...{ blocker: 'RG', unit: 'guards', scheme: 'power', side: 'right', front: A_CALL.frontName },
+      ...{ block: asked('RG').block, pair: 'RG and RT', help: 'helped' },
+      ...{ quarter: 2, down: 3, distance: 'short', zone: 'their last 20', gained: 'ten and more' },
+      ...{
+        assignment: true,
+        technique: false,
+        bothKept: false,
+        finish: null,
+        outcome: false,
+        earned: 0.5,
+        possible: 1,
+      },
+      ...{ faults: ['left-late'], phasesDone: ['start'], phasesNot: ['drive'] },
+    });
+  });
+
+  it('is in no count when the snap is in none, or he had no part in it', () => {
+    const kneel = { ...body, logged: { ...body.logged, notCounted: 'kneel' } };
+    expect(markedOf(kneel, 'RG', asked('RG'), LATE)).toBeNull();
+    expect(markedOf(body, 'RG', asked('RG'), { ...LATE, counts: false })).toBeNull();
+  });
+
+  it('says with whom and how far he had to go', () => {
+    expect([helpOf(asked('RG')), helpOf(asked('LG')), helpOf(asked('LT'))]).toEqual([
+      'helped',
+      'alone, on the move',
+      'alone',
+    ]);
+    expect(['LT', 'C', 'Y', 'Z', 'F'].map(unitOf)).toEqual([
+      'tackles',
+      'centre',
+      'tight ends and wings',
+      'receivers',
+      'backs',
+    ]);
+  });
+});
+
+describe('what a play came to', () => {
+  it.each([
+    [{ distance: 10, gain: 4 }, true],
+    [{ distance: 10, gain: 3 }, false],
+    [{ distance: 2, gain: 2 }, true],
+    [{ distance: 2, gain: 1 }, false],
+    [{ distance: 10, gain: 0, result: 'touchdown' }, true],
+    [{ distance: 10, gain: 9, result: 'ball lost' }, false],
+  ] as const)('%o: %s', (part, good) => expect(isSuccess({ ...situation, ...part }, 4)).toBe(good));
+
+  const graded = (exceptions: Record<string, Grade> = {}, men = ['LT', 'LG', 'C', 'RG', 'RT']) =>
+    men.map((blocker) => ({ blocker, grade: exceptions[blocker] ?? ALL_PLUS }));
+
+  it('knows whether the line blocked it once its five are graded, and not before', () => {
+    const of = (grades: ReturnType<typeof graded>) => playResultOf(body, grades, 4).blocked;
+    expect(of(graded())).toBe(true);
+    expect(of(graded({ C: LATE }))).toBe(false);
+    expect(of(graded({ C: { ...ALL_PLUS, assignment: 'cannot tell' } }))).toBe(true);
+    expect(of(graded({}, ['LT', 'LG', 'C', 'RG']))).toBeNull();
+    expect(of(graded({ C: { ...ALL_PLUS, counts: false } }))).toBeNull();
+  });
+
+  it('is stuffed, explosive or pressured by its own yards and facts', () => {
+    const of = (part: Partial<Situation>, facts: Grade['facts'] = []) =>
+      playResultOf({ ...body, situation: { ...situation, ...part } }, graded({ C: { ...ALL_PLUS, facts } }), 4);
+    expect(of({ gain: 0 })).toMatchObject({ stuffed: true, explosive: false, throws: false, pressured: false });
+    expect(of({ gain: 10 })).toMatchObject({ stuffed: false, explosive: true });
+    expect(of({ gain: 3 }, ['hit']).pressured).toBe(true);
+    expect(of({ gain: -6, result: 'sacked' }).pressured).toBe(true);
+    const thrown = { ...body, resolution: { ...resolution, passing: {} as never } };
+    expect(playResultOf({ ...thrown, situation: { ...situation, gain: 12 } }, [], 4)).toMatchObject({
+      throws: true,
+      explosive: false,
+    });
+  });
+});
+
+describe('two rates', () => {
+  it.each([
+    [45, 50, 30, 50, 'better'],
+    [30, 50, 45, 50, 'worse'],
+    [40, 50, 38, 50, 'no telling'],
+    [4, 4, 10, 50, 'no telling'],
+    [10, 50, 4, 4, 'no telling'],
+  ] as const)('%i of %i after %i of %i: %s', (a, n, b, m, says) =>
+    expect(compareRates(rateOf(a, n, 0), rateOf(b, m, 0))).toBe(says),
+  );
+
+  it('are read off a line by their measure', () => {
+    const counts = { technique: { good: 3, of: 4, unknown: 2 }, finish: { good: 0, of: 0, unknown: 6 } };
+    const line = { counts } as unknown as BookLine;
+    expect(rateIn(line, 'technique')).toMatchObject({ good: 3, of: 4, unknown: 2, share: 0.75 });
+    expect([isMeasured([line], 'technique'), isMeasured([line], 'finish')]).toEqual([true, false]);
+  });
+});
+
+describe('the words of an address', () => {
+  it('are a filter; what is none of it is left out', () => {
+    expect(filterOfQuery({ man: '7', front: ['Over', ''], by: 'man', nonsense: 'x', block: undefined })).toEqual({
+      man: ['7'],
+      front: ['Over'],
+    });
+  });
+});

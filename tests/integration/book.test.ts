@@ -1,0 +1,265 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { DIMENSION_IDS, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
+import type { BookLine } from '#core/grade/book/lines';
+import { MEASURE_IDS, type Measure } from '#core/grade/book/measures';
+import { ALL_PLUS } from '#core/model/grade';
+import { PLAYED_GAMES } from '#demo/season';
+import { fillBook } from '../../server/book/keep';
+import { OF_SNAP } from '../../server/book/columns';
+import { BookMarkRow, BookSnapRow, GameRow, GradeRow, PlayerRow, ProgramRow } from '../../server/db/models';
+import { findMember, type Member } from '../../server/session/member';
+import { readBook, readChoices, readPlayResults, readSnapsBehind } from '../../server/usecases/book';
+import { listSnaps } from '../../server/usecases/film';
+import { loadDemo } from '../../server/usecases/load-demo';
+import { changeProgram } from '../../server/usecases/program';
+import { freshDatabase, makeProgram } from './fresh-database';
+import { markAs } from './marking';
+import { SHIPPED_SETTINGS } from '#core/model/settings';
+
+/** A row of the Book as the database has it. */
+interface Row {
+  gradeId: number;
+  gameId: number;
+  seasonId: number;
+  playerId: number | null;
+  blocker: string;
+  scheme: string;
+  side: string;
+  earned: number;
+  possible: number;
+  phasesDone: string[];
+  phasesNot: string[];
+  [column: string]: unknown;
+}
+
+let db: Awaited<ReturnType<typeof freshDatabase>>;
+let coach: Member;
+let player: Member;
+let rows: Row[];
+let opponents: Map<number, string>;
+beforeAll(async () => {
+  db = await freshDatabase();
+  await loadDemo();
+  const { id } = (await ProgramRow.findOne())!;
+  coach = (await findMember(1, id))!;
+  player = (await findMember(3, id))!;
+  rows = (await BookMarkRow.findAll()).map((r) => r.get() as Row);
+  opponents = new Map((await GameRow.findAll()).map((g) => [g.id, g.opponent]));
+});
+afterAll(() => db.drop());
+
+/** The values a row stands under, reckoned here. */
+const VALUES: Record<Dimension, (row: Row) => unknown[]> = {
+  man: (r) => [r.playerId],
+  place: (r) => [r.blocker],
+  unit: (r) => [r.unit],
+  pair: (r) => [r.pair],
+  play: (r) => [`${r.scheme} ${r.side}`],
+  block: (r) => [r.block],
+  help: (r) => [r.help],
+  phase: (r) => [...r.phasesDone, ...r.phasesNot],
+  fault: (r) => r.faults as string[],
+  fact: (r) => r.facts as string[],
+  front: (r) => [r.front],
+  formation: (r) => [r.formation],
+  side: (r) => [r.side],
+  down: (r) => [r.down],
+  distance: (r) => [r.distance],
+  quarter: (r) => [r.quarter],
+  zone: (r) => [r.zone],
+  gained: (r) => [r.gained],
+  opponent: (r) => [opponents.get(r.gameId)],
+  game: (r) => [r.gameId],
+  season: (r) => [r.seasonId],
+  rubric: (r) => [r.rubric],
+};
+const valuesOf = (by: Dimension, row: Row): string[] =>
+  VALUES[by](row)
+    .filter((v) => v !== null && v !== undefined)
+    .map(String);
+const isIn = (filter: BookFilter, row: Row): boolean =>
+  Object.entries(filter).every(([key, wanted]) => valuesOf(key as Dimension, row).some((v) => wanted!.includes(v)));
+
+const COLUMN: Partial<Record<Measure, string>> = {
+  assignment: 'assignment',
+  technique: 'technique',
+  both: 'bothKept',
+  finish: 'finish',
+  outcome: 'outcome',
+};
+function countOf(measure: Measure, of: readonly Row[]): { good: number; of: number; unknown: number } {
+  if (measure === 'score') {
+    const scored = of.filter((r) => r.possible > 0);
+    const sum = (part: 'earned' | 'possible'): number =>
+      expect.closeTo(
+        scored.reduce((s, r) => s + r[part], 0),
+        3,
+      ) as number;
+    return { good: sum('earned'), of: sum('possible'), unknown: of.length - scored.length };
+  }
+  const told = of.map((r) => r[COLUMN[measure]!]).filter((v) => v !== null);
+  return { good: told.filter(Boolean).length, of: told.length, unknown: of.length - told.length };
+}
+const lineOf = (key: string, of: readonly Row[]): Partial<BookLine> => ({
+  key,
+  marks: of.length,
+  counts: Object.fromEntries(MEASURE_IDS.map((m) => [m, countOf(m, of)])) as BookLine['counts'],
+});
+
+describe('the book', () => {
+  it.each(DIMENSION_IDS)(
+    'by %s says what a reckoning by hand says, every grade in its lines and in its sum',
+    async (by) => {
+      const { lines, total, more } = await readBook(coach, by, {});
+      const keys = [...new Set(rows.flatMap((r) => valuesOf(by, r)))];
+      expect(lines.map((l) => l.key).sort()).toEqual(keys.sort());
+      expect(more).toBe(0);
+      for (const line of lines) {
+        const own = rows.filter((r) => valuesOf(by, r).includes(line.key));
+        const reckoned = lineOf(line.key, own);
+        if (by === 'phase') {
+          const done = own.filter((r) => r.phasesDone.includes(line.key)).length;
+          reckoned.counts!.technique = { good: done, of: own.length, unknown: 0 };
+        }
+        expect(line).toMatchObject(reckoned);
+      }
+      expect(total).toMatchObject({ marks: rows.length, counts: lineOf('all', rows).counts });
+    },
+  );
+
+  it.each([
+    [{ front: ['Over'] }],
+    [{ block: ['double', 'climb'], down: ['1', '2'] }],
+    [{ fault: ['wrong-man'] }],
+    [{ opponent: ['Quillport Terns'], unit: ['guards'] }],
+    [{ play: ['power right'], distance: ['long'] }],
+    [{ phase: ['drive'] }],
+    [{ fact: ['knockdown', 'sack'] }],
+    [{ pair: ['C and LG'], zone: ['our half'] }],
+    [{ place: ["'; drop table grades; --"] }],
+  ] as BookFilter[][])('narrowed to %o holds those rows and no others, also behind its numbers', async (filter) => {
+    const wanted = rows.filter((r) => isIn(filter!, r));
+    const { total } = await readBook(coach, 'block', filter!);
+    expect(total.marks).toBe(wanted.length);
+    const behind = await readSnapsBehind(coach, filter!, 'both', { skip: 0, take: 200 });
+    expect(behind.total).toBe(wanted.length);
+    expect(behind.snaps).toHaveLength(Math.min(200, wanted.length));
+  });
+
+  it('opens every number to its very snaps, page by page, the misses first', async () => {
+    const { lines } = await readBook(coach, 'place', {});
+    const line = lines.find((l) => l.key === 'RT')!;
+    const pages = [];
+    for (let skip = 0; skip < line.marks; skip += 50)
+      pages.push(...(await readSnapsBehind(coach, { place: ['RT'] }, 'technique', { skip, take: 50 })).snaps);
+    expect(new Set(pages.map((s) => s.snapId)).size).toBe(line.marks);
+    const kinds = pages.map((s) => s.grade.technique);
+    expect(kinds.filter((k) => k === 'plus')).toHaveLength(line.counts.technique.good);
+    expect(kinds.findIndex((k) => k === 'plus')).toBeGreaterThan(kinds.lastIndexOf('minus'));
+    for (const s of pages.filter((p) => p.gameId !== pages[0]!.gameId)) expect(s.man).toMatch(/^\d+ /);
+  });
+
+  it('counts faults beside every line, the most frequent first', async () => {
+    const { lines } = await readBook(coach, 'place', {});
+    for (const { key, faults } of lines) {
+      const own = rows.filter((r) => r.blocker === key).flatMap((r) => r.faults as string[]);
+      for (const { fault, count } of faults) expect(count).toBe(own.filter((f) => f === fault).length);
+      expect(faults.reduce((sum, f) => sum + f.count, 0)).toBe(own.length);
+      expect(faults.map((f) => f.count)).toEqual(faults.map((f) => f.count).sort((a, b) => b - a));
+    }
+  });
+
+  it('offers what a filter can be set to, beside everything else that is set', async () => {
+    const filter: BookFilter = { block: ['double'], front: ['Over'] };
+    const choices = await readChoices(coach, ['block', 'man'], filter);
+    const over = rows.filter((r) => isIn({ front: ['Over'] }, r));
+    expect(choices.block!.map((c) => c.key).sort()).toEqual([...new Set(over.map((r) => String(r.block)))].sort());
+    for (const { key, label, marks } of choices.man!) {
+      expect(marks).toBe(rows.filter((r) => isIn({ ...filter, man: [key] }, r)).length);
+      expect(label).toMatch(/^\d+ \w+/);
+    }
+  });
+
+  it('says what plays came to, and that adds up', async () => {
+    const snaps = (await BookSnapRow.findAll()).map((r) => r.get() as Record<string, unknown>);
+    for (const by of OF_SNAP) {
+      const { lines, total } = await readPlayResults(coach, by, {});
+      expect(lines.reduce((sum, l) => sum + l.snaps, 0)).toBe(
+        by === 'zone' ? snaps.filter((s) => s.zone !== null).length : snaps.length,
+      );
+      expect(total.successes).toBe(lines.reduce((sum, l) => sum + l.successes, 0));
+      for (const l of lines) expect(l.blockedFailed + l.missedWorked).toBeLessThanOrEqual(l.graded);
+    }
+    const { total } = await readPlayResults(coach, 'play', { opponent: ['Saltmarsh Union'] });
+    const own = snaps.filter((s) => opponents.get(s.gameId as number) === 'Saltmarsh Union');
+    expect([total.snaps, total.yards]).toEqual([own.length, own.reduce((sum, s) => sum + Number(s.gain), 0)]);
+    await expect(readPlayResults(coach, 'fault', {})).rejects.toMatchObject({ statusCode: 400 });
+  });
+});
+
+describe('a player’s book', () => {
+  it('holds his own marks of published games and nobody else’s, whatever he asks for', async () => {
+    const { total } = await readBook(player, 'man', {});
+    const own = rows.filter((r) => r.playerId === player.playerId);
+    expect(total.marks).toBe(own.length);
+    const other = (await PlayerRow.findOne({ where: { number: 61 } }))!;
+    expect((await readBook(player, 'block', { man: [String(other.id)] })).total.marks).toBe(0);
+    const game = (await GameRow.findOne({ where: { opponent: 'Graymoor Millers' } }))!;
+    await game.update({ published: false });
+    expect((await readBook(player, 'game', {})).lines.map((l) => l.key)).not.toContain(String(game.id));
+    await game.update({ published: true });
+  });
+
+  it('of one who is nobody on the roster is empty', async () => {
+    expect((await readBook({ ...player, playerId: null }, 'block', {})).total.marks).toBe(0);
+  });
+});
+
+describe('what the book counts', () => {
+  it('is the same when it is all made anew', async () => {
+    const before = rows.map((r) => JSON.stringify(r)).sort();
+    await BookMarkRow.destroy({ where: {} });
+    await BookSnapRow.destroy({ where: {} });
+    await fillBook();
+    const after = (await BookMarkRow.findAll()).map((r) => JSON.stringify(r.get())).sort();
+    expect(after).toEqual(before);
+  });
+
+  it('is another program’s own', async () => {
+    const terns = await makeProgram('Terns');
+    await markAs(terns.members.coach, terns.snaps[0]!, [{ blocker: 'LT', grade: ALL_PLUS }]);
+    expect((await readBook(terns.members.coach, 'block', {})).total.marks).toBe(1);
+    expect((await readBook(coach, 'block', {})).total.marks).toBe(rows.length);
+    const [gameId] = [...opponents.keys()];
+    expect((await readBook(terns.members.coach, 'block', { game: [String(gameId)] })).total.marks).toBe(0);
+  });
+
+  it('follows the coach’s standard for a success', async () => {
+    const successes = async (): Promise<number> => (await readPlayResults(coach, 'play', {})).total.successes;
+    const before = await successes();
+    await changeProgram(coach, { settings: { ...SHIPPED_SETTINGS, standardYards: 9 } });
+    expect(await successes()).toBeLessThan(before);
+    await changeProgram(coach, { settings: SHIPPED_SETTINGS });
+    expect(await successes()).toBe(before);
+  });
+});
+
+describe('the demo’s season', () => {
+  it('is as messy as one: missing marks, two graders, a changed rubric, substitutes with few snaps', async () => {
+    const { lines } = await readBook(coach, 'rubric', {});
+    expect(lines.length).toBeGreaterThan(1);
+    for (const { opponent, twice } of PLAYED_GAMES) {
+      const game = (await GameRow.findOne({ where: { opponent } }))!;
+      const snaps = await listSnaps(coach, game.id);
+      const missing = snaps.filter((s) => !s.logged.notCounted && s.graded.length < s.asked.length);
+      expect(missing.length, opponent).toBeGreaterThan(0);
+      const ids = snaps.map((s) => s.id);
+      expect((await GradeRow.count({ where: { snapId: ids, sheet: 2 } })) > 100, opponent).toBe(twice);
+    }
+    const men = (await readBook(coach, 'man', {})).lines;
+    expect(Math.max(...men.map((m) => m.marks)) / Math.min(...men.map((m) => m.marks))).toBeGreaterThan(5);
+    const share = (await readBook(coach, 'block', {})).total.counts.both;
+    expect(share.good / share.of).toBeGreaterThan(0.7);
+    expect(share.good / share.of).toBeLessThan(0.92);
+  });
+});
