@@ -3,6 +3,8 @@ import type { AnswersJob, FrontAnswer } from '#core/calls/answers-job';
 import type { ProtectJob, Proved } from '#core/calls/protect-job';
 import type { MovementReading } from '#core/film/alignment/movement';
 import type { MovementJob } from '#core/film/alignment/movement-job';
+import type { ProposeJob } from '#core/grade/propose/propose-job';
+import type { Proposal } from '#core/model/proposal';
 import type { FollowerLike } from '~/features/measure/follow-film';
 import { useAsked } from './asked';
 
@@ -25,6 +27,10 @@ export const useMovementReadings = () =>
   useAsked<MovementJob, MovementReading>(
     () => new Worker(new URL('./movement.worker.ts', import.meta.url), { type: 'module' }),
   );
+
+/** What the film makes of every block, worked out beside the screen. */
+export const useProposing = () =>
+  useAsked<ProposeJob, Proposal>(() => new Worker(new URL('./propose.worker.ts', import.meta.url), { type: 'module' }));
 
 /** The follower, with all of OpenCV: fetched when somebody follows and not before. */
 export const startFollower = (): FollowerLike =>

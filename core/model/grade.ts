@@ -38,6 +38,14 @@ export type PairMark = z.infer<typeof PairMarkSchema>;
 export const RubricRefSchema = z.string().regex(/^[a-z-]{1,40}@\d{1,3}$/, 'a rubric is its name and version');
 export type RubricRef = z.infer<typeof RubricRefSchema>;
 
+/** What the film proposed when the mark was given; the mark itself is somebody's own. */
+export const ProposedSchema = z.object({
+  assignment: AssignmentMarkSchema.nullable(),
+  sure: z.number().min(0).max(1),
+  faults: z.array(FaultIdSchema).max(6),
+});
+export type Proposed = z.infer<typeof ProposedSchema>;
+
 /** What a grader says of one blocker on one snap. */
 export const GradeSchema = z.object({
   rubric: RubricRefSchema.default('assignment-technique@1'),
@@ -61,6 +69,7 @@ export const GradeSchema = z.object({
     .array(z.object({ angle: AngleSchema, frame: z.int().min(0), says: z.string().max(60) }))
     .max(8)
     .default([]),
+  proposed: ProposedSchema.nullable().default(null),
   note: z.string().max(500),
 });
 export type Grade = z.infer<typeof GradeSchema>;

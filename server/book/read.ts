@@ -23,6 +23,7 @@ const TOLD: Readonly<Partial<Record<Measure, string>>> = {
   both: 'b.both_kept',
   finish: 'b.finish',
   outcome: 'b.outcome',
+  film: 'b.film',
 };
 const counted = Object.entries(TOLD)
   .map(

@@ -244,6 +244,7 @@ const BOOK_MARK = {
   finish: yesNo,
   bothKept: yesNo,
   outcome: yesNo,
+  film: yesNo,
   earned: DataTypes.REAL,
   possible: DataTypes.REAL,
   faults: words,

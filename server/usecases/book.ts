@@ -91,6 +91,7 @@ const WORST_FIRST: Readonly<Record<Measure, string>> = {
   both: 'b.both_kept',
   finish: 'b.finish',
   outcome: 'b.outcome',
+  film: 'b.film',
   score: '(b.possible > 0 and b.earned = b.possible)',
 };
 

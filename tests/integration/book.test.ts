@@ -86,6 +86,7 @@ const COLUMN: Partial<Record<Measure, string>> = {
   both: 'bothKept',
   finish: 'finish',
   outcome: 'outcome',
+  film: 'film',
 };
 function countOf(measure: Measure, of: readonly Row[]): { good: number; of: number; unknown: number } {
   if (measure === 'score') {

@@ -143,6 +143,7 @@ header {
   grid-template-columns: minmax(0, 1fr) 290px;
 }
 .tables {
+  container-type: inline-size;
   padding: 14px 20px;
   display: grid;
   gap: 16px;

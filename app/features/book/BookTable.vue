@@ -127,6 +127,12 @@ tbody th button:hover {
   color: var(--soft);
   font-variation-settings: var(--narrow);
 }
+@container (max-width: 1000px) {
+  .faults,
+  thead th:last-child {
+    display: none;
+  }
+}
 @media (max-width: 800px) {
   thead {
     position: absolute;
@@ -165,6 +171,9 @@ tbody th button:hover {
     display: block;
     font-size: 11.5px;
     color: var(--soft);
+  }
+  .faults {
+    display: block;
   }
   .faults:empty {
     display: none;

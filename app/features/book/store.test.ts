@@ -16,7 +16,10 @@ const line = (key: string, good: number, of: number, label = key): BookLine => (
   label,
   marks: of + 1,
   counts: Object.fromEntries(
-    MEASURE_IDS.map((m) => [m, m === 'finish' ? { good: 0, of: 0, unknown: of + 1 } : { good, of, unknown: 1 }]),
+    MEASURE_IDS.map((m) => [
+      m,
+      m === 'finish' || m === 'film' ? { good: 0, of: 0, unknown: of + 1 } : { good, of, unknown: 1 },
+    ]),
   ) as BookLine['counts'],
   faults: [{ fault: 'high-pads', count: 2 }],
 });

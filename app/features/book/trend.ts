@@ -13,6 +13,8 @@ export function trendPlot(lines: readonly BookLine[], passLine: number, tokens: 
   const rates = lines.map((l) => rateIn(l, 'both'));
   const percent = rates.map((r) => 100 * (r.share ?? 0));
   const games = lines.map((l) => l.label.replace(/, /, '<br>'));
+  /** The axis begins below the lowest interval, at a round number. */
+  const lowest = 25 * Math.floor(Math.min(...rates.map((r) => 100 * r.low)) / 25);
   return {
     data: [
       {
@@ -49,7 +51,7 @@ export function trendPlot(lines: readonly BookLine[], passLine: number, tokens: 
       font: { family: 'Archivo Variable, sans-serif', size: 12, color: ink },
       showlegend: false,
       xaxis: { fixedrange: true, color: soft, type: 'category' },
-      yaxis: { fixedrange: true, range: [0, 108], ticksuffix: ' %', gridcolor: rule, color: soft, dtick: 25 },
+      yaxis: { fixedrange: true, range: [lowest, 108], ticksuffix: ' %', gridcolor: rule, color: soft, dtick: 25 },
       shapes: [
         {
           type: 'line',

@@ -99,6 +99,7 @@ const chosen = (event: Event): string => (event.target as HTMLSelectElement).val
 .cut {
   padding: 6px 14px;
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 4px;
 }
 .said,

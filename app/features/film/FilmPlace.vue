@@ -25,11 +25,13 @@ import SnapList from './SnapList.vue';
 import SnapSentence from './SnapSentence.vue';
 import { capOf, FILM_HANDS, useFilmKeys } from './keys';
 import { snapAway } from './next-snap';
+import { useProposals } from '~/features/propose/use-proposals';
 import { useReel } from './reel';
 import { useRoom } from './room';
 import { useFilm } from './store';
 
 const film = useFilm();
+useProposals();
 const box = useMarks();
 const route = useRoute();
 const pair = ref<InstanceType<typeof FilmPair> | null>(null);

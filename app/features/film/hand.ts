@@ -69,7 +69,9 @@ export type HandName =
   | 'left'
   | 'pointsUp'
   | 'pointsDown'
-  | 'finish';
+  | 'finish'
+  | 'take'
+  | 'confirm';
 
 /** One key of the film place: what it is called on the keyboard, what it does in words, and whether only those who grade have it. */
 export interface Hand {

@@ -163,6 +163,21 @@ export const FILM_HANDS: readonly Hand[] = [
     },
   },
   {
+    name: 'confirm',
+    key: 'Y',
+    cap: 'shift y',
+    says: 'everybody else as the film proposes, next snap',
+    group: 'Snaps',
+    staff: true,
+    keeps: true,
+    does: (h, film) => {
+      if (Object.keys(film.proposals).length === 0) return false;
+      film.confirmRest();
+      film.selected = null;
+      return h.go(1);
+    },
+  },
+  {
     key: 'Escape',
     cap: 'Esc',
     says: 'nobody in hand',

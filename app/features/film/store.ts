@@ -1,6 +1,8 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { FRAME_OF, type Moment } from '#core/film/frames';
+import { proposedOf, takeProposal } from '#core/grade/propose/take';
+import type { Proposal } from '#core/model/proposal';
 import { changedGrade, doneGrade, SHIPPED_RUBRIC } from '#core/grade/rubrics/index';
 import { PairMarkSchema, type Grade, type PairMark } from '#core/model/grade';
 import type { Sheet } from '#core/model/grade-entry';
@@ -48,6 +50,8 @@ export const useFilm = defineStore('film', () => {
   /** Whose marks are given and shown: the program's, or a reading of one's own beside them. */
   const sheet = ref<Sheet>('program');
   const steps = shallowRef<Step[]>([]);
+  /** What the film makes of each man's block, where everybody was followed; never a grade. */
+  const proposals = shallowRef<Readonly<Record<string, Proposal>>>({});
   const selected = ref<string | null>(null);
   const loadProblem = ref('');
   /** The snap that is being opened; what is pressed meanwhile is meant for it. */
@@ -115,6 +119,7 @@ export const useFilm = defineStore('film', () => {
   const fetchSnap = (id: number): Promise<SnapView> => request<SnapView>(`/api/snaps/${id}`);
 
   function show(found: SnapView): void {
+    if (snap.value?.id !== found.id) proposals.value = {};
     snap.value = found;
     const kept = sheet.value === 'program' ? found.grades : found.own;
     marks.value = Object.fromEntries(kept.map((g) => [g.blocker, g.grade]));
@@ -144,9 +149,15 @@ export const useFilm = defineStore('film', () => {
   function giveAll(given: readonly { blocker: string; grade: Grade | null }[]): void {
     if (!snap.value || readOnly.value || given.length === 0) return;
     const { id, number, revision } = snap.value;
+    const told = given.map(({ blocker, grade }) => ({ blocker, grade: withProposed(blocker, grade) }));
     const before = given.map(({ blocker }) => ({ blocker, grade: marks.value[blocker] ?? null }));
     steps.value = [...steps.value, { snapId: id, sheet: sheet.value, before }].slice(-MOST_STEPS);
-    hand({ id, number, revision }, given);
+    hand({ id, number, revision }, told);
+  }
+  /** With a mark stands what the film had proposed, so that its hits can be counted. */
+  function withProposed(blocker: string, grade: Grade | null): Grade | null {
+    const proposal = proposals.value[blocker];
+    return grade && proposal && grade.counts && !grade.proposed ? { ...grade, proposed: proposedOf(proposal) } : grade;
   }
   function hand(at: MarkedSnap, given: readonly { blocker: string; grade: Grade | null }[]): void {
     for (const { blocker, grade } of given) setMark(blocker, grade);
@@ -182,6 +193,19 @@ export const useFilm = defineStore('film', () => {
   /** Everybody without a mark did his job. */
   const restPlus = (): void =>
     giveAll(men.value.filter((man) => !marks.value[man]).map((blocker) => ({ blocker, grade: done.value })));
+
+  /** Takes what the film proposes for these men, where it proposes anything. */
+  function takeProposed(blockers: readonly string[]): void {
+    giveAll(
+      blockers.flatMap((blocker) => {
+        const proposal = proposals.value[blocker];
+        const grade = proposal ? takeProposal(proposal, done.value) : null;
+        return grade ? [{ blocker, grade }] : [];
+      }),
+    );
+  }
+  /** Takes what the film proposes for everybody who has no mark yet. */
+  const confirmRest = (): void => takeProposed(men.value.filter((man) => !marks.value[man]));
 
   /** Takes the last step back, on the snap on which it was made. */
   async function undo(): Promise<void> {
@@ -271,6 +295,9 @@ export const useFilm = defineStore('film', () => {
     change,
     restPlus,
     changePair,
+    proposals,
+    takeProposed,
+    confirmRest,
     undo,
     turnTo,
     takeMine,

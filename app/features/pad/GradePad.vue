@@ -9,6 +9,7 @@ import type { Column } from '~/features/board/scale';
 import { capOf } from '~/features/film/keys';
 import { useFilm } from '~/features/film/store';
 import { useMarks } from '~/features/marks/store';
+import { sayProposal } from '~/features/propose/words';
 import { usePlaybook } from '~/features/playbook/store';
 import ManMarks from './ManMarks.vue';
 import TwoVersions from './TwoVersions.vue';
@@ -27,6 +28,7 @@ const rows = computed(() => {
   return [
     { key: 'asked', name: 'Asked' },
     { key: 'on', name: 'On' },
+    ...(Object.keys(film.proposals).length ? [{ key: 'film', name: 'Film says' }] : []),
     { key: 'did', name: 'He did' },
     ...(marks.some((m) => m.faults.length) ? [{ key: 'fault', name: 'Fault' }] : []),
     ...(marks.some((m) => m.facts.length || m.consequence || m.pair) ? [{ key: 'fact', name: 'Beside' }] : []),
@@ -56,6 +58,15 @@ const saved = computed(() => {
 const man = ref<InstanceType<typeof ManMarks> | null>(null);
 defineExpose({ writeNote: () => void man.value?.writeNote() });
 
+/** Men for whom the film proposes anything but a job done stand out: they are looked at first. */
+const isDoubt = (seat: string): boolean => {
+  const proposal = film.proposals[seat];
+  return proposal !== undefined && (proposal.assignment !== 'right' || proposal.faults.length > 0);
+};
+function confirmAll(): void {
+  film.confirmRest();
+  emit('next');
+}
 function allPlus(): void {
   film.restPlus();
   emit('next');
@@ -82,6 +93,9 @@ function allPlus(): void {
         <template #default="{ row, man: seat }">
           <template v-if="row === 'asked' && askedOfMan(film, seat)">{{ blockName(askedOfMan(film, seat)!) }}</template>
           <template v-else-if="row === 'on'">{{ on(seat) }}</template>
+          <span v-else-if="row === 'film'" class="film" :class="{ doubt: isDoubt(seat) }">{{
+            film.proposals[seat] ? sayProposal(film.proposals[seat]!) : ''
+          }}</span>
           <template v-else-if="row === 'did'"
             ><button class="plain did" type="button" :aria-label="`Mark ${seat}`" @click="film.selected = seat">
               <GradeMark :grade="film.marks[seat] ?? null" /></button
@@ -113,6 +127,9 @@ function allPlus(): void {
       <span v-if="!film.selected" class="soft"
         ><kbd>1</kbd>-<kbd>{{ film.men.length }}</kbd> a man who did not</span
       >
+      <button v-if="left && Object.keys(film.proposals).length" class="plain" type="button" @click="confirmAll">
+        <kbd>{{ capOf('confirm') }}</kbd> as the film says, next snap
+      </button>
       <button class="plain" type="button" :disabled="film.steps.length === 0" @click="film.undo()">
         <kbd>ctrl z</kbd> undo
       </button>
@@ -148,6 +165,15 @@ function allPlus(): void {
 }
 .note {
   font-size: 12px;
+}
+.film {
+  font-size: 12px;
+  color: var(--soft);
+}
+.film.doubt {
+  color: var(--ink);
+  text-decoration: underline dotted;
+  text-underline-offset: 3px;
 }
 .did {
   display: block;

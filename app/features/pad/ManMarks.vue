@@ -10,6 +10,7 @@ import type { PhaseMark } from '#core/model/grade';
 import type { Assignment } from '#core/model/resolution';
 import { blockName, upperFirst } from '~/features/board/words';
 import { useFilm } from '~/features/film/store';
+import { sayProposal, sayWhy } from '~/features/propose/words';
 import { usePlaybook } from '~/features/playbook/store';
 import {
   addPoints,
@@ -76,6 +77,12 @@ const removeFrame = (at: number): void =>
       <b>{{ man }}, {{ blockName(asked).toLowerCase() }}, {{ helpOf(askedOf(asked)) }}.</b> Done when:
       {{ standard?.doneWhen }}
       <span class="soft">Not: {{ standard?.notWhen }}</span>
+    </p>
+    <p v-if="film.proposals[man]" class="film">
+      <b>The film:</b> {{ sayProposal(film.proposals[man]!) }}. {{ sayWhy(film.proposals[man]!) }}
+      <button v-if="film.proposals[man]!.assignment" class="plain link" type="button" @click="film.takeProposed([man])">
+        <kbd>{{ padCap('take') }}</kbd> take it
+      </button>
     </p>
     <div class="hands">
       <button

@@ -228,6 +228,14 @@ export const PAD_HANDS: readonly Hand[] = [
   },
   { name: 'note', key: 'n', cap: 'n', says: 'a note', ...OF_MAN, does: onMan((_film, _man, h) => h.note()) },
   {
+    name: 'take',
+    key: 'T',
+    cap: 'shift t',
+    says: 'what the film proposes for him',
+    ...OF_MAN,
+    does: onMan((film, man) => (film.proposals[man] ? film.takeProposed([man]) : false)),
+  },
+  {
     name: 'noPart',
     key: '0',
     cap: '0',

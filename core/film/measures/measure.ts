@@ -3,6 +3,14 @@ import type { Meeting } from '../follow/events';
 import type { Followed, Track } from '../follow/follow';
 import { ANGLES, type Angle } from '../../model/snap';
 
+/** The ways of the same men over the same frames, had they done something else than they did. */
+export interface WouldHave {
+  /** Everybody had done what was asked. */
+  readonly asked: readonly Track[];
+  /** A blocker alone had gone for that defender instead. */
+  readonly instead: (blocker: string, defender: string) => Track | null;
+}
+
 /** A play as it was followed. Tracks in feet, field frame; the first frame is `start` seconds from the snap. */
 export interface PlayOnFilm {
   readonly tracks: readonly Track[];
@@ -10,6 +18,8 @@ export interface PlayOnFilm {
   readonly start: number;
   readonly meetings: readonly Meeting[];
   readonly assignments: readonly Assignment[];
+  /** What would have been; only proposals ask for it. */
+  readonly would?: WouldHave;
 }
 
 /** A measure of a man: what it says, in words with its error, and whether it is more than its error. */

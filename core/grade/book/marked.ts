@@ -57,6 +57,8 @@ export interface Marked {
   readonly finish: boolean | null;
   readonly bothKept: boolean | null;
   readonly outcome: boolean | null;
+  /** Was what the film proposed what was marked? `null` where it proposed nothing, or nobody could tell. */
+  readonly film: boolean | null;
   readonly earned: number;
   readonly possible: number;
   readonly faults: string[];
@@ -87,10 +89,16 @@ export function markedOf(
     finish: plusKept(grade.finish),
     bothKept: bothKept(grade),
     outcome: grade.outcome === null || grade.outcome === 'cannot tell' ? null : grade.outcome === 'success',
+    film: filmWasRight(grade),
     ...rubricOf(grade.rubric).worth(grade, asked.block),
     faults: [...grade.faults],
     facts: [...grade.facts],
     phasesDone: phases.filter(([, mark]) => mark === 'done').map(([phase]) => phase),
     phasesNot: phases.filter(([, mark]) => mark === 'not').map(([phase]) => phase),
   };
+}
+
+function filmWasRight({ proposed, assignment }: Grade): boolean | null {
+  if (!proposed || proposed.assignment === null) return null;
+  return assignment === 'right' || assignment === 'wrong' ? assignment === proposed.assignment : null;
 }

@@ -7,6 +7,7 @@ export const MEASURES = {
   both: { name: 'Both', says: 'Right man and done as asked.' },
   finish: { name: 'Finish', says: 'Still on him at the whistle; only where the rubric asks for it.' },
   outcome: { name: 'Outcome', says: 'The block ended as its own standard wants it; only where it was marked.' },
+  film: { name: 'Film said so', says: 'What the film proposed was what was marked; only where it proposed anything.' },
   score: { name: 'Grade', says: 'What was earned of what was possible, by the rubric of each mark.' },
 } as const satisfies Record<string, { name: string; says: string }>;
 export type Measure = keyof typeof MEASURES;

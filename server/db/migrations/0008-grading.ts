@@ -33,7 +33,7 @@ export async function up(queries: QueryInterface): Promise<void> {
       blocker text not null, unit text not null, pair text, scheme text not null, side text not null, front text not null, formation text not null,
       block text not null, help text not null, quarter smallint not null, down smallint not null, distance text not null, zone text,
       gained text not null, rubric text not null,
-      assignment boolean, technique boolean, finish boolean, both_kept boolean, outcome boolean, earned real not null, possible real not null,
+      assignment boolean, technique boolean, finish boolean, both_kept boolean, outcome boolean, film boolean, earned real not null, possible real not null,
       faults text[] not null, facts text[] not null, phases_done text[] not null, phases_not text[] not null);
     create table book_snaps (snap_id integer primary key references snaps(id) on delete cascade,
       program_id integer not null references programs(id) on delete cascade, season_id integer not null, game_id integer not null,

@@ -1,0 +1,70 @@
+import type { Meeting } from '../../film/follow/events';
+import { meetingsOf } from '../../film/follow/events';
+import type { Track } from '../../film/follow/follow';
+import { frameOf, secondsOf, type PlayOnFilm } from '../../film/measures/measure';
+
+/** A man's way is held against what was asked from here to here, seconds from the snap: the start is everybody's alike. */
+const FROM = 0.4;
+const TO = 2;
+
+/** How far a man was off a way: at half of the frames farther, and at the farthest, feet. */
+export interface Off {
+  readonly usual: number;
+  readonly most: number;
+}
+
+function offOf(play: PlayOnFilm, man: Track, way: Track): Off | null {
+  const [first, last] = [frameOf(play, man, FROM), frameOf(play, man, TO)];
+  const off = man.places
+    .slice(first, last + 1)
+    .map((p, i) => Math.hypot(p.x - way.places[first + i]!.x, p.y - way.places[first + i]!.y))
+    .sort((a, b) => a - b);
+  return off.length ? { usual: off[Math.floor(off.length / 2)]!, most: off.at(-1)! } : null;
+}
+
+/** How far a man was off the way he was asked to go; `null` when it is not known. */
+export function offTheWay(play: PlayOnFilm, man: Track): Off | null {
+  const asked = play.would?.asked.find((t) => t.id === man.id && t.team === man.team);
+  return asked ? offOf(play, man, asked) : null;
+}
+
+/** So many defenders near his own man may have been taken for him. */
+const OTHERS = 4;
+
+/** The defender not asked of him to whom his way fits best; `null` when nobody can be tried. */
+export function bestOther(play: PlayOnFilm, man: Track, his: readonly string[]): (Off & { defender: string }) | null {
+  const defenders = play.tracks.filter((t) => t.team === 'defence');
+  const place = (t: Track): { x: number; y: number } => t.places[0]!;
+  const own = defenders.find((d) => d.id === his[0]) ?? man;
+  const away = (t: Track): number =>
+    Math.min(
+      Math.hypot(place(t).x - place(own).x, place(t).y - place(own).y),
+      Math.hypot(place(t).x - place(man).x, place(t).y - place(man).y),
+    );
+  const tried = defenders
+    .filter((d) => !his.includes(d.id))
+    .sort((a, b) => away(a) - away(b))
+    .slice(0, OTHERS)
+    .flatMap((d) => {
+      const way = play.would?.instead(man.id, d.id);
+      const off = way ? offOf(play, man, way) : null;
+      return off ? [{ ...off, defender: d.id }] : [];
+    });
+  return tried.sort((a, b) => a.usual - b.usual)[0] ?? null;
+}
+
+const plans = new WeakMap<readonly Track[], Meeting[]>();
+/** Who would have met whom, had everybody done what was asked. */
+export function askedMeetings({ would, framesPerSecond }: PlayOnFilm): readonly Meeting[] {
+  const asked = would?.asked;
+  if (!asked) return [];
+  const known = plans.get(asked) ?? meetingsOf(asked, framesPerSecond);
+  plans.set(asked, known);
+  return known;
+}
+
+/** When a man was to leave whom he was on, seconds from the snap; `null` when he was to stay, or it is not known. */
+export function askedToLeave(play: PlayOnFilm, blocker: string, defender: string): number | null {
+  const met = askedMeetings(play).find((m) => m.blocker === blocker && m.defender === defender);
+  return met && met.to !== null ? secondsOf(play, met.to) : null;
+}

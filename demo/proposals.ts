@@ -1,0 +1,21 @@
+import { workCall } from '#core/calls/resolve-call';
+import { wouldHave } from '#core/film/follow/asked';
+import { meetingsOf } from '#core/film/follow/events';
+import { propose } from '#core/grade/propose/propose';
+import type { Proposal } from '#core/model/proposal';
+import { asFollowed } from './cameras/as-followed';
+import { FRAMES_PER_SECOND, runPlay } from './cameras/play';
+import type { DemoSnap } from './scenario';
+
+/** What would be proposed of a snap that is run with these faults and followed as well as film is, without filming it. */
+export function proposedFor(snap: DemoSnap, seed: number): Proposal[] {
+  const worked = workCall(snap.call);
+  if (!worked.ok) throw new Error(`${snap.call.scheme} cannot be worked out`);
+  const tracks = asFollowed(runPlay(worked.value, snap, seed), seed);
+  const start = -1 / FRAMES_PER_SECOND;
+  const film = { framesPerSecond: FRAMES_PER_SECOND, start };
+  const would = wouldHave(worked.value, { x: 0, y: 0 }, tracks, film);
+  const { assignments } = worked.value.resolution;
+  const meetings = meetingsOf(tracks, FRAMES_PER_SECOND);
+  return propose({ ...film, tracks, meetings, assignments, would });
+}
