@@ -172,13 +172,17 @@ function goodGrade(done: Grade, isThrow: boolean, random: () => number): Grade {
   return { ...done, outcome: random() < 0.3 ? 'success' : null, facts: knocked ? ['knockdown'] : [] };
 }
 
-/** What a second grader says of the same block: mostly the same, harder on technique. */
-export function secondReading(grade: Grade, random: () => number): Grade {
-  const luck = random();
-  if (luck < 0.08 && grade.technique === 'plus')
-    return { ...grade, technique: 'minus', faults: ['high-pads'], outcome: null };
-  if (luck < 0.12 && grade.technique === 'minus') return { ...grade, technique: 'plus', faults: [], outcome: null };
-  if (luck < 0.15 && grade.assignment === 'wrong') return { ...grade, assignment: 'not his fault' };
+/** What a second grader says of the same block: mostly the same, harder on technique, and with other words for it. */
+export function secondReading(grade: Grade, block: string, random: () => number): Grade {
+  const [luck, which] = [random(), random()];
+  const offered = standardOf(block)?.faults ?? ['missed'];
+  const fault = offered[Math.floor(which * offered.length)]!;
+  if (grade.assignment === 'wrong' && luck < 0.2) return { ...grade, assignment: 'not his fault', faults: [] };
+  if (grade.assignment === 'right' && luck < 0.01) return { ...grade, assignment: 'wrong', faults: ['wrong-man'] };
+  if (grade.technique === 'minus' && luck < 0.2) return { ...grade, technique: 'plus', faults: [], outcome: null };
+  if (grade.technique === 'minus' && luck < 0.45) return { ...grade, faults: [fault] };
+  if (grade.technique === 'plus' && luck > 0.95)
+    return { ...grade, technique: 'minus', faults: [fault], outcome: null };
   return grade;
 }
 

@@ -58,7 +58,7 @@ export async function fillBook(): Promise<void> {
     const done = await sequelize.transaction(async (transaction) => {
       const [found] = await sequelize.query(
         `select s.id from snaps s left join book_snaps b on b.snap_id = s.id
-         where b.snap_id is null and coalesce(s.body->'logged'->>'notCounted', '') = '' order by s.id limit ${AT_ONCE} for update of s skip locked`,
+         where b.snap_id is null and jsonb_exists(s.body, 'call') and coalesce(s.body->'logged'->>'notCounted', '') = '' order by s.id limit ${AT_ONCE} for update of s skip locked`,
         { transaction },
       );
       const ids = (found as { id: number }[]).map((row) => row.id);

@@ -6,6 +6,7 @@ import { CalibrationSchema, type Calibration } from '#core/model/calibration';
 import { MeasuringSchema, type Measuring } from '#core/model/measured';
 import { LineupSchema, type Lineup } from '#core/film/log/lineup';
 import { AskedSchema, type Asked } from '#core/model/asked';
+import { FindingSchema, type Finding } from '#core/model/finding';
 import { CutSchema, type Cut } from '#core/film/log/cut';
 import { FilmNoteSchema, type FilmNote } from '#core/model/film-note';
 import type {
@@ -13,6 +14,7 @@ import type {
   ClipRow,
   CutRow,
   FilmNoteRow,
+  FindingRow,
   FilmRow,
   GameRow,
   GradeRow,
@@ -26,6 +28,7 @@ export const snapBody = (row: SnapRow): SnapBody => SnapBodySchema.parse(row.bod
 export const clipBody = (row: ClipRow): ClipBody => ClipBodySchema.parse(row.body);
 export const gradeBody = (row: GradeRow): Grade => GradeSchema.parse(row.body);
 export const gradeAsked = (row: GradeRow): Asked => AskedSchema.parse(row.asked);
+export const findingBody = (row: FindingRow): Finding => FindingSchema.parse(row.body);
 export const programBody = (row: ProgramRow): ProgramBody => ProgramBodySchema.parse(row.body ?? {});
 export const filmBody = (row: FilmRow): FilmBody => FilmBodySchema.parse(row.body ?? {});
 export const calibrationBody = (row: CalibrationRow): Calibration => CalibrationSchema.parse(row.body);

@@ -167,6 +167,33 @@ export class GradeRow extends Model<InferAttributes<GradeRow>, InferCreationAttr
   declare changedAt: CreationOptional<Date>;
 }
 
+/** What was found out about a snap beside its marks; `revision` grows with every change. */
+export class FindingRow extends Model<InferAttributes<FindingRow>, InferCreationAttributes<FindingRow>> {
+  declare id: CreationOptional<number>;
+  declare programId: number;
+  declare snapId: number;
+  declare userId: number;
+  declare revision: number;
+  declare body: unknown;
+  declare changedAt: CreationOptional<Date>;
+}
+
+/** A player has seen his grades of a game, or asks about one of its snaps. */
+export class AcknowledgementRow extends Model<
+  InferAttributes<AcknowledgementRow>,
+  InferCreationAttributes<AcknowledgementRow>
+> {
+  declare id: CreationOptional<number>;
+  declare programId: number;
+  declare gameId: number;
+  declare snapId: number | null;
+  declare playerId: number;
+  declare userId: number;
+  declare question: CreationOptional<string>;
+  declare answer: CreationOptional<string>;
+  declare createdAt: CreationOptional<Date>;
+}
+
 /** What the Book counts of a grade; made from it and its snap, and made anew whenever either changes. */
 export class BookMarkRow extends Model {}
 /** What the Book counts of a snap. */
@@ -371,6 +398,24 @@ export function defineModels(sequelize: Sequelize): void {
     body,
     changedAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
   } as ModelAttributes<GradeRow>);
+  define(FindingRow, 'snap_findings', {
+    ...owned,
+    snapId: int,
+    userId: int,
+    revision: int,
+    body,
+    changedAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
+  } as ModelAttributes<FindingRow>);
+  define(AcknowledgementRow, 'acknowledgements', {
+    ...owned,
+    gameId: int,
+    snapId: int,
+    playerId: int,
+    userId: int,
+    question: { type: text, defaultValue: '' },
+    answer: { type: text, defaultValue: '' },
+    createdAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
+  } as ModelAttributes<AcknowledgementRow>);
   define(BookMarkRow, 'book_marks', BOOK_MARK);
   define(BookSnapRow, 'book_snaps', BOOK_SNAP);
   define(DocumentRow, 'documents', {

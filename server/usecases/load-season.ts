@@ -57,7 +57,8 @@ async function loadGame(season: Season, played: PlayedGame, transaction: Transac
         ...{ programId, snapId, blocker, playerId, asked, sheet, userId, body },
       });
       grades.push(mark(PROGRAM_SHEET, season.coach, given));
-      if (played.twice) grades.push(mark(season.assistant, season.assistant, secondReading(given, random)));
+      if (played.twice)
+        grades.push(mark(season.assistant, season.assistant, secondReading(given, asked.block, random)));
     }
   }
   await GradeRow.bulkCreate(grades, { transaction });

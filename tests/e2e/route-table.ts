@@ -14,6 +14,8 @@ export interface Ids {
   readonly film: number;
   readonly cut: number;
   readonly note: number;
+  /** What a player said to his grades. */
+  readonly said: number;
   /** A snap nothing else asks for. */
   readonly spare: number;
 }
@@ -49,6 +51,17 @@ export const ROUTES: Readonly<Record<string, Route>> = {
   'GET /api/book/snaps': { who: MEMBERS },
   'GET /api/book/plays': { who: STAFF, query: '?by=front' },
   'GET /api/book/choices': { who: MEMBERS, query: '?of=block' },
+  'GET /api/season': { who: MEMBERS },
+  'PUT /api/season': { who: COACH, body: () => ({}) },
+  'GET /api/grading/games': { who: STAFF },
+  'GET /api/grading/questions': { who: STAFF },
+  'GET /api/said': { who: ['player'] },
+  'PUT /api/said/[id]': { who: STAFF, id: 'said', body: () => ({ answer: 'Look at your second step.' }) },
+  'PUT /api/games/[id]/own-grades': { who: COACH, id: 'game', body: () => ({ ownGrades: false }) },
+  'GET /api/games/[id]/agreement': { who: STAFF, id: 'game', query: '?user=2' },
+  'POST /api/games/[id]/said': { who: ['player'], id: 'game', body: () => ({ snapId: null, question: '' }) },
+  'GET /api/snaps/[id]/finding': { who: STAFF, id: 'snap' },
+  'PUT /api/snaps/[id]/finding': { who: STAFF, id: 'snap', body: () => ({}) },
   'GET /api/games': { who: MEMBERS },
   'POST /api/games': { who: STAFF, body: () => ({ opponent: '', week: 1 }) },
   'POST /api/games/[id]/snaps': { who: STAFF, id: 'game', body: () => ({ numbers: [] }) },

@@ -42,7 +42,9 @@ async function makeForeign(client: pg.Client): Promise<Ids> {
   const owned = { program_id: program, user_id: 1, body: {} };
   const cut = await one('cuts', { ...owned, name: 'Otters' });
   const note = await one('film_notes', { ...owned, clip_id: clip });
-  return { program, game, snap, clip, document, film, cut, note, spare };
+  const player = await one('players', { program_id: program, name: 'Otter', number: 1, seat: 'C' });
+  const said = await one('acknowledgements', { program_id: program, game_id: game, player_id: player, user_id: 1 });
+  return { program, game, snap, clip, document, film, cut, note, spare, said };
 }
 
 test.beforeAll(async () => {
@@ -61,6 +63,7 @@ test.beforeAll(async () => {
     cut: 0,
     note: 0,
     spare: 0,
+    said: 0,
   };
   const { rows } = await client.query<{ id: number }>(
     `insert into films (program_id, upload, name, kind, state, bytes, user_id) values ($1, 'route-table', 'gone.mp4', 'practice', 'refused', 1, 1)
@@ -88,6 +91,10 @@ test.beforeAll(async () => {
     cut: await made(
       `insert into cuts (program_id, user_id, name, body) values ($1, 1, 'route table', '{}') on conflict (program_id, name) do update set user_id = 1`,
       [own.program],
+    ),
+    said: await made(
+      `insert into acknowledgements (program_id, game_id, player_id, user_id) select $1, $2, min(id), 1 from players where program_id = $1`,
+      [own.program, game],
     ),
     note: await made(`insert into film_notes (program_id, clip_id, user_id, body) values ($1, $2, 1, '{}')`, [
       own.program,

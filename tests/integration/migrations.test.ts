@@ -22,6 +22,7 @@ describe('migrations', () => {
     expect((rows as { name: string }[]).map((r) => r.name)).toEqual(MIGRATIONS.map((m) => m.name));
     expect(await tables()).toEqual([
       'SequelizeMeta',
+      'acknowledgements',
       'book_marks',
       'book_snaps',
       'calibrations',
@@ -40,6 +41,7 @@ describe('migrations', () => {
       'programs',
       'seasons',
       'sessions',
+      'snap_findings',
       'snaps',
       'users',
     ]);

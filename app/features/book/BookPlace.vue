@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, watch } from 'vue';
 import { DimensionSchema, filterOfQuery, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
+import { useGrading } from '~/features/grading/store';
 import { usePlaybook } from '~/features/playbook/store';
 import { useSession } from '~/features/session/store';
 import BookTable from './BookTable.vue';
@@ -15,6 +16,7 @@ import { gradesTable, playsTable } from './table';
 const book = useBook();
 const session = useSession();
 const playbook = usePlaybook();
+const grading = useGrading();
 const route = useRoute();
 
 /** The address says what is counted; changing it is how one looks at something else. */
@@ -23,7 +25,10 @@ const wanted = computed<{ by: Dimension; filter: BookFilter }>(() => ({
   filter: filterOfQuery(route.query),
 }));
 const go = (by: Dimension, filter: BookFilter): void => void navigateTo({ path: '/book', query: { by, ...filter } });
-onMounted(() => book.look(wanted.value.by, wanted.value.filter));
+onMounted(() => {
+  void book.look(wanted.value.by, wanted.value.filter);
+  void grading.loadSeason();
+});
 watch(wanted, ({ by, filter }, old) => {
   if (route.path === '/book' && JSON.stringify({ by, filter }) !== JSON.stringify(old)) void book.look(by, filter);
 });
@@ -52,6 +57,7 @@ const isNarrowed = computed(() => Object.keys(book.filter).length > 0);
     <header>
       <h1 class="visually-hidden">{{ session.staff ? 'What the grades say' : 'Your grades' }}</h1>
       <FilterWords :labels="labels" @look="go" />
+      <NuxtLink v-if="session.staff" class="how" to="/book/grading">How we grade</NuxtLink>
       <p class="soft">
         Every percentage opens the snaps it was counted from. Marks nobody could give are left out of the base and
         counted beside it; the bar is the 95 % interval.
@@ -88,7 +94,7 @@ const isNarrowed = computed(() => Object.keys(book.filter).length > 0);
             <button class="plain link" type="button" @click="saveCsv(table)">this table as CSV</button>
             <button class="plain link" type="button" @click="saveSheet(table)">as a spreadsheet</button>
           </p>
-          <TrendChart :lines="games" :pass-line="0.8" />
+          <TrendChart :lines="games" :pass-line="grading.passLine" />
           <template v-if="book.plays?.lines.length">
             <ResultTable :page="book.plays" :standard="playbook.settings.standardYards" />
             <p class="out">
@@ -127,6 +133,15 @@ header {
   border-bottom: 1px solid var(--rule);
   display: grid;
   gap: 4px;
+}
+header {
+  position: relative;
+}
+.how {
+  position: absolute;
+  right: 20px;
+  top: 14px;
+  font-size: 13px;
 }
 .problem {
   padding: 10px 20px;

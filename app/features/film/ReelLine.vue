@@ -1,29 +1,26 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { sayBeside, sayMarks } from '#core/grade/say-grade';
 import type { SnapView } from '#core/model/game';
-import { usePlaybook } from '~/features/playbook/store';
 import type { useReel } from './reel';
 
 /** Where one is among the snaps behind a number, what that mark says, and the way back to the number. */
 const props = defineProps<{ reel: ReturnType<typeof useReel>; snap: SnapView | null }>();
 const emit = defineEmits<{ go: [step: number] }>();
-const playbook = usePlaybook();
 
 const count = computed(() => props.reel.snaps.value.length);
 const current = computed(() => props.reel.current.value);
+/** Where the reel was opened. */
 const back = computed(() => {
   const query = new URLSearchParams(props.reel.words.value);
+  const [game, user] = (query.get('apart') ?? '').split('-');
+  if (user) return `/book/agreement?game=${game}&user=${user}`;
   query.delete('measure');
   return `/book?${query.toString()}`;
 });
-const marks = computed(() =>
-  current.value
-    ? [sayMarks(current.value.grade), sayBeside(current.value.grade, playbook.program.faults)]
-        .filter(Boolean)
-        .join('; ')
-    : '',
-);
+const where = computed(() => {
+  const { week, number, man, blocker } = current.value!;
+  return `${week === null ? 'Snap' : `Week ${week}, snap`} ${number}, ${man} at ${blocker}`;
+});
 const isFilmed = computed(() => (props.snap?.clips.length ?? 0) > 0);
 </script>
 
@@ -37,10 +34,7 @@ const isFilmed = computed(() => (props.snap?.clips.length ?? 0) > 0);
       <button class="plain" type="button" :disabled="reel.at.value + 1 >= count" @click="emit('go', 1)">
         <kbd>↓</kbd> next
       </button>
-      <span
-        >Week {{ current.week }}, snap {{ current.number }}, {{ current.man }} at {{ current.blocker }}:
-        {{ marks }}</span
-      >
+      <span>{{ where }}: {{ current.says }}</span>
       <span v-if="snap && !isFilmed" class="soft">There is no film of this snap.</span>
     </template>
   </p>

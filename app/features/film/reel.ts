@@ -1,21 +1,38 @@
 import { computed, ref, shallowRef } from 'vue';
 import { filterOfQuery } from '#core/grade/book/dimensions';
-import type { BookSnap } from '#core/grade/book/lines';
+import { disagreements, TwoMarksSchema } from '#core/grade/agreement/agreement';
+import { sayBeside, sayMarks } from '#core/grade/say-grade';
+import type { Grade } from '#core/model/grade';
 import { MEASURE_IDS, type Measure } from '#core/grade/book/measures';
 import { attempting } from '~/features/session/attempt';
 import { readSnaps } from '~/features/book/store';
+import { usePlaybook } from '~/features/playbook/store';
+import { request } from '~/features/session/request';
 
 /** More than anybody watches in a row. */
 const MOST = 200;
 
-/** Snaps behind a number of the Book, watched one after the other, over as many games as they are from. */
+/** One stop of a reel: a man on a snap, and what his marks say. */
+export interface Stop {
+  readonly snapId: number;
+  readonly number: number;
+  readonly week: number | null;
+  readonly blocker: string;
+  readonly man: string;
+  readonly says: string;
+}
+
+/** Snaps behind a number of the Book, or those on which two graders differ, watched one after the other over as many games as they are from. */
 export function useReel() {
+  const playbook = usePlaybook();
   const words = ref('');
-  const snaps = shallowRef<readonly BookSnap[]>([]);
+  const snaps = shallowRef<readonly Stop[]>([]);
   const at = ref(0);
   const problem = ref('');
   const attempt = attempting(problem);
-  const current = computed<BookSnap | null>(() => snaps.value[at.value] ?? null);
+  const current = computed<Stop | null>(() => snaps.value[at.value] ?? null);
+  const say = (grade: Grade): string =>
+    [sayMarks(grade), sayBeside(grade, playbook.program.faults)].filter(Boolean).join('; ');
 
   /** Takes up the reel an address names, at the snap that is shown; no words, no reel. */
   async function open(reel: string, snapId: number | null): Promise<void> {
@@ -25,17 +42,32 @@ export function useReel() {
       if (!reel) return;
       await attempt(async () => {
         const query = queryOf(reel);
-        const measure = MEASURE_IDS.find((m) => m === query.measure) ?? ('both' as Measure);
-        const found = await readSnaps(filterOfQuery(query), measure, 0, MOST);
-        if (words.value === reel) snaps.value = found.snaps;
+        const found = query.apart === undefined ? await behind(query) : await apart(String(query.apart));
+        if (words.value === reel) snaps.value = found;
       });
     }
     const shown = snaps.value.findIndex((s) => s.snapId === snapId);
     if (current.value?.snapId !== snapId && shown >= 0) at.value = shown;
   }
 
+  async function behind(query: Record<string, string | string[]>): Promise<Stop[]> {
+    const measure = MEASURE_IDS.find((m) => m === query.measure) ?? ('both' as Measure);
+    const found = await readSnaps(filterOfQuery(query), measure, 0, MOST);
+    return found.snaps.map(({ grade, ...s }) => ({ ...s, says: say(grade) }));
+  }
+
+  /** `apart`: the game and the user whose reading stands beside the grades. */
+  async function apart(of: string): Promise<Stop[]> {
+    const [game, user] = of.split('-');
+    const marks = await request<unknown[]>(`/api/games/${game}/agreement?user=${user}`);
+    return disagreements(marks.map((m) => TwoMarksSchema.parse(m))).map((m) => ({
+      ...{ snapId: m.snapId, number: m.number, week: null, blocker: m.blocker, man: m.man },
+      says: `${say(m.one)}, or ${say(m.other)}`,
+    }));
+  }
+
   /** The snap so many on, or `null` past an end; two men of one snap are two steps. */
-  function step(by: number): BookSnap | null {
+  function step(by: number): Stop | null {
     const next = snaps.value[at.value + by] ?? null;
     if (next) at.value += by;
     return next;

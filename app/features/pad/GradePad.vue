@@ -11,6 +11,7 @@ import { useFilm } from '~/features/film/store';
 import { useMarks } from '~/features/marks/store';
 import { sayProposal } from '~/features/propose/words';
 import { usePlaybook } from '~/features/playbook/store';
+import FindingPanel from '~/features/finding/FindingPanel.vue';
 import ManMarks from './ManMarks.vue';
 import TwoVersions from './TwoVersions.vue';
 import { askedOfMan } from './hands';
@@ -120,6 +121,7 @@ function allPlus(): void {
       @seek="(angle, frame) => emit('seek', angle, frame)"
       @frame="emit('frame')"
     />
+    <FindingPanel v-if="!film.readOnly && film.sheet === 'program'" />
     <div v-if="!film.readOnly" class="hands enter">
       <button class="plain all" type="button" @click="allPlus">
         <kbd>{{ capOf('rest') }}</kbd> {{ rest }}, next snap

@@ -4,7 +4,7 @@ export const name = '0008-grading';
 
 /**
  * Grades with a revision, with what was asked frozen beside them, and on sheets (0 is the program's grade, otherwise a user's own reading);
- * a revision of what a snap asks; the rubric of a season; and what the Book counts by, a row a grade. Grades of older builds had one fault.
+ * a revision of what a snap asks; the rubric of a season; what was found out about a snap; what players say to their grades; and what the Book counts by, a row a grade. Grades of older builds had one fault.
  */
 export async function up(queries: QueryInterface): Promise<void> {
   await queries.sequelize.query(`
@@ -27,6 +27,14 @@ export async function up(queries: QueryInterface): Promise<void> {
     update grades g set asked = (select jsonb_build_object('block', a->'block', 'target', a->'target', 'next', a->'next', 'partners', a->'partners',
         'role', coalesce(a->'technique'->'role', '"alone"'::jsonb), 'schools', coalesce(a->'technique'->'schools', '[]'::jsonb))
       from snaps s, jsonb_array_elements(s.body->'resolution'->'assignments') a where s.id = g.snap_id and a->>'blocker' = g.blocker limit 1);
+    create table snap_findings (id serial primary key, program_id integer not null references programs(id) on delete cascade,
+      snap_id integer not null unique references snaps(id) on delete cascade, user_id integer not null references users(id),
+      revision integer not null, body jsonb not null, changed_at timestamptz not null default now());
+    create table acknowledgements (id serial primary key, program_id integer not null references programs(id) on delete cascade,
+      game_id integer not null references games(id) on delete cascade, snap_id integer references snaps(id) on delete cascade,
+      player_id integer not null references players(id) on delete cascade, user_id integer not null references users(id),
+      question text not null default '', answer text not null default '', created_at timestamptz not null default now());
+    create index acknowledgements_game on acknowledgements (game_id);
     create table book_marks (grade_id integer primary key references grades(id) on delete cascade,
       program_id integer not null references programs(id) on delete cascade, season_id integer not null, game_id integer not null,
       snap_id integer not null, number smallint not null, player_id integer,
@@ -52,7 +60,7 @@ export async function up(queries: QueryInterface): Promise<void> {
 
 export async function down(queries: QueryInterface): Promise<void> {
   await queries.sequelize.query(`
-    drop table book_marks, book_snaps;
+    drop table book_marks, book_snaps, snap_findings, acknowledgements;
     delete from grades where sheet <> 0;
     alter table grades drop constraint grades_sheet;
     alter table grades add constraint grades_snap_id_blocker_key unique (snap_id, blocker);

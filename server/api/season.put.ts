@@ -1,0 +1,15 @@
+import * as z from 'zod';
+import { RubricRefSchema } from '#core/model/grade';
+import { requireMember } from '../session/member';
+import { readInput } from '../session/read-input';
+import { changeSeason } from '../usecases/grading';
+
+const Change = z.object({
+  rubric: RubricRefSchema.optional(),
+  passLine: z.number().min(0).max(1).nullable().optional(),
+});
+
+export default defineEventHandler(async (event) => {
+  const member = await requireMember(event, ['coach']);
+  return changeSeason(member, await readInput(event, Change));
+});
