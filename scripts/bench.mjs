@@ -23,8 +23,8 @@ try {
       format: 'esm',
       target: 'node20',
       outfile,
-      external: ['@playwright/test'],
-      alias: { '#core': join(root, 'core') },
+      external: ['@playwright/test', 'sequelize', 'pg', 'umzug', '@adonisjs/hash'],
+      alias: { '#core': join(root, 'core'), '#demo': join(root, 'demo') },
       logLevel: 'error',
       banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
     });

@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { FormationSchema } from '../model/formation';
 import { FrontSchema } from '../model/front';
+import { GradeRecordSchema } from '../grade/record';
 import { GradeSchema } from '../model/grade';
 import { IdentificationSchema } from '../model/identification';
 import { NamingSchema } from '../model/naming';
@@ -23,6 +24,7 @@ export const PUBLISHED = {
   space: SpaceSchema,
   naming: NamingSchema,
   grade: GradeSchema,
+  'grade-record': GradeRecordSchema,
   'golden-case': GoldenCaseSchema,
 } as const satisfies Record<string, z.ZodType>;
 

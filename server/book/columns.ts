@@ -10,8 +10,17 @@ export interface Column {
   readonly where: (name: string) => string;
   /** Every grade stands under exactly one value, so that the lines add up to everything. */
   readonly whole: boolean;
+  /** How a word of a filter is handed to `where`; as it is, without it. */
+  readonly read?: (word: string) => unknown;
 }
 
+/** Numbers that are said as words: asked for as numbers, so that their index is used; what is none of them holds for nothing. */
+const number = (column: string, whole = true): Column => ({
+  value: `${column}::text`,
+  where: (name) => `${column} = any(array[:${name}]::int[])`,
+  whole,
+  read: (word) => (/^\d{1,9}$/.test(word) ? Number(word) : -1),
+});
 const plain = (expression: string): Column => ({
   value: expression,
   where: (name) => `${expression} in (:${name})`,
@@ -35,7 +44,7 @@ const phase: Column = {
 
 /** Every dimension of the Book; a dimension without a line here does not compile. */
 export const COLUMNS: Readonly<Record<Dimension, Column>> = {
-  man: maybe('b.player_id::text'),
+  man: number('b.player_id', false),
   place: plain('b.blocker'),
   unit: plain('b.unit'),
   pair: maybe('b.pair'),
@@ -48,9 +57,9 @@ export const COLUMNS: Readonly<Record<Dimension, Column>> = {
   front: plain('b.front'),
   formation: plain('b.formation'),
   side: plain('b.side'),
-  down: plain('b.down::text'),
+  down: number('b.down'),
   distance: plain('b.distance'),
-  quarter: plain('b.quarter::text'),
+  quarter: number('b.quarter'),
   zone: maybe('b.zone'),
   gained: plain('b.gained'),
   opponent: {
@@ -59,8 +68,8 @@ export const COLUMNS: Readonly<Record<Dimension, Column>> = {
     where: (name) => `b.game_id in (select id from games where program_id = :program and opponent in (:${name}))`,
     whole: true,
   },
-  game: plain('b.game_id::text'),
-  season: plain('b.season_id::text'),
+  game: number('b.game_id'),
+  season: number('b.season_id'),
   rubric: plain('b.rubric'),
 };
 

@@ -1,11 +1,48 @@
-import type { Transaction } from 'sequelize';
+import { QueryTypes, type Transaction } from 'sequelize';
 import { markedOf } from '#core/grade/book/marked';
 import { playResultOf, snapColumns } from '#core/grade/book/play-result';
+import type { GradedSnap } from '#core/model/asked';
 import { PROGRAM_SHEET } from '#core/model/grade';
+import { ProgramBodySchema } from '#core/model/program';
 import { SHIPPED_SETTINGS } from '#core/model/settings';
 import { database } from '../db/database';
-import { gradeAsked, gradeBody, programBody, snapBody } from '../db/mappers';
-import { BookMarkRow, BookSnapRow, GameRow, GradeRow, ProgramRow, SnapRow } from '../db/models';
+import { gradeAsked, gradeBody, gradedSnap } from '../db/mappers';
+import { BookMarkRow, BookSnapRow, GradeRow, SnapRow } from '../db/models';
+
+/** What of the games and the program of snaps the Book needs. */
+interface Around {
+  readonly season: ReadonlyMap<number, number>;
+  readonly standardYards: number;
+}
+
+async function around(snaps: readonly SnapRow[], transaction: Transaction): Promise<Around> {
+  const sequelize = await database();
+  const games = [...new Set(snaps.map((s) => s.gameId))];
+  const rows = await sequelize.query<{ id: number; seasonId: number; settings: unknown }>(
+    `select g.id, g.season_id as "seasonId", p.body->'settings' as settings from games g join programs p on p.id = g.program_id where g.id in (:games)`,
+    { type: QueryTypes.SELECT, replacements: { games }, transaction },
+  );
+  const { settings = SHIPPED_SETTINGS } = ProgramBodySchema.parse({ settings: rows[0]?.settings ?? undefined });
+  return { season: new Map(rows.map((r) => [r.id, r.seasonId])), standardYards: settings.standardYards };
+}
+
+/** A snap and its grades as the Book counts them. */
+function counted(snap: SnapRow, body: GradedSnap, grades: readonly GradeRow[], { season, standardYards }: Around) {
+  const { id, programId, gameId, number } = snap;
+  const place = { snapId: id, programId, gameId, number, seasonId: season.get(gameId)! };
+  const own = grades
+    .filter((g) => g.asked !== null)
+    .map((row) => ({ row, blocker: row.blocker, grade: gradeBody(row) }));
+  const marks = own.flatMap(({ row, blocker, grade }) => {
+    const marked = markedOf(body, blocker, gradeAsked(row), grade);
+    return marked ? [{ ...marked, ...place, gradeId: row.id, playerId: row.playerId }] : [];
+  });
+  const { gain, result } = body.situation;
+  const results = body.logged.notCounted
+    ? []
+    : [{ ...snapColumns(body), ...place, gain, result, ...playResultOf(body, own, standardYards) }];
+  return { marks, results };
+}
 
 /**
  * Makes anew what the Book counts of these snaps, from the snaps and their grades. Whoever changes either calls it in the same transaction,
@@ -14,39 +51,50 @@ import { BookMarkRow, BookSnapRow, GameRow, GradeRow, ProgramRow, SnapRow } from
 export async function keepInBook(snaps: readonly SnapRow[], transaction: Transaction): Promise<void> {
   if (snaps.length === 0) return;
   const snapId = snaps.map((s) => s.id);
-  const [games, program] = [
-    await GameRow.findAll({
-      where: { id: [...new Set(snaps.map((s) => s.gameId))] },
-      attributes: ['id', 'seasonId'],
-      transaction,
-    }),
-    await ProgramRow.findByPk(snaps[0]!.programId, { transaction }),
-  ];
+  const beside = await around(snaps, transaction);
   const grades = await GradeRow.findAll({ where: { snapId, sheet: PROGRAM_SHEET }, transaction });
-  const { standardYards } = programBody(program!).settings ?? SHIPPED_SETTINGS;
-  const season = new Map(games.map((g) => [g.id, g.seasonId]));
-  const marks: Record<string, unknown>[] = [];
-  const results: Record<string, unknown>[] = [];
-  for (const snap of snaps) {
-    const { id, programId, gameId, number } = snap;
-    const place = { snapId: id, programId, gameId, number, seasonId: season.get(gameId)! };
-    const body = snapBody(snap);
-    const own = grades
-      .filter((g) => g.snapId === id && g.asked !== null)
-      .map((g) => ({ row: g, blocker: g.blocker, grade: gradeBody(g) }));
-    for (const { row, blocker, grade } of own) {
-      const marked = markedOf(body, blocker, gradeAsked(row), grade);
-      if (marked) marks.push({ ...marked, ...place, gradeId: row.id, playerId: row.playerId });
-    }
-    const { gain, result } = body.situation;
-    if (!body.logged.notCounted)
-      results.push({ ...snapColumns(body), ...place, gain, result, ...playResultOf(body, own, standardYards) });
-  }
+  const all = snaps.map((snap) =>
+    counted(
+      snap,
+      gradedSnap(snap),
+      grades.filter((g) => g.snapId === snap.id),
+      beside,
+    ),
+  );
   await BookMarkRow.destroy({ where: { snapId }, transaction });
   await BookSnapRow.destroy({ where: { snapId }, transaction });
-  await BookMarkRow.bulkCreate(marks, { transaction });
-  await BookSnapRow.bulkCreate(results, { transaction });
+  await BookMarkRow.bulkCreate(
+    all.flatMap((a) => a.marks),
+    { transaction },
+  );
+  await BookSnapRow.bulkCreate(
+    all.flatMap((a) => a.results),
+    { transaction },
+  );
 }
+
+/** The same for one snap whose grades are at hand, all of them; those that were taken away have left the Book with their row. */
+export async function keepSnapInBook(
+  snap: SnapRow,
+  body: GradedSnap,
+  grades: readonly GradeRow[],
+  transaction: Transaction,
+): Promise<void> {
+  const { marks, results } = counted(snap, body, grades, await around([snap], transaction));
+  const left = marks.map((m) => m.gradeId);
+  if (left.length < grades.length)
+    await BookMarkRow.destroy({
+      where: { gradeId: grades.map((g) => g.id).filter((id) => !left.includes(id)) },
+      transaction,
+    });
+  await BookMarkRow.bulkCreate(marks, { updateOnDuplicate: MARK_COLUMNS, transaction });
+  await BookSnapRow.bulkCreate(results, { updateOnDuplicate: ['blocked', 'pressured'], transaction });
+}
+/** What of a mark in the Book can change while it is the same man's on the same snap. */
+const MARK_COLUMNS = [
+  ...['block', 'pair', 'help', 'rubric', 'assignment', 'technique', 'finish', 'bothKept', 'outcome', 'film'],
+  ...['earned', 'possible', 'faults', 'facts', 'phasesDone', 'phasesNot'],
+] as never[];
 
 /** Snaps that are worked through at once. */
 const AT_ONCE = 200;

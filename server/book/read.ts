@@ -48,8 +48,9 @@ export function conditionOf({ program, player }: Reach, filter: BookFilter): Con
   for (const key of DIMENSION_IDS) {
     const wanted = filter[key];
     if (!wanted) continue;
-    parts.push(COLUMNS[key].where(`_${key}`));
-    values[`_${key}`] = wanted;
+    const { where, read } = COLUMNS[key];
+    parts.push(where(`_${key}`));
+    values[`_${key}`] = read ? wanted.map(read) : wanted;
   }
   return { sql: parts.join(' and '), values };
 }
@@ -89,18 +90,18 @@ export async function readLines(db: Sequelize, reach: Reach, filter: BookFilter,
   const { sql, values } = conditionOf(reach, filter);
   const { value, join = '' } = COLUMNS[by];
   const counts = by === 'phase' ? COUNTS.replaceAll('b.technique', 'v.kept') : COUNTS;
-  const rows = await db.query<CountRow>(
+  const counting = db.query<CountRow>(
     `select ${value} as key, ${counts} from book_marks b ${join} where ${sql} and ${value} is not null group by 1 order by marks desc, key`,
     { type: QueryTypes.SELECT, replacements: values },
   );
-  const lines = rows.map(lineOf);
-  if (by === 'fault') return lines;
-  const faults = await db.query<{ key: string; fault: string; count: number }>(
+  if (by === 'fault') return (await counting).map(lineOf);
+  const tagging = db.query<{ key: string; fault: string; count: number }>(
     `select ${value} as key, f.fault, count(*)::int as count from book_marks b ${join} cross join lateral unnest(b.faults) as f(fault)
      where ${sql} and b.faults <> '{}' and ${value} is not null group by 1, 2 order by count desc, fault`,
     { type: QueryTypes.SELECT, replacements: values },
   );
-  return lines.map((line) => ({
+  const [rows, faults] = await Promise.all([counting, tagging]);
+  return rows.map(lineOf).map((line) => ({
     ...line,
     faults: faults.filter((f) => f.key === line.key).map(({ fault, count }) => ({ fault, count })),
   }));

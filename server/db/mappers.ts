@@ -5,7 +5,7 @@ import { FilmBodySchema, type FilmBody } from '#core/model/film';
 import { CalibrationSchema, type Calibration } from '#core/model/calibration';
 import { MeasuringSchema, type Measuring } from '#core/model/measured';
 import { LineupSchema, type Lineup } from '#core/film/log/lineup';
-import { AskedSchema, type Asked } from '#core/model/asked';
+import { AskedSchema, GradedSnapSchema, type Asked, type GradedSnap } from '#core/model/asked';
 import { FindingSchema, type Finding } from '#core/model/finding';
 import { CutSchema, type Cut } from '#core/film/log/cut';
 import { FilmNoteSchema, type FilmNote } from '#core/model/film-note';
@@ -25,6 +25,8 @@ import type {
 
 /** Bodies are read by the core's schemas, so that a row nobody can read is found here and not on a screen. */
 export const snapBody = (row: SnapRow): SnapBody => SnapBodySchema.parse(row.body);
+/** What of a snap grades are written and counted by. */
+export const gradedSnap = (row: SnapRow): GradedSnap => GradedSnapSchema.parse(row.body);
 export const clipBody = (row: ClipRow): ClipBody => ClipBodySchema.parse(row.body);
 export const gradeBody = (row: GradeRow): Grade => GradeSchema.parse(row.body);
 export const gradeAsked = (row: GradeRow): Asked => AskedSchema.parse(row.asked);

@@ -4,9 +4,9 @@ import { askedOf } from '#core/grade/book/marked';
 import { findRubric } from '#core/grade/rubrics/index';
 import { PROGRAM_SHEET, type Grade } from '#core/model/grade';
 import type { GradeEntry, GradesConflict, GradesKept, GradesSent, OtherMark } from '#core/model/grade-entry';
-import { keepInBook } from '../book/keep';
+import { keepSnapInBook } from '../book/keep';
 import { database } from '../db/database';
-import { gradeBody, snapBody } from '../db/mappers';
+import { gradeBody, gradedSnap } from '../db/mappers';
 import { GameRow, GradeChangeRow, GradeRow, SnapRow, UserRow } from '../db/models';
 import type { Member } from '../session/member';
 import { fieldOf } from './field';
@@ -26,20 +26,21 @@ interface Meant {
  */
 export async function writeGrades(member: Member, snapId: number, sent: GradesSent): Promise<GradesKept> {
   const { programId, userId } = member;
-  await ownSnap(member, snapId);
   const sheet = sent.sheet === 'program' ? PROGRAM_SHEET : userId;
   refuseUnknownRubric(sent.entries);
   const sequelize = await database();
   return sequelize.transaction(async (transaction) => {
     // One grader at a time on a snap, so that every change is recorded against what it really replaced.
     const lock = transaction.LOCK.UPDATE;
-    const snap = (await SnapRow.findOne({ where: { id: snapId, programId }, lock, transaction }))!;
-    const body = snapBody(snap);
+    const snap = await SnapRow.findOne({ where: { id: snapId, programId }, lock, transaction });
+    if (!snap) throw none('snap');
+    const body = gradedSnap(snap);
     const asked = new Map(body.resolution.assignments.map((a) => [a.blocker, askedOf(a)]));
     refuseStrangers(sent.entries, asked);
-    const playerAt = await fieldOf(member, snap.gameId, transaction);
-    if (member.role === 'player') await refuseOthers(member, snap, sent, playerAt, transaction);
     const rows = await GradeRow.findAll({ where: { programId, snapId, sheet }, transaction });
+    const isNew = sent.entries.some((e) => !rows.some((r) => r.blocker === e.blocker));
+    const playerAt = isNew || member.role === 'player' ? await fieldOf(member, snap.gameId, transaction) : null;
+    if (member.role === 'player') await refuseOthers(member, snap, sent, playerAt!, transaction);
     const meant = sent.entries.map((entry): Meant => {
       const row = rows.find((r) => r.blocker === entry.blocker) ?? null;
       return { entry, row, before: row ? gradeBody(row) : null };
@@ -48,22 +49,29 @@ export async function writeGrades(member: Member, snapId: number, sent: GradesSe
     const changing = meant.filter(({ entry, before }) => !same(before, entry.grade));
     const kept: GradesKept = { revisions: {} };
     for (const { entry, row } of meant) kept.revisions[entry.blocker] = row?.revision ?? 0;
-    for (const { entry, row } of changing) {
-      const revision = (row?.revision ?? 0) + 1;
-      const now = { body: entry.grade, revision, entry: entry.entry, userId, changedAt: new Date() };
-      if (entry.grade === null) await row?.destroy({ transaction });
-      else if (row) await row.update({ ...now, asked: asked.get(entry.blocker)! }, { transaction });
-      else
-        await GradeRow.create(
-          {
-            ...now,
-            ...{ programId, snapId, sheet, blocker: entry.blocker, asked: asked.get(entry.blocker)! },
-            playerId: playerAt(entry.blocker, snap.number),
-          },
-          { transaction },
-        );
-      kept.revisions[entry.blocker] = entry.grade === null ? 0 : revision;
-    }
+    const taken = changing.flatMap(({ entry, row }) => (entry.grade === null && row ? [row.id] : []));
+    if (taken.length) await GradeRow.destroy({ where: { id: taken }, transaction });
+    const given = changing.flatMap(({ entry, row }) =>
+      entry.grade === null
+        ? []
+        : [
+            {
+              ...{ programId, snapId, sheet, userId, blocker: entry.blocker, entry: entry.entry, body: entry.grade },
+              asked: asked.get(entry.blocker)!,
+              playerId: row ? row.playerId : playerAt!(entry.blocker, snap.number),
+              revision: (row?.revision ?? 0) + 1,
+              changedAt: new Date(),
+            },
+          ],
+    );
+    const written = await GradeRow.bulkCreate(given, {
+      updateOnDuplicate: ['body', 'revision', 'entry', 'userId', 'asked', 'changedAt'],
+      conflictAttributes: ['snapId', 'sheet', 'blocker'],
+      returning: true,
+      transaction,
+    });
+    for (const { entry } of changing)
+      kept.revisions[entry.blocker] = given.find((g) => g.blocker === entry.blocker)?.revision ?? 0;
     await GradeChangeRow.bulkCreate(
       changing.map(({ entry, before }) => ({
         ...{ programId, snapId, sheet, userId },
@@ -73,7 +81,10 @@ export async function writeGrades(member: Member, snapId: number, sent: GradesSe
       })),
       { transaction },
     );
-    if (sheet === PROGRAM_SHEET && changing.length) await keepInBook([snap], transaction);
+    if (sheet === PROGRAM_SHEET && changing.length) {
+      const others = rows.filter((r) => !changing.some((c) => c.row === r));
+      await keepSnapInBook(snap, body, [...others, ...written], transaction);
+    }
     return kept;
   });
 }

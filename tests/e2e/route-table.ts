@@ -55,6 +55,7 @@ export const ROUTES: Readonly<Record<string, Route>> = {
   'PUT /api/season': { who: COACH, body: () => ({}) },
   'GET /api/grading/games': { who: STAFF },
   'GET /api/grading/questions': { who: STAFF },
+  'GET /api/grading/records': { who: STAFF },
   'GET /api/said': { who: ['player'] },
   'PUT /api/said/[id]': { who: STAFF, id: 'said', body: () => ({ answer: 'Look at your second step.' }) },
   'PUT /api/games/[id]/own-grades': { who: COACH, id: 'game', body: () => ({ ownGrades: false }) },

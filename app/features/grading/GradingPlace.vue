@@ -7,6 +7,7 @@ import { BLOCKS, type BlockId } from '#core/vocabulary/index';
 import { schemeName } from '~/features/board/scheme-names';
 import { sayWhen } from '~/features/pad/words';
 import { useSession } from '~/features/session/store';
+import InAndOut from './InAndOut.vue';
 import OwnFaults from './OwnFaults.vue';
 import { useGrading, type AskedRule, type GradedGame } from './store';
 
@@ -67,6 +68,7 @@ const walk = (q: AskedRule): string =>
           >
         </fieldset>
         <OwnFaults :disabled="!coach" />
+        <InAndOut />
       </section>
 
       <section aria-label="Games">

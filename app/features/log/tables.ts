@@ -10,10 +10,13 @@ export interface Table {
 }
 /** Larger than any log of a game. */
 const LARGEST = 1_000_000;
-const MOST_ROWS = 400;
+const MOST_SNAPS = { rows: 400, of: 'snaps' };
 
 /** Reads a file with values between commas, semicolons or tabs; a sentence when it is none. */
-export async function readTable(file: File): Promise<{ table: Table | null; problem: string }> {
+export async function readTable(
+  file: File,
+  { rows: mostRows, of }: { readonly rows: number; readonly of: string } = MOST_SNAPS,
+): Promise<{ table: Table | null; problem: string }> {
   const refuse = (why: string) => ({ table: null, problem: `${file.name} ${why}. Nothing was changed.` });
   if (file.size > LARGEST) return refuse(`is larger than ${LARGEST / 1_000_000} MB: no log of a game is`);
   const text = await readText(file);
@@ -23,7 +26,7 @@ export async function readTable(file: File): Promise<{ table: Table | null; prob
   if (broken) return refuse(`has a quotation mark that does not end, in row ${(broken.row ?? 0) + 1}`);
   const [headings, ...rows] = data;
   if (!headings || rows.length === 0) return refuse('has no row under its headings');
-  if (rows.length > MOST_ROWS) return refuse(`has ${rows.length} rows; a game has at most ${MOST_ROWS} snaps`);
+  if (rows.length > mostRows) return refuse(`has ${rows.length} rows; a game has at most ${mostRows} ${of}`);
   return { table: { headings, rows }, problem: '' };
 }
 

@@ -1,12 +1,16 @@
-import type { Asked } from '../../model/asked';
+import type { Asked, GradedSnap } from '../../model/asked';
 import type { Grade } from '../../model/grade';
-import type { Assignment } from '../../model/resolution';
-import type { SnapBody } from '../../model/snap';
 import { assignmentKept, bothKept, plusKept } from '../rubrics/rubric';
 import { rubricOf } from '../rubrics/index';
 import { snapColumns } from './play-result';
 
-export const askedOf = ({ block, target, next, partners, technique }: Assignment): Asked => ({
+export const askedOf = ({
+  block,
+  target,
+  next,
+  partners,
+  technique,
+}: GradedSnap['resolution']['assignments'][number]): Asked => ({
   block,
   target,
   next,
@@ -69,7 +73,7 @@ export interface Marked {
 
 /** What the Book keeps of a grade; `null` for a snap that is in no count, or a man who had no part in it. */
 export function markedOf(
-  { call, situation, logged }: Pick<SnapBody, 'call' | 'situation' | 'logged'>,
+  { call, situation, logged }: Pick<GradedSnap, 'call' | 'situation' | 'logged'>,
   blocker: string,
   asked: Asked,
   grade: Grade,

@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import type { Grade } from '../../model/grade';
-import type { Situation, SnapBody } from '../../model/snap';
+import type { GradedSnap } from '../../model/asked';
+import type { Situation } from '../../model/snap';
 import { classOfDistance, classOfGain, classOfZone } from '../../film/log/classes';
 import { bothKept } from '../rubrics/rubric';
 
@@ -32,7 +33,7 @@ export function isSuccess({ gain, distance, result }: Situation, standardYards: 
 
 /** What a snap and its grades come to. */
 export function playResultOf(
-  { situation, resolution }: Pick<SnapBody, 'situation' | 'resolution'>,
+  { situation, resolution }: Pick<GradedSnap, 'situation'> & { resolution: Pick<GradedSnap['resolution'], 'passing'> },
   grades: readonly { blocker: string; grade: Grade }[],
   standardYards: number,
 ): PlayResult {
@@ -52,7 +53,7 @@ export function playResultOf(
 }
 
 /** A snap as the Book's results count it. */
-export const snapColumns = ({ call, situation }: Pick<SnapBody, 'call' | 'situation'>) => ({
+export const snapColumns = ({ call, situation }: Pick<GradedSnap, 'call' | 'situation'>) => ({
   scheme: call.scheme,
   side: call.side,
   front: call.frontName,

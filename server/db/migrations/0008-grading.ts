@@ -52,6 +52,7 @@ export async function up(queries: QueryInterface): Promise<void> {
     create index book_snaps_season on book_snaps (program_id, season_id);
     create index book_snaps_game on book_snaps (game_id);
     create index book_marks_season on book_marks (program_id, season_id);
+    create index book_marks_faulty on book_marks (program_id, season_id) where faults <> '{}';
     create index book_marks_game on book_marks (game_id);
     create index book_marks_player on book_marks (program_id, player_id);
     create index book_marks_snap on book_marks (snap_id);

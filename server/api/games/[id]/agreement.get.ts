@@ -6,6 +6,7 @@ import { readTwoGraders } from '../../../usecases/grading';
 
 export default defineEventHandler(async (event) => {
   const member = await requireMember(event, STAFF);
+  const game = readId(event);
   const { user } = readQuery(event, z.object({ user: z.coerce.number().int().min(1) }));
-  return readTwoGraders(member, readId(event), user);
+  return readTwoGraders(member, game, user);
 });

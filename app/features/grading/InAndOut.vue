@@ -1,0 +1,147 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { readRecords, type ReadGrades } from '#core/grade/read-records';
+import { SnapItemSchema, SnapViewSchema } from '#core/model/game';
+import { readTable } from '~/features/log/tables';
+import { useMarks } from '~/features/marks/store';
+import { usePlaybook } from '~/features/playbook/store';
+import { attempting } from '~/features/session/attempt';
+import { request } from '~/features/session/request';
+import { allRecords, WAYS_OUT, type WayOut } from './records';
+import { useGrading } from './store';
+
+/** Grades out as open formats, and in from a table: tried first, and nothing is written until somebody says so. */
+const grading = useGrading();
+const playbook = usePlaybook();
+const box = useMarks();
+const problem = ref('');
+const attempt = attempting(problem);
+const progress = ref('');
+const own = computed(() => playbook.program.faults ?? []);
+
+const out = (way: WayOut): Promise<boolean> =>
+  attempt(async () => {
+    const records = await allRecords(null, (done, total) => (progress.value = `${done} of ${total}`));
+    await WAYS_OUT[way](records, own.value);
+    progress.value = '';
+  });
+
+const game = ref<number | null>(null);
+const read = ref<ReadGrades | null>(null);
+const written = ref('');
+async function take(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement;
+  const file = input.files?.[0];
+  input.value = '';
+  read.value = null;
+  written.value = '';
+  if (!file || game.value === null) return;
+  const { table, problem: trouble } = await readTable(file, MOST_MARKS);
+  problem.value = trouble;
+  if (!table) return;
+  await attempt(async () => {
+    const snaps = (await request<unknown[]>(`/api/games/${game.value}/snaps`)).map((s) => SnapItemSchema.parse(s));
+    const rubric = grading.season!.rubric;
+    read.value = readRecords(table.headings, table.rows, { snaps, rubric, own: own.value });
+  });
+}
+const MOST_MARKS = { rows: 4400, of: 'marks' };
+
+/** Writes what was read, snap by snap, each on the marks that stand there now. */
+const write = (): Promise<boolean> =>
+  attempt(async () => {
+    const { grades } = read.value!;
+    for (const snapId of new Set(grades.map((g) => g.snapId))) {
+      const snap = SnapViewSchema.parse(await request(`/api/snaps/${snapId}`));
+      const marks = grades
+        .filter((g) => g.snapId === snapId)
+        .map(({ blocker, grade }) => ({
+          blocker,
+          grade,
+          base: snap.grades.find((k) => k.blocker === blocker)?.revision ?? 0,
+        }));
+      await box.give(snap, 'program', marks);
+    }
+    written.value = `${grades.length} marks are in.`;
+    read.value = null;
+    await grading.load();
+  });
+</script>
+
+<template>
+  <div class="inout">
+    <h2>Out and in</h2>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <p class="ways">
+      <span>All grades as</span>
+      <button v-for="(_, way) in WAYS_OUT" :key="way" class="plain link" type="button" @click="out(way)">
+        {{ way }}
+      </button>
+      <span v-if="progress" class="soft" role="status">{{ progress }}</span>
+    </p>
+    <p class="ways">
+      <label
+        >Grades of
+        <select v-model="game">
+          <option :value="null">which game?</option>
+          <option v-for="g in grading.games" :key="g.id" :value="g.id">week {{ g.week }}, {{ g.opponent }}</option>
+        </select></label
+      >
+      <label v-if="game !== null" class="link"
+        >from a table <input class="visually-hidden" type="file" accept=".csv,.txt,.tsv" @change="take"
+      /></label>
+      <span v-if="written" role="status">{{ written }}</span>
+    </p>
+    <template v-if="read">
+      <p>
+        <b>{{ read.grades.length }} marks can be read.</b>
+        {{ read.problems.length ? `${read.problems.length} cells cannot; their rows would be left out.` : '' }} Nothing
+        is written yet.
+      </p>
+      <ul v-if="read.problems.length">
+        <li v-for="(p, i) in read.problems.slice(0, 40)" :key="i">Row {{ p.row }}, {{ p.heading }}: {{ p.says }}.</li>
+      </ul>
+      <p class="ways">
+        <button v-if="read.grades.length" class="plain link" type="button" @click="write">
+          write {{ read.grades.length }} marks
+        </button>
+        <button class="plain link" type="button" @click="read = null">leave it</button>
+      </p>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.inout {
+  display: grid;
+  gap: 6px;
+  padding-top: 10px;
+  font-size: 13px;
+}
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 12px;
+  align-items: baseline;
+}
+.problem {
+  color: var(--broken);
+}
+ul {
+  max-height: 200px;
+  overflow: auto;
+}
+select {
+  font: inherit;
+  background: var(--sheet);
+  color: var(--ink);
+}
+label.link {
+  color: var(--violet);
+  text-decoration: underline;
+  cursor: pointer;
+}
+label.link:focus-within {
+  outline: 2px solid var(--violet);
+}
+</style>

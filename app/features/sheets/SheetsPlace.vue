@@ -1,0 +1,153 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue';
+import { gradeSheet, type GradeSheet } from '#core/reports/grade-sheet';
+import type { BookLine } from '#core/grade/book/lines';
+import { BookPageSchema } from '#core/grade/book/lines';
+import { faultName } from '#core/model/faults';
+import { BLOCKS, type BlockId } from '#core/vocabulary/index';
+import { schemeName } from '~/features/board/scheme-names';
+import { queryOf, readSnaps } from '~/features/book/store';
+import { usePlaybook } from '~/features/playbook/store';
+import { attempting } from '~/features/session/attempt';
+import { request } from '~/features/session/request';
+import { useSession } from '~/features/session/store';
+import { savePdf } from './make';
+import { PAPERS, type Paper } from './pdf';
+
+/** Grade sheets on paper: one for each man, or for a unit together. */
+const session = useSession();
+const playbook = usePlaybook();
+const route = useRoute();
+const problem = ref('');
+const attempt = attempting(problem);
+const men = ref<BookLine[]>([]);
+const units = ref<BookLine[]>([]);
+const games = ref<BookLine[]>([]);
+const chosen = ref<string[]>([]);
+const paper = ref<Paper>('A4');
+const busy = ref('');
+const game = computed(() => (route.query.game ? String(route.query.game) : null));
+const filter = computed(() => (game.value ? { game: [game.value] } : {}));
+const of = computed(() => games.value.find((g) => g.key === game.value)?.label ?? 'All games');
+
+const lines = async (by: string, more = {}): Promise<BookLine[]> =>
+  BookPageSchema.parse(await request(`/api/book?${queryOf(more, { by })}`)).lines;
+onMounted(() =>
+  attempt(async () => {
+    [men.value, units.value, games.value] = await Promise.all([
+      lines('man', filter.value),
+      session.staff ? lines('unit', filter.value) : [],
+      lines('game'),
+    ]);
+    chosen.value = men.value.map((m) => `man ${m.key}`);
+  }),
+);
+
+const MOST = 200;
+async function sheetOf(key: string): Promise<GradeSheet> {
+  const [kind, ...rest] = key.split(' ') as ['man' | 'unit', ...string[]];
+  const value = rest.join(' ');
+  const line = (kind === 'man' ? men : units).value.find((l) => l.key === value)!;
+  const marks = [];
+  for (let skip = 0; skip < line.marks; skip += MOST)
+    marks.push(...(await readSnaps({ ...filter.value, [kind]: [value] }, 'both', skip, MOST)).snaps);
+  const words = {
+    play: (scheme: string, side: string) => `${schemeName(scheme)} ${side}`,
+    block: (block: string) => BLOCKS[block as BlockId]?.name ?? block,
+    fault: (fault: string) => faultName(fault, playbook.program.faults),
+    own: playbook.program.faults ?? [],
+  };
+  return gradeSheet(marks, { title: line.label, subtitle: `${session.member?.programName}, ${of.value}` }, words);
+}
+const make = (): Promise<boolean> =>
+  attempt(async () => {
+    const sheets: GradeSheet[] = [];
+    for (const key of chosen.value) {
+      busy.value = `${sheets.length + 1} of ${chosen.value.length}`;
+      sheets.push(await sheetOf(key));
+    }
+    await savePdf(`grades ${of.value.toLowerCase()}`, sheets, paper.value);
+    busy.value = '';
+  });
+</script>
+
+<template>
+  <div class="place">
+    <header>
+      <h1>Grade sheets, {{ of.toLowerCase() }}</h1>
+      <p class="soft">
+        A page or more for each, legible in black and white. They are records about people: hand each man his own.
+      </p>
+    </header>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <form class="choose" @submit.prevent="make">
+      <p v-if="!men.length && !problem" class="soft">Nothing is graded there.</p>
+      <fieldset v-if="men.length">
+        <legend>Men</legend>
+        <label v-for="m in men" :key="m.key"
+          ><input v-model="chosen" type="checkbox" :value="`man ${m.key}`" /> {{ m.label }}
+          <span class="soft">{{ m.marks }} marks</span></label
+        >
+      </fieldset>
+      <fieldset v-if="units.length">
+        <legend>Units</legend>
+        <label v-for="u in units" :key="u.key"
+          ><input v-model="chosen" type="checkbox" :value="`unit ${u.key}`" /> {{ u.label }}
+          <span class="soft">{{ u.marks }} marks</span></label
+        >
+      </fieldset>
+      <p v-if="men.length" class="ways">
+        <label
+          >Paper
+          <select v-model="paper">
+            <option v-for="(_, name) in PAPERS" :key="name" :value="name">{{ name }}</option>
+          </select></label
+        >
+        <button class="strong" type="submit" :disabled="!chosen.length || busy !== ''">
+          {{ busy ? `Writing ${busy}` : `${chosen.length} ${chosen.length === 1 ? 'sheet' : 'sheets'} as PDF` }}
+        </button>
+      </p>
+    </form>
+  </div>
+</template>
+
+<style scoped>
+header {
+  padding: 14px 20px 10px;
+  border-bottom: 1px solid var(--rule);
+}
+.problem {
+  padding: 8px 20px;
+  color: var(--broken);
+  font-weight: 600;
+}
+.choose {
+  padding: 14px 20px;
+  display: grid;
+  gap: 14px;
+  max-width: 520px;
+}
+fieldset {
+  border: 0;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  gap: 4px;
+}
+legend {
+  font-weight: 700;
+  font-size: 13px;
+  color: var(--soft);
+  padding-bottom: 4px;
+}
+.ways {
+  display: flex;
+  gap: 20px;
+  align-items: center;
+}
+select {
+  font: inherit;
+  background: var(--sheet);
+  color: var(--ink);
+}
+</style>

@@ -1,0 +1,156 @@
+import { QueryTypes } from 'sequelize';
+import { closeDatabase, openDatabase } from '../server/db/database';
+import { SnapRow } from '../server/db/models';
+import { loadDemo } from '../server/usecases/load-demo';
+import { readBook, readChoices, readPlayResults, readSnapsBehind } from '../server/usecases/book';
+import { readSnap } from '../server/usecases/film';
+import { writeGrades } from '../server/usecases/grades';
+import { findMember } from '../server/session/member';
+import { ALL_PLUS } from '#core/model/grade';
+import { DIMENSION_IDS } from '#core/grade/book/dimensions';
+
+/*
+ * The Book over 400,000 grades, in a database of its own on the server that BENCH_DATABASE_URL names: every way of counting beside a query
+ * written by hand for the same numbers, and saving a snap's grades beside the bare transaction. Rates are of one run.
+ */
+const GRADES = 400_000;
+const A_SNAP = 7;
+const A_GAME = 65;
+const A_SEASON = 11;
+const ROUNDS = 7;
+
+const server = process.env.BENCH_DATABASE_URL;
+const median = (all: number[]): number => all.sort((a, b) => a - b)[Math.floor(all.length / 2)]!;
+async function time(what: () => Promise<unknown>): Promise<number> {
+  const times: number[] = [];
+  await what();
+  for (let i = 0; i < ROUNDS; i++) {
+    const start = performance.now();
+    await what();
+    times.push(performance.now() - start);
+  }
+  return median(times);
+}
+
+async function main(url: string): Promise<void> {
+  const admin = await openDatabase(url);
+  await admin.query('drop database if exists chalk_bench with (force)');
+  await admin.query('create database chalk_bench');
+  await closeDatabase();
+  const db = await openDatabase(url.replace(/\/[^/]*$/, '/chalk_bench'));
+  await loadDemo();
+  await seed(db);
+  const coach = (await findMember(1, 1))!;
+  const [{ count }] = (await db.query('select count(*)::int as count from book_marks', {
+    type: QueryTypes.SELECT,
+  })) as [{ count: number }];
+  console.log(`${count} grades in the Book`);
+  const season = { season: ['1'] };
+  for (const [name, filter] of [
+    ['one season', season],
+    ['all seasons', {}],
+  ] as const) {
+    let worst = { by: '', ms: 0 };
+    for (const by of DIMENSION_IDS) {
+      const ms = await time(() => readBook(coach, by, filter));
+      if (ms > worst.ms) worst = { by, ms };
+    }
+    console.log(`${name}: slowest way of counting, by ${worst.by}, ${worst.ms.toFixed(0)} ms (goal 100)`);
+    const where = name === 'one season' ? 'program_id = 1 and season_id = 1' : 'program_id = 1';
+    const hand = await time(() =>
+      db.query(
+        `select player_id, count(*), count(*) filter (where assignment), count(assignment), count(*) filter (where technique), count(technique),
+           count(*) filter (where both_kept), count(both_kept), count(*) filter (where finish), count(finish), count(*) filter (where outcome), count(outcome),
+           count(*) filter (where film), count(film), sum(earned), sum(possible) from book_marks where ${where} group by 1;
+         select player_id, f, count(*) from book_marks, unnest(faults) f where ${where} group by 1, 2`,
+      ),
+    );
+    const own = await time(() => readBook(coach, 'man', filter));
+    console.log(
+      `${name}: by man ${own.toFixed(1)} ms, by hand ${hand.toFixed(1)} ms, ratio ${(own / hand).toFixed(2)} (goal 1.5)`,
+    );
+    console.log(
+      `${name}: snaps behind a number ${(await time(() => readSnapsBehind(coach, { ...filter, block: ['double'] }, 'both', { skip: 0, take: 50 }))).toFixed(0)} ms, plays ${(await time(() => readPlayResults(coach, 'play', filter))).toFixed(0)} ms, choices ${(await time(() => readChoices(coach, ['block'], filter))).toFixed(0)} ms`,
+    );
+  }
+  await saving(db, coach);
+  console.log(`memory ${Math.round(process.memoryUsage().rss / 1e6)} MB`);
+  await closeDatabase();
+}
+
+/** Copies the demo's graded snaps until there are so many grades, a season every eleven games. */
+async function seed(db: Awaited<ReturnType<typeof openDatabase>>): Promise<void> {
+  const snaps = Math.ceil(GRADES / A_SNAP);
+  await db.query(`
+    insert into seasons (program_id, name) select 1, 'Season ' || n from generate_series(1, ${Math.ceil(snaps / A_GAME / A_SEASON)}) n;
+    insert into games (program_id, season_id, opponent, week) select 1, 1 + n / ${A_SEASON}, 'Opponent ' || n % 9, 1 + n % ${A_SEASON}
+      from generate_series(0, ${Math.ceil(snaps / A_GAME) - 1}) n;
+    create temporary table new_snaps as
+      with g as (select id, season_id, row_number() over (order by id) - 1 as i from games where opponent like 'Opponent %')
+      select g.id as game_id, g.season_id, n as number, g.i * ${A_GAME} + n as at from g, generate_series(1, ${A_GAME}) n;
+    insert into snaps (program_id, game_id, number, body) select 1, game_id, number, '{}' from new_snaps;
+    insert into grades (program_id, snap_id, blocker, player_id, body, user_id, asked)
+      select 1, s.id, seat, 1 + (s.id + ord) % 12, '{"assignment":"right","technique":"plus","note":"","faults":[]}', 1,
+        '{"block":"double","target":"T","next":"M","partners":[],"role":"inner","schools":[]}'
+      from snaps s, unnest(array['LT','LG','C','RG','RT','Y','H']) with ordinality as m(seat, ord) where s.body = '{}';
+    insert into book_marks select g.id, 1, n.season_id, s.game_id, s.id, s.number, g.player_id, g.blocker,
+        case when g.blocker in ('LT','RT') then 'tackles' when g.blocker in ('LG','RG') then 'guards' else 'centre' end,
+        case when g.id % 3 = 0 then 'C and LG' end, (array['power','duo','inside-zone-z1','counter-gt','outside-zone'])[1 + g.id % 5],
+        (array['left','right'])[1 + s.id % 2], (array['Over','Under','Odd','Tite','Bear'])[1 + s.id % 5], 'H right',
+        (array['double','drive','reach','climb','help','pull-lead','man','back'])[1 + g.id % 8], (array['alone','helped'])[1 + g.id % 2],
+        1 + s.number / 17, 1 + s.id % 4, (array['short','middle','long'])[1 + s.id % 3], 'our half', 'gained', 'assignment-technique@1',
+        g.id % 30 <> 0, g.id % 6 <> 0, null, g.id % 30 <> 0 and g.id % 6 <> 0, case when g.id % 3 = 0 then g.id % 2 = 0 end, null,
+        (g.id % 3)::real / 2, 1, case when g.id % 6 = 0 then array['high-pads'] else '{}'::text[] end, '{}', '{}', '{}'
+      from grades g join snaps s on s.id = g.snap_id join new_snaps n on n.game_id = s.game_id and n.number = s.number where s.body = '{}';
+    insert into book_snaps select s.id, 1, n.season_id, s.game_id, s.number, (array['power','duo','inside-zone-z1'])[1 + s.id % 3], 'right', 'Over', 'H right',
+        1, 1, 'long', 'our half', 'gained', s.id % 9, 'went on', s.id % 4 = 0, s.id % 2 = 0, false, false, s.id % 3 <> 0, false
+      from snaps s join new_snaps n on n.game_id = s.game_id and n.number = s.number where s.body = '{}';
+    analyze;
+  `);
+  await db.query('vacuum analyze book_marks');
+}
+
+/** Saving all marks of a snap beside the same rows written bare in one transaction. */
+async function saving(
+  db: Awaited<ReturnType<typeof openDatabase>>,
+  coach: NonNullable<Awaited<ReturnType<typeof findMember>>>,
+): Promise<void> {
+  const rows = await SnapRow.findAll({ where: { gameId: 2 }, limit: ROUNDS + 1, order: [['number', 'DESC']] });
+  let i = 0;
+  const own = await time(async () => {
+    const snap = rows[i++ % rows.length]!;
+    const seen = await readSnap(coach, snap.id);
+    const start = performance.now();
+    const entries = seen.resolution.assignments.map(({ blocker }) => ({
+      entry: crypto.randomUUID(),
+      blocker,
+      grade: { ...ALL_PLUS, note: `round ${i}` },
+      base: seen.grades.find((g) => g.blocker === blocker)?.revision ?? 0,
+      follows: [],
+    }));
+    await writeGrades(coach, snap.id, { sheet: 'program', snapRevision: seen.revision, entries });
+    spent.push(performance.now() - start);
+  });
+  const bare = await time(() =>
+    db.transaction(async (transaction) => {
+      const snap = rows[i++ % rows.length]!;
+      await db.query(`select id from snaps where id = ${snap.id} for update`, { transaction });
+      await db.query(
+        `update grades set body = jsonb_set(body, '{note}', to_jsonb('bare ${i}'::text)), revision = revision + 1 where snap_id = ${snap.id} and sheet = 0`,
+        { transaction },
+      );
+      await db.query(
+        `insert into grade_changes (program_id, snap_id, blocker, user_id, before, after) select 1, snap_id, blocker, 1, body, body from grades where snap_id = ${snap.id} and sheet = 0`,
+        { transaction },
+      );
+    }),
+  );
+  const wrote = median(spent.slice(1));
+  console.log(
+    `saving a snap’s marks ${wrote.toFixed(1)} ms (with reading it ${own.toFixed(1)}), the bare transaction ${bare.toFixed(1)} ms, ratio ${(wrote / bare).toFixed(2)} (goal 1.5)`,
+  );
+}
+const spent: number[] = [];
+
+if (server) await main(server);
+else console.log('BENCH_DATABASE_URL names no PostgreSQL server whose databases may be made and dropped');

@@ -1,0 +1,175 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { readFile } from 'node:fs/promises';
+import { enter, snapsOf } from './people';
+
+test('a snap takes one key when all did their job, about three for an exception, and one for the next', async ({
+  page,
+}) => {
+  await enter(page, 'coach', '/film');
+  const snap = (await snapsOf(page))[13]!;
+  await page.goto(`/film/${snap.id}`);
+  await expect(page.getByRole('button', { name: 'Mark LG' })).toBeVisible();
+  for (const key of ['4', 's', 'Enter']) await page.keyboard.press(key);
+  await expect(page.getByText('Snap 15:')).toBeVisible();
+  await expect(page.getByText('all marks saved')).toBeVisible();
+  const graded = (await snapsOf(page))[13]!.graded as unknown as { blocker: string; grade: { faults: string[] } }[];
+  expect(graded).toHaveLength(snap.asked.length);
+  expect(graded.filter((g) => g.grade.faults.length)).toHaveLength(1);
+});
+
+test('keys pressed before the next snap is there go to that one, and undo brings everything back', async ({ page }) => {
+  await enter(page, 'coach', '/film');
+  const snaps = await snapsOf(page);
+  await page.goto(`/film/${snaps[14]!.id}`);
+  await expect(page.getByRole('button', { name: 'Mark LG' })).toBeVisible();
+  await page.route(`**/api/snaps/${snaps[15]!.id}`, async (route) => {
+    await new Promise((go) => setTimeout(go, 600));
+    await route.continue();
+  });
+  await page.keyboard.press('Enter');
+  for (const key of ['2', 'x']) await page.keyboard.press(key);
+  await expect(page.getByText('Snap 16:')).toBeVisible();
+  await expect(page.getByText('all marks saved')).toBeVisible();
+  await expect.poll(async () => (await snapsOf(page))[15]!.graded.map((g) => g.blocker)).toEqual(['LG']);
+  await page.keyboard.press('Control+z');
+  await expect.poll(async () => (await snapsOf(page))[15]!.graded).toEqual([]);
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText('Snap 15:')).toBeVisible();
+  await expect.poll(async () => (await snapsOf(page))[14]!.graded).toEqual([]);
+});
+
+test('what the film proposes stands beside, and is taken by one key; the Book counts its hits', async ({ page }) => {
+  await enter(page, 'coach', '/film');
+  const snap = (await snapsOf(page))[7]!;
+  await page.goto(`/film/${snap.id}`);
+  await expect(page.getByRole('rowheader', { name: 'Film says' })).toBeVisible();
+  const before = snap.graded.length;
+  await page.keyboard.press('Shift+Y');
+  await expect(page.getByText('Snap 9:')).toBeVisible();
+  await expect(page.getByText('all marks saved')).toBeVisible();
+  expect((await snapsOf(page))[7]!.graded.length).toBeGreaterThanOrEqual(before);
+  await page.goto('/book?by=man&opponent=Fennick%20Otters');
+  await expect(page.getByRole('columnheader', { name: 'Film said so' })).toBeVisible();
+});
+
+test('two graders of one man see both versions, and nothing is overwritten', async ({ page, browser }) => {
+  await enter(page, 'coach', '/film');
+  const snap = (await snapsOf(page))[18]!;
+  await page.goto(`/film/${snap.id}`);
+  await expect(page.getByRole('button', { name: 'Mark RT' })).toBeVisible();
+  const other = await (await browser.newContext()).newPage();
+  await enter(other, 'assistant', `/film/${snap.id}`);
+  await expect(other.getByRole('button', { name: 'Mark RT' })).toBeVisible();
+  await other.keyboard.press('5');
+  await other.keyboard.press('x');
+  await expect(other.getByText('all marks saved')).toBeVisible();
+  await page.keyboard.press('5');
+  await page.keyboard.press('w');
+  const aside = page.getByRole('region', { name: 'Marks that lie aside' });
+  await expect(aside).toContainText('Theo Brandt');
+  await expect(aside).toContainText('assignment wrong');
+  const axe = await new AxeBuilder({ page }).analyze();
+  expect(axe.violations.map((v) => v.id)).toEqual([]);
+  await page.reload();
+  await expect(aside).toContainText('Somebody else has marked him meanwhile');
+  await aside.getByRole('button', { name: 'Mine stands' }).click();
+  await expect(aside).toHaveCount(0);
+  const mark = (await snapsOf(page))[18]!.graded as unknown as { blocker: string; grade: { assignment: string } }[];
+  expect(mark.find((g) => g.blocker === 'RT')!.grade.assignment).toBe('wrong');
+  await other.context().close();
+});
+
+test('who came free is said by rule, asked about with its front, and listed', async ({ page }) => {
+  await enter(page, 'coach', '/film');
+  const snap = (await snapsOf(page))[19]!;
+  await page.goto(`/film/${snap.id}`);
+  await page.getByText('What happened').click();
+  const free = page.locator('details', { hasText: 'What happened' });
+  await free.getByRole('button', { name: 'T', exact: true }).click();
+  await expect(free.getByText(/T (was|belongs to|was to be)/)).toBeVisible();
+  await free.getByRole('button', { name: 'ask about the rule' }).click();
+  await free.getByRole('textbox', { name: 'Question about the rule' }).fill('Whose is he when he slants?');
+  await free.getByRole('button', { name: 'file it with this front' }).click();
+  await expect(free.getByText('Asked about T: Whose is he when he slants?')).toBeVisible();
+  await page.goto('/book/grading');
+  await expect(page.getByText('Whose is he when he slants?')).toBeVisible();
+  expect((await new AxeBuilder({ page }).analyze()).violations.map((v) => v.id)).toEqual([]);
+  await page.getByRole('link', { name: 'on the board' }).click();
+  await expect(page).toHaveURL(/walkthrough/);
+});
+
+test('two readings of a game are held against each other, watched in a row and settled', async ({ page }) => {
+  await enter(page, 'coach', '/book/grading');
+  await page.getByRole('link', { name: 'Theo Brandt beside the grades' }).click();
+  await expect(page.getByRole('table', { name: 'Agreement' })).toContainText('Technique');
+  const left = page.getByRole('heading', { name: /\d+ of \d+ to settle/ });
+  const count = Number(/^\d+/.exec((await left.textContent())!)![0]);
+  expect(count).toBeGreaterThan(5);
+  await page.getByRole('button', { name: 'this one stands' }).first().click();
+  await expect(left).toHaveText(new RegExp(`^${count - 1} of`));
+  await page.getByRole('link', { name: 'Watch them one after the other' }).click();
+  const reel = page.getByRole('group', { name: 'Snaps behind a number' });
+  await expect(reel).toContainText(`1 of ${count - 1}`);
+  await page.keyboard.press('ArrowDown');
+  await expect(reel).toContainText(`2 of ${count - 1}`);
+});
+
+test('another rubric holds for what is graded from then on, and what stood stays', async ({ page }) => {
+  await enter(page, 'coach', '/book/grading');
+  await page.getByRole('radio', { name: /^Points, nought to four/ }).check();
+  await expect(page.getByRole('status')).toContainText('From now on: Points, nought to four');
+  const snap = (await snapsOf(page))[20]!;
+  await page.goto(`/film/${snap.id}`);
+  await expect(page.getByRole('button', { name: 'Mark LT' })).toBeVisible();
+  await page.keyboard.press('1');
+  await page.keyboard.press('p');
+  await page.keyboard.press('+');
+  await expect(page.getByText('4 points')).toBeVisible();
+  await expect(page.getByText('all marks saved')).toBeVisible();
+  const view = (await (await page.request.get(`/api/snaps/${snap.id}`)).json()) as {
+    grades: { grade: { rubric: string; points: number } }[];
+  };
+  expect(view.grades[0]!.grade).toMatchObject({ rubric: 'points@1', points: 4 });
+  await page.keyboard.press('Backspace');
+  await page.goto('/book/grading');
+  await page.getByRole('radio', { name: /^Assignment and technique/ }).check();
+  await expect(page.getByRole('status')).toContainText('Assignment and technique');
+});
+
+test('a table of the Book goes out, grades come in from a table once it was tried, sheets are paper', async ({
+  page,
+}) => {
+  await enter(page, 'coach', '/book?by=block&opponent=Quillport%20Terns');
+  const [csv] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'this table as CSV' }).first().click(),
+  ]);
+  expect(await readFile(await csv.path(), 'utf8')).toMatch(/^block,marks,Right man/);
+  const [sheet] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'as a spreadsheet' }).first().click(),
+  ]);
+  expect((await readFile(await sheet.path())).subarray(0, 2).toString()).toBe('PK');
+
+  await page.goto('/book/grading');
+  await page.getByLabel('Grades of').selectOption({ label: 'week 5, Fennick Otters' });
+  const upload = page.locator('input[type=file]');
+  const table = 'snap,place,assignment,technique,faults\n22,LT,right,minus,lunge\n22,C,maybe,plus,\n';
+  await upload.setInputFiles({ name: 'grades.csv', mimeType: 'text/csv', buffer: Buffer.from(table) });
+  await expect(page.getByText('1 marks can be read.')).toBeVisible();
+  await expect(page.getByText('Row 3, assignment: "maybe" is none of')).toBeVisible();
+  expect((await snapsOf(page))[21]!.graded).toEqual([]);
+  await page.getByRole('button', { name: 'write 1 marks' }).click();
+  await expect(page.getByText('1 marks are in.')).toBeVisible();
+  expect((await snapsOf(page))[21]!.graded.map((g) => g.blocker)).toEqual(['LT']);
+
+  await page.goto('/book/sheets?game=2');
+  await expect(page.getByRole('button', { name: /sheets as PDF/ })).toBeEnabled();
+  await page.getByLabel('Paper').selectOption('Letter');
+  const [pdf] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: /sheets as PDF/ }).click(),
+  ]);
+  expect((await readFile(await pdf.path())).subarray(0, 5).toString()).toBe('%PDF-');
+});
