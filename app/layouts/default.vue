@@ -5,7 +5,7 @@ import { useSession } from '~/features/session/store';
 const session = useSession();
 const theme = useTheme();
 
-const places = [
+const places: readonly { to: string; name: string; staff: boolean; players?: boolean }[] = [
   { to: '/rules', name: 'Rules', staff: true },
   { to: '/fronts', name: 'Fronts', staff: true },
   { to: '/formations', name: 'Formations', staff: true },
@@ -13,6 +13,7 @@ const places = [
   { to: '/walkthrough', name: 'Walkthrough', staff: false },
   { to: '/protection', name: 'Protection', staff: true },
   { to: '/film', name: 'Film', staff: true },
+  { to: '/mine', name: 'Mine', staff: false, players: true },
   { to: '/book', name: 'Book', staff: false },
   { to: '/team', name: 'Team', staff: true },
 ];
@@ -40,7 +41,7 @@ async function leave(): Promise<void> {
     <nav class="no-print" aria-label="Places">
       <p class="brand">Violet{{ ' ' }}<br />Chalk</p>
       <ul>
-        <li v-for="place in places.filter((p) => session.staff || !p.staff)" :key="place.to">
+        <li v-for="place in places.filter((p) => (session.staff ? !p.players : !p.staff))" :key="place.to">
           <NuxtLink :to="place.to" :class="{ here: isHere(place.to) }">{{ place.name }}</NuxtLink>
         </li>
       </ul>

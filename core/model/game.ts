@@ -56,6 +56,8 @@ export const SnapViewSchema = SnapBodySchema.extend({
   /** One's own reading beside them. */
   own: z.array(KeptMarkSchema),
   notes: z.array(KeptNoteSchema),
+  /** A player may mark himself on it, on a sheet of his own. */
+  ownGrades: z.boolean().default(false),
   /** Who played where on this snap, and with which number. */
   field: z.array(z.object({ seat: z.string(), name: z.string(), number: z.int() })),
 });

@@ -72,7 +72,7 @@ async function rubricOfGame(gameId: number): Promise<string> {
 /** Players see a snap only once its game is published, and of its grades only their own. */
 export async function readSnap(member: Member, snapId: number): Promise<SnapView> {
   const row = await ownSnap(member, snapId);
-  await requirePublished(member, row.gameId);
+  const game = await openGame(member, row.gameId);
   const body = snapBody(row);
   const where = { programId: member.programId, snapId };
   const [clips, grades] = await Promise.all([
@@ -88,7 +88,8 @@ export async function readSnap(member: Member, snapId: number): Promise<SnapView
     clips: clips.map((c) => ({ ...clipBody(c), id: c.id, angle: c.angle })),
     revision: row.revision,
     rubric: await rubricOfGame(row.gameId),
-    grades: marksOn(PROGRAM_SHEET, grades),
+    grades: member.role === 'player' && !game.published ? [] : marksOn(PROGRAM_SHEET, grades),
+    ownGrades: (game.ownGrades ?? false) && !game.published,
     own: marksOn(member.userId, grades),
     notes: await notesOf(
       member,
@@ -98,10 +99,11 @@ export async function readSnap(member: Member, snapId: number): Promise<SnapView
   };
 }
 
-async function requirePublished(member: Member, gameId: number): Promise<void> {
-  if (member.role !== 'player') return;
-  if (!(await GameRow.findOne({ where: { id: gameId, programId: member.programId, published: true } })))
-    throw none('snap');
+/** The game of a snap, if it is open to the member: to a player once it is published, or while he is to grade himself. */
+async function openGame({ role, programId }: Member, gameId: number): Promise<GameRow> {
+  const game = await GameRow.findOne({ where: { id: gameId, programId } });
+  if (!game || (role === 'player' && !game.published && !game.ownGrades)) throw none('snap');
+  return game;
 }
 
 /** Says which frames are the snap, the first contact and the whistle; those not given stay. Frames that are not in the clip, or in another order, are refused. */
@@ -140,6 +142,6 @@ export async function addGame(
 /** Where a clip is in the storage; empty when its film was deleted. */
 export async function clipFile(member: Member, clipId: number): Promise<string> {
   const clip = await ownClip(member, clipId);
-  await requirePublished(member, (await ownSnap(member, clip.snapId)).gameId);
+  await openGame(member, (await ownSnap(member, clip.snapId)).gameId);
   return clip.file;
 }

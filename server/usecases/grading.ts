@@ -4,7 +4,8 @@ import type { TwoMarks } from '#core/grade/agreement/agreement';
 import { findRubric } from '#core/grade/rubrics/index';
 import { PROGRAM_SHEET } from '#core/model/grade';
 import { database } from '../db/database';
-import { gradeAsked, gradeBody } from '../db/mappers';
+import { playerAt } from '#core/film/log/lineup';
+import { gradeAsked, gradeBody, gradedSnap, lineupOf } from '../db/mappers';
 import { AcknowledgementRow, GameRow, GradeRow, PlayerRow, SeasonRow, SnapRow } from '../db/models';
 import type { Member } from '../session/member';
 import { none, ownGame } from './owned';
@@ -15,6 +16,8 @@ export interface SeasonView {
   readonly rubric: string;
   /** The coach's own pass line, 0 to 1; `null`: the rubric's. */
   readonly passLine: number | null;
+  /** How many seasons there are beside it. */
+  readonly others: number;
 }
 
 async function newestSeason({ programId }: Member): Promise<SeasonRow> {
@@ -22,11 +25,12 @@ async function newestSeason({ programId }: Member): Promise<SeasonRow> {
   const row = await SeasonRow.findOne({ where: { programId }, order: [['id', 'DESC']] });
   return row ?? SeasonRow.create({ programId, name: 'Season' });
 }
-const seasonView = ({ id, name, rubric, passLine }: SeasonRow): SeasonView => ({
+const seasonView = async ({ id, programId, name, rubric, passLine }: SeasonRow): Promise<SeasonView> => ({
   id,
   name,
   rubric,
   passLine: passLine ?? null,
+  others: (await SeasonRow.count({ where: { programId } })) - 1,
 });
 
 /** With what this season's snaps are graded. */
@@ -187,4 +191,47 @@ export async function answerPlayer({ programId }: Member, id: number, answer: st
   await database();
   const [count] = await AcknowledgementRow.update({ answer }, { where: { id, programId } });
   if (count === 0) throw none('question');
+}
+
+/** A game as a player has it: published, or to be graded by himself first, with his own snaps of it. */
+export interface OwnGame {
+  readonly id: number;
+  readonly opponent: string;
+  readonly week: number;
+  readonly published: boolean;
+  /** His snaps, where he is to grade himself. */
+  readonly snaps: readonly {
+    readonly id: number;
+    readonly number: number;
+    readonly seat: string;
+    readonly marked: boolean;
+  }[];
+}
+
+/** The games that are open to a player, and what he has said to them. */
+export async function readMine(member: Member): Promise<{ games: OwnGame[]; said: (Said & { gameId: number })[] }> {
+  const { programId, playerId, userId } = member;
+  await database();
+  const games = await GameRow.findAll({
+    where: { programId, [Op.or]: [{ published: true }, { ownGrades: true }] },
+    order: [['week', 'DESC']],
+  });
+  const players = await PlayerRow.findAll({ where: { programId } });
+  const own = await Promise.all(
+    games.map(async (game): Promise<OwnGame> => {
+      const { id, opponent, week, published } = game;
+      if (published) return { id, opponent, week, published, snaps: [] };
+      const snaps = await SnapRow.findAll({ where: { programId, gameId: id }, order: [['number', 'ASC']] });
+      const marks = await GradeRow.findAll({ where: { programId, snapId: snaps.map((s) => s.id), sheet: userId } });
+      const lineup = lineupOf(game);
+      const his = snaps.flatMap((snap) => {
+        const seats = gradedSnap(snap).resolution.assignments.map((a) => a.blocker);
+        const seat = seats.find((s) => playerAt(lineup, players, s, snap.number) === playerId);
+        if (seat === undefined || playerId === null) return [];
+        return [{ id: snap.id, number: snap.number, seat, marked: marks.some((m) => m.snapId === snap.id) }];
+      });
+      return { id, opponent, week, published, snaps: his };
+    }),
+  );
+  return { games: own, said: await ownSaid(member) };
 }

@@ -56,7 +56,7 @@ export const ROUTES: Readonly<Record<string, Route>> = {
   'GET /api/grading/games': { who: STAFF },
   'GET /api/grading/questions': { who: STAFF },
   'GET /api/grading/records': { who: STAFF },
-  'GET /api/said': { who: ['player'] },
+  'GET /api/mine': { who: ['player'] },
   'PUT /api/said/[id]': { who: STAFF, id: 'said', body: () => ({ answer: 'Look at your second step.' }) },
   'PUT /api/games/[id]/own-grades': { who: COACH, id: 'game', body: () => ({ ownGrades: false }) },
   'GET /api/games/[id]/agreement': { who: STAFF, id: 'game', query: '?user=2' },

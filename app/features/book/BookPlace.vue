@@ -25,9 +25,13 @@ const wanted = computed<{ by: Dimension; filter: BookFilter }>(() => ({
   filter: filterOfQuery(route.query),
 }));
 const go = (by: Dimension, filter: BookFilter): void => void navigateTo({ path: '/book', query: { by, ...filter } });
-onMounted(() => {
-  void book.look(wanted.value.by, wanted.value.filter);
-  void grading.loadSeason();
+/** Without any word in the address this season is looked at, where there are others. */
+onMounted(async () => {
+  await grading.loadSeason();
+  const { season } = grading;
+  if (Object.keys(route.query).length === 0 && season && season.others > 0)
+    return go(wanted.value.by, { season: [String(season.id)] });
+  await book.look(wanted.value.by, wanted.value.filter);
 });
 watch(wanted, ({ by, filter }, old) => {
   if (route.path === '/book' && JSON.stringify({ by, filter }) !== JSON.stringify(old)) void book.look(by, filter);

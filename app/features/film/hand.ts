@@ -84,6 +84,8 @@ export interface Hand {
   readonly says: string;
   readonly group: 'Film' | 'Snaps' | 'The man in hand';
   readonly staff?: true;
+  /** It marks a man: also for a player who grades himself. */
+  readonly marks?: true;
   /** It changes what is kept of the snap: nothing for the room, where nobody sees what it does. */
   readonly keeps?: true;
   /** `false` when it has nothing to do now. */

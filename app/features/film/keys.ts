@@ -150,6 +150,7 @@ export const FILM_HANDS: readonly Hand[] = [
   { name: 'after', key: 'ArrowDown', cap: '↓', says: 'the snap after', group: 'Snaps', does: (h) => h.go(1) },
   {
     name: 'rest',
+    marks: true,
     key: 'Enter',
     cap: 'Enter',
     says: 'everybody else did his job, next snap',
@@ -224,7 +225,8 @@ export function useFilmKeys(hands: Hands): { naming: Ref<boolean> } {
     const column = /^[1-9]$/.test(event.key) ? hands.columns.value[Number(event.key) - 1] : undefined;
     if (column) return (film.selected = column.id);
     const hand = FILM_HANDS.find((h) => h.key === event.key);
-    if (!hand || (hand.staff && film.readOnly) || (hand.keeps && hands.inRoom?.value)) return false;
+    const isClosed = hand?.staff && film.readOnly && !(hand.marks && film.mayMark);
+    if (!hand || isClosed || (hand.keeps && hands.inRoom?.value)) return false;
     if (event.shiftKey && event.key === 'ArrowLeft') return hands.step(-FAR);
     if (event.shiftKey && event.key === 'ArrowRight') return hands.step(FAR);
     if (hand.name === 'facts' && film.selected) naming.value = true;
@@ -233,7 +235,7 @@ export function useFilmKeys(hands: Hands): { naming: Ref<boolean> } {
 
   useKeys((event) => (hands.writing?.value ? false : press(event)));
   useEventListener('keydown', (event: KeyboardEvent) => {
-    if (!(event.ctrlKey || event.metaKey) || event.key !== 'z' || inField(event.target) || film.readOnly) return;
+    if (!(event.ctrlKey || event.metaKey) || event.key !== 'z' || inField(event.target) || !film.mayMark) return;
     event.preventDefault();
     hands.undo();
   });

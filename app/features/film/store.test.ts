@@ -21,6 +21,7 @@ const game = (id: number, week: number): GameItem => ({ id, opponent: 'Terns', w
 
 /** A server with two games, in memory; each request can wait, be refused, or find nobody. */
 let server: MarksServer;
+let ownGrades = false;
 let reachable: boolean;
 let held: { url: string; go: () => void }[] | null;
 let asked: string[];
@@ -42,8 +43,9 @@ const view = (id: number): SnapView => ({
   rubric: 'assignment-technique@1',
   grades: server.of(id).map((mark) => ({ ...mark, asked: { ...ASKED, partners: [], schools: [] } })),
   own: [],
+  ownGrades,
   notes: [],
-  field: [],
+  field: ownGrades ? [{ seat: 'C', name: 'Jory Pell', number: 55 }] : [],
 });
 function answerTo(method: string, url: string, body: Record<string, unknown>): unknown {
   const id = Number(/\d+/.exec(url)?.[0]);
@@ -61,6 +63,7 @@ function answerTo(method: string, url: string, body: Record<string, unknown>): u
 beforeEach(() => {
   setActivePinia(createPinia());
   vi.useFakeTimers();
+  ownGrades = false;
   [server, reachable, held, asked] = [new MarksServer(), true, null, []];
   vi.stubGlobal(
     '$fetch',
@@ -225,6 +228,18 @@ describe('a mark', () => {
     film.mark('LT', LATE);
     await settled();
     expect([film.marks, useMarks().waiting, asked.includes('GET /api/games')]).toEqual([{}, [], false]);
+  });
+});
+
+describe('a player who grades himself', () => {
+  it('marks his own place on a sheet of his own, and nobody else’s', async () => {
+    useSession().member = { userId: 5, userName: '', programId: 1, programName: '', role: 'player', playerId: 9 };
+    ownGrades = true;
+    const film = await opened(21);
+    expect([film.men, film.sheet, film.mayMark, film.readOnly]).toEqual([['C'], 'own', true, true]);
+    film.restPlus();
+    await settled();
+    expect(server.of(21).map((m) => m.blocker)).toEqual(['C']);
   });
 });
 

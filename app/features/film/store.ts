@@ -57,8 +57,15 @@ export const useFilm = defineStore('film', () => {
   /** The snap that is being opened; what is pressed meanwhile is meant for it. */
   const opening = ref<number | null>(null);
   let asking = 0;
-  const men = computed(() => snap.value?.resolution.assignments.map((a) => a.blocker) ?? []);
   const readOnly = computed(() => !session.staff);
+  /** A player grades himself on a sheet of his own, where his coach wants it. */
+  const gradesHimself = computed(() => readOnly.value && (snap.value?.ownGrades ?? false));
+  const mayMark = computed(() => !readOnly.value || gradesHimself.value);
+  /** Who is graded here; of a player who grades himself nobody else. */
+  const men = computed(() => {
+    const all = snap.value?.resolution.assignments.map((a) => a.blocker) ?? [];
+    return gradesHimself.value ? all.filter((man) => snap.value!.field.some((f) => f.seat === man)) : all;
+  });
 
   const attempt = attempting(loadProblem);
 
@@ -121,6 +128,7 @@ export const useFilm = defineStore('film', () => {
   function show(found: SnapView): void {
     if (snap.value?.id !== found.id) proposals.value = {};
     snap.value = found;
+    if (readOnly.value) sheet.value = found.ownGrades ? 'own' : 'program';
     const kept = sheet.value === 'program' ? found.grades : found.own;
     marks.value = Object.fromEntries(kept.map((g) => [g.blocker, g.grade]));
     revisions = Object.fromEntries(kept.map((g) => [g.blocker, g.revision]));
@@ -147,7 +155,7 @@ export const useFilm = defineStore('film', () => {
 
   /** Gives marks of the snap in hand together, so that one step back takes them all. */
   function giveAll(given: readonly { blocker: string; grade: Grade | null }[]): void {
-    if (!snap.value || readOnly.value || given.length === 0) return;
+    if (!snap.value || !mayMark.value || given.length === 0) return;
     const { id, number, revision } = snap.value;
     const told = given.map(({ blocker, grade }) => ({ blocker, grade: withProposed(blocker, grade) }));
     const before = given.map(({ blocker }) => ({ blocker, grade: marks.value[blocker] ?? null }));
@@ -289,6 +297,8 @@ export const useFilm = defineStore('film', () => {
     done,
     loadProblem,
     readOnly,
+    gradesHimself,
+    mayMark,
     open,
     openGame,
     mark,

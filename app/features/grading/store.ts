@@ -11,6 +11,7 @@ export interface Season {
   name: string;
   rubric: string;
   passLine: number | null;
+  others: number;
 }
 export interface Said {
   id: number;

@@ -76,7 +76,10 @@ function allPlus(): void {
 
 <template>
   <div class="pad">
-    <p v-if="film.sheet === 'own'" class="sheet">
+    <p v-if="film.gradesHimself" class="sheet">
+      How was it? Your own marks: your coach sees them beside his, and nobody else does.
+    </p>
+    <p v-else-if="film.sheet === 'own'" class="sheet">
       Your own reading: nobody’s marks are shown, and yours are in no count.
       <button class="plain link" type="button" @click="film.turnTo('program')">Back to the grades</button>
     </p>
@@ -112,7 +115,7 @@ function allPlus(): void {
       </ManColumns>
     </div>
     <ManMarks
-      v-if="film.selected && askedOfMan(film, film.selected) && !film.readOnly"
+      v-if="film.selected && askedOfMan(film, film.selected) && film.mayMark"
       ref="man"
       :key="film.selected"
       :man="film.selected"
@@ -122,7 +125,7 @@ function allPlus(): void {
       @frame="emit('frame')"
     />
     <FindingPanel v-if="!film.readOnly && film.sheet === 'program'" />
-    <div v-if="!film.readOnly" class="hands enter">
+    <div v-if="film.mayMark" class="hands enter">
       <button class="plain all" type="button" @click="allPlus">
         <kbd>{{ capOf('rest') }}</kbd> {{ rest }}, next snap
       </button>
@@ -138,7 +141,12 @@ function allPlus(): void {
       <span class="soft"
         ><kbd>{{ capOf('before') }}</kbd> <kbd>{{ capOf('after') }}</kbd> snap</span
       >
-      <button v-if="film.sheet === 'program'" class="plain soft" type="button" @click="film.turnTo('own')">
+      <button
+        v-if="!film.readOnly && film.sheet === 'program'"
+        class="plain soft"
+        type="button"
+        @click="film.turnTo('own')"
+      >
         grade it blind, beside
       </button>
       <span class="soft saved" role="status">{{ saved }}</span>

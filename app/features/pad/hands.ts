@@ -104,7 +104,7 @@ export function addPoints(film: Film, man: string, by: number): unknown {
   return film.change(man, { points: Math.min(4, Math.max(0, (mark.points ?? film.done.points ?? 3) + by)) });
 }
 
-const OF_MAN = { group: 'The man in hand', staff: true, keeps: true } as const;
+const OF_MAN = { group: 'The man in hand', staff: true, keeps: true, marks: true } as const;
 
 /** Every key of the grade pad, once. */
 export const PAD_HANDS: readonly Hand[] = [

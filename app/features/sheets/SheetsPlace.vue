@@ -74,7 +74,7 @@ const make = (): Promise<boolean> =>
 <template>
   <div class="place">
     <header>
-      <h1>Grade sheets, {{ of.toLowerCase() }}</h1>
+      <h1>Grade sheets: {{ of }}</h1>
       <p class="soft">
         A page or more for each, legible in black and white. They are records about people: hand each man his own.
       </p>

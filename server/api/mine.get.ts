@@ -1,0 +1,4 @@
+import { requireMember } from '../session/member';
+import { readMine } from '../usecases/grading';
+
+export default defineEventHandler(async (event) => readMine(await requireMember(event, ['player'])));

@@ -1,4 +1,0 @@
-import { requireMember } from '../../session/member';
-import { ownSaid } from '../../usecases/grading';
-
-export default defineEventHandler(async (event) => ownSaid(await requireMember(event, ['player'])));
