@@ -1,9 +1,9 @@
 import { workCall } from '#core/calls/resolve-call';
-import { wouldHave } from '#core/film/follow/asked';
+import { wouldHave } from '#core/film/follow/would-have';
 import { meetingsOf } from '#core/film/follow/events';
 import { propose } from '#core/grade/propose/propose';
 import type { Proposal } from '#core/model/proposal';
-import { asFollowed } from './cameras/as-followed';
+import { asFollowed } from './as-followed';
 import { FRAMES_PER_SECOND, runPlay } from './cameras/play';
 import type { DemoSnap } from './scenario';
 

@@ -18,6 +18,7 @@ const SHOTS = [
     '/film',
     'board',
     async (page) => {
+      await page.getByRole('rowheader', { name: 'Film says' }).waitFor();
       for (let i = 0; i < 52; i++) await page.keyboard.press('ArrowRight');
       await page.keyboard.press('4');
     },
@@ -73,7 +74,13 @@ const SHOTS = [
       await page.waitForTimeout(1000);
     },
   ],
-  ['book-paper', '/book', 'paper', async (page) => page.getByRole('button', { name: /LG 64 .*Technique/ }).click()],
+  [
+    'book-paper',
+    '/book',
+    'paper',
+    async (page) => page.getByRole('button', { name: /^77 Dov Harrow, Technique/ }).click(),
+  ],
+  ['grading-paper', '/book/grading', 'paper'],
   ['rules-paper', '/rules', 'paper'],
   [
     'rule-sheet-paper',
@@ -84,12 +91,6 @@ const SHOTS = [
       await page.getByRole('button', { name: 'Prove it' }).click();
       await page.waitForTimeout(4000);
     },
-  ],
-  [
-    'rule-sentences-board',
-    '/rules/inside-zone-z2',
-    'board',
-    async (page) => page.getByRole('tab', { name: 'Sentences' }).click(),
   ],
   [
     'formations-paper',

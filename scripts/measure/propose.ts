@@ -1,6 +1,6 @@
 // Proposes marks from the followed demo film and compares them with what the cameras wrote down: `npm run propose [SNAP...]`.
 import { workCall, type WorkedCall } from '#core/calls/resolve-call';
-import { wouldHave } from '#core/film/follow/asked';
+import { wouldHave } from '#core/film/follow/would-have';
 import { meetingsOf } from '#core/film/follow/events';
 import type { Track } from '#core/film/follow/follow';
 import type { PlayOnFilm } from '#core/film/measures/measure';

@@ -98,7 +98,6 @@ export async function loadDemo(): Promise<void> {
       { transaction },
     );
     const [coach, assistant] = users as [number, number];
-    await loadSeason({ programId, seasonId: season.id, players, coach, assistant }, transaction);
     for (const [i, snap] of DEMO_SNAPS.entries()) {
       const number = i + 1;
       const resolution = workOut(snap.call);
@@ -145,6 +144,7 @@ export async function loadDemo(): Promise<void> {
         { transaction },
       );
     }
+    await loadSeason({ programId, seasonId: season.id, players, coach, assistant }, transaction);
   });
   await fillBook();
 }

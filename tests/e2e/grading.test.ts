@@ -173,3 +173,40 @@ test('a table of the Book goes out, grades come in from a table once it was trie
   ]);
   expect((await readFile(await pdf.path())).subarray(0, 5).toString()).toBe('%PDF-');
 });
+
+test('a player’s own page fits a phone: he has seen it, asks, grades himself where he is asked to', async ({
+  page,
+  browser,
+}) => {
+  const coach = await (await browser.newContext()).newPage();
+  await enter(coach, 'coach', '/book/grading');
+  const game = coach.getByRole('article').filter({ hasText: 'Saltmarsh Union' });
+  await page.setViewportSize({ width: 390, height: 844 });
+  await enter(page, 'player', '/mine');
+  await expect(page.getByRole('heading', { name: 'Jory Pell' })).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  expect((await new AxeBuilder({ page }).analyze()).violations.map((v) => v.id)).toEqual([]);
+  await page.getByRole('button', { name: 'I have seen it' }).first().click();
+  await expect(page.getByText('seen', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'ask about it' }).first().click();
+  await page.getByRole('textbox', { name: 'Your question' }).fill('Was my hat late?');
+  await page.getByRole('button', { name: 'ask', exact: true }).click();
+  await expect(page.getByText('You asked: Was my hat late?')).toBeVisible();
+
+  await coach.reload();
+  await expect(coach.getByText('Was my hat late?')).toBeVisible();
+  await game.getByRole('checkbox', { name: 'players see their grades' }).uncheck();
+  await game.getByRole('checkbox', { name: 'they grade themselves first' }).check();
+  await page.reload();
+  const own = page.getByRole('region', { name: 'To grade yourself' });
+  await own.getByRole('link', { name: /of \d+ snaps left/ }).click();
+  await expect(page.getByText('How was it? Your own marks')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Mark C', exact: true })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Mark LT' })).toHaveCount(0);
+  await page.getByRole('button', { name: /everybody did his job/ }).click();
+  await expect(page.getByText('all marks saved')).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  await game.getByRole('checkbox', { name: 'they grade themselves first' }).uncheck();
+  await game.getByRole('checkbox', { name: 'players see their grades' }).check();
+  await coach.context().close();
+});

@@ -22,7 +22,7 @@ const bar = (share: number): number => 2 + share * 96;
     @click="$emit('open')"
   >
     <span class="figure" :class="{ few: rate.tooFew }">{{ percent }}</span>
-    <span class="counts soft"
+    <span v-if="rate.of > 0 || !rate.unknown" class="counts soft"
       >{{ good }} of {{ of }}<template v-if="rate.unknown">, {{ rate.unknown }} open</template
       ><template v-if="rate.tooFew">, too few</template></span
     >

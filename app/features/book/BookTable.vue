@@ -47,7 +47,7 @@ const faults = (line: BookLine): string =>
       <tr>
         <th scope="col">{{ first }}</th>
         <th scope="col" class="count">Marks</th>
-        <th v-for="m in measures" :key="m" scope="col" :title="MEASURES[m].says">{{ MEASURES[m].name }}</th>
+        <th v-for="m in measures" :key="m" scope="col" :class="m" :title="MEASURES[m].says">{{ MEASURES[m].name }}</th>
         <th scope="col">Faults</th>
       </tr>
     </thead>
@@ -66,7 +66,7 @@ const faults = (line: BookLine): string =>
           <template v-else>{{ said(line) }}</template>
         </th>
         <td class="count" data-of="Marks">{{ line.marks }}</td>
-        <td v-for="m in measures" :key="m" :data-of="MEASURES[m].name">
+        <td v-for="m in measures" :key="m" :class="m" :data-of="MEASURES[m].name">
           <RateCell
             :rate="rateIn(line, m)"
             :what="`${said(line)}, ${MEASURES[m].name}`"
@@ -128,6 +128,8 @@ tbody th button:hover {
   font-variation-settings: var(--narrow);
 }
 @container (max-width: 1000px) {
+  .outcome,
+  .film,
   .faults,
   thead th:last-child {
     display: none;
@@ -172,6 +174,8 @@ tbody th button:hover {
     font-size: 11.5px;
     color: var(--soft);
   }
+  .outcome,
+  .film,
   .faults {
     display: block;
   }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useResizeObserver } from '@vueuse/core';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { rateIn, type BookLine } from '#core/grade/book/lines';
 import { loadPlotly, type Plot } from './plotly';
@@ -19,8 +20,13 @@ async function draw(): Promise<void> {
     failed.value = true;
     return;
   }
-  const { data, layout } = trendPlot(told.value, props.passLine, getComputedStyle(place.value));
-  await plot.react(place.value, data, layout, { displayModeBar: false, responsive: true });
+  const { data, layout } = trendPlot(
+    told.value,
+    props.passLine,
+    getComputedStyle(place.value),
+    place.value.clientWidth,
+  );
+  await plot.react(place.value, data, layout, { displayModeBar: false });
 }
 let theme: MutationObserver | null = null;
 onMounted(() => {
@@ -28,7 +34,8 @@ onMounted(() => {
   theme = new MutationObserver(() => void draw());
   theme.observe(document.documentElement, { attributeFilter: ['data-theme'] });
 });
-watch(told, () => void draw());
+watch(told, () => void draw(), { flush: 'post' });
+useResizeObserver(place, () => void draw());
 onBeforeUnmount(() => {
   theme?.disconnect();
   if (place.value) plot?.purge(place.value);

@@ -221,7 +221,12 @@ describe('the book’s tables', () => {
 
   it('from game to game have their interval, and are hollow where there are too few', () => {
     const tokens = { getPropertyValue: (name: string) => (name === '--ink' ? 'black' : 'grey') };
-    const { data, layout } = trendPlot([line('1', 3, 4, 'Week 2, Terns'), line('2', 8, 10, 'Week 3')], 0.8, tokens);
+    const { data, layout } = trendPlot(
+      [line('1', 3, 4, 'Week 2, Terns'), line('2', 8, 10, 'Week 3')],
+      0.8,
+      tokens,
+      800,
+    );
     const [{ y, error_y, marker, x }] = data;
     expect([[...y], marker.color]).toEqual([
       [75, 80],
@@ -230,5 +235,7 @@ describe('the book’s tables', () => {
     expect(y[0]! - error_y.arrayminus[0]!).toBeCloseTo(30.1, 1);
     expect(y[1]! + error_y.array[1]!).toBeCloseTo(94.3, 1);
     expect([x[0], layout.shapes[0].y0]).toEqual(['Week 2<br>Terns', 80]);
+    const [narrow] = trendPlot([line('1', 3, 4, 'Week 2, Terns')], 0.8, tokens, 340).data;
+    expect([...narrow.x]).toEqual(['Week 2']);
   });
 });

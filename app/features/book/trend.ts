@@ -5,14 +5,17 @@ export interface Tokens {
   getPropertyValue: (name: string) => string;
 }
 
+/** On a picture narrower than this, pixels, only the weeks are written. */
+const NARROW = 520;
+
 /** A number from game to game as points with their 95 % intervals, hollow where there are too few to say. */
-export function trendPlot(lines: readonly BookLine[], passLine: number, tokens: Tokens) {
+export function trendPlot(lines: readonly BookLine[], passLine: number, tokens: Tokens, width: number) {
   const ink = tokens.getPropertyValue('--ink').trim();
   const soft = tokens.getPropertyValue('--soft').trim();
   const rule = tokens.getPropertyValue('--rule').trim();
   const rates = lines.map((l) => rateIn(l, 'both'));
   const percent = rates.map((r) => 100 * (r.share ?? 0));
-  const games = lines.map((l) => l.label.replace(/, /, '<br>'));
+  const games = lines.map((l) => (width < NARROW ? l.label.replace(/,.*/, '') : l.label.replace(/, /, '<br>')));
   /** The axis begins below the lowest interval, at a round number. */
   const lowest = 25 * Math.floor(Math.min(...rates.map((r) => 100 * r.low)) / 25);
   return {
@@ -23,7 +26,7 @@ export function trendPlot(lines: readonly BookLine[], passLine: number, tokens: 
         type: 'scatter',
         mode: 'lines+markers+text',
         text: rates.map((r, i) => `${Math.round(percent[i]!)} %`),
-        textposition: 'top center',
+        textposition: 'middle right',
         hovertext: rates.map((r) => `${Math.round(r.good)} of ${r.of}`),
         hoverinfo: 'text',
         line: { color: soft, width: 1 },
@@ -45,12 +48,13 @@ export function trendPlot(lines: readonly BookLine[], passLine: number, tokens: 
       },
     ],
     layout: {
-      margin: { l: 40, r: 12, t: 14, b: 40 },
+      margin: { l: 40, r: 42, t: 14, b: 40 },
       paper_bgcolor: 'rgba(0,0,0,0)',
       plot_bgcolor: 'rgba(0,0,0,0)',
       font: { family: 'Archivo Variable, sans-serif', size: 12, color: ink },
       showlegend: false,
-      xaxis: { fixedrange: true, color: soft, type: 'category' },
+      width,
+      xaxis: { fixedrange: true, showgrid: false, tickangle: 0, color: soft, type: 'category' },
       yaxis: { fixedrange: true, range: [lowest, 108], ticksuffix: ' %', gridcolor: rule, color: soft, dtick: 25 },
       shapes: [
         {

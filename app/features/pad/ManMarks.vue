@@ -11,18 +11,17 @@ import type { Assignment } from '#core/model/resolution';
 import { blockName, upperFirst } from '~/features/board/words';
 import { useFilm } from '~/features/film/store';
 import { sayProposal, sayWhy } from '~/features/propose/words';
+import { FAULT_KEYS, PHASE_KEYS } from './fault-keys';
 import { usePlaybook } from '~/features/playbook/store';
 import {
   addPoints,
   changePair,
   FACT_KEYS,
-  FAULT_KEYS,
   MARK_KEYS,
   markBy,
   nextOf,
   padCap,
   pairOf,
-  PHASE_KEYS,
   toggleFact,
   toggleFault,
   turnPhase,

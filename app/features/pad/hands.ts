@@ -4,11 +4,8 @@ import { FACTS, type FactId } from '#core/model/facts';
 import { CONSEQUENCES, type Grade, type PairMark } from '#core/model/grade';
 import type { Assignment } from '#core/model/resolution';
 import { onMan, type Film, type Hand } from '~/features/film/hand';
+import { FAULT_KEYS, PHASE_KEYS } from './fault-keys';
 import { usePlaybook } from '~/features/playbook/store';
-
-/** Keys of the likeliest faults of the selected man's block, in the order shown; with shift they are the parts of the block. */
-export const FAULT_KEYS = ['a', 's', 'd', 'f', 'g', 'h'] as const;
-export const PHASE_KEYS = ['A', 'S', 'D', 'F', 'G'] as const;
 
 /** The letter of each fact, after the key of the facts. */
 export const FACT_KEYS: Readonly<Record<FactId, string>> = {

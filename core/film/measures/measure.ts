@@ -1,15 +1,8 @@
 import type { Assignment } from '../../model/resolution';
 import type { Meeting } from '../follow/events';
 import type { Followed, Track } from '../follow/follow';
+import type { WouldHave } from '../follow/would-have';
 import { ANGLES, type Angle } from '../../model/snap';
-
-/** The ways of the same men over the same frames, had they done something else than they did. */
-export interface WouldHave {
-  /** Everybody had done what was asked. */
-  readonly asked: readonly Track[];
-  /** A blocker alone had gone for that defender instead. */
-  readonly instead: (blocker: string, defender: string) => Track | null;
-}
 
 /** A play as it was followed. Tracks in feet, field frame; the first frame is `start` seconds from the snap. */
 export interface PlayOnFilm {

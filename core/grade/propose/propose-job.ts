@@ -1,6 +1,6 @@
 import { readFormation } from '../../language/lineups/read-formation';
 import { readFront } from '../../language/lineups/read-front';
-import { wouldHave } from '../../film/follow/asked';
+import { wouldHave } from '../../film/follow/would-have';
 import { meetingsOf } from '../../film/follow/events';
 import { bentTracks } from '../../film/follow/keep';
 import type { Bend, FollowedPlay } from '../../model/measured';

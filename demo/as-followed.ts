@@ -1,6 +1,6 @@
 import type { Track } from '#core/film/follow/follow';
-import { chance } from './random';
-import { SNAP_FRAME, type Take } from './play';
+import { chance } from './cameras/random';
+import { SNAP_FRAME, type Take } from './cameras/play';
 
 /** How far off following is, feet, and for how many frames an error lasts: as measured on the demo's film. */
 const OFF = 0.3;
