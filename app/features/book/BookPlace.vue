@@ -163,6 +163,7 @@ header {
 }
 .tables {
   container-type: inline-size;
+  grid-template-columns: minmax(0, 1fr);
   padding: 14px 20px;
   display: grid;
   gap: 16px;

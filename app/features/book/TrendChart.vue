@@ -61,9 +61,11 @@ const words = computed(() =>
 <style scoped>
 .trend {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 2px;
 }
 .chart {
+  overflow: hidden;
   height: 190px;
 }
 </style>
