@@ -1,6 +1,7 @@
 import { vi } from 'vitest';
 import { adviseOn, type AdviceJob } from '#core/calls/advice-job';
 import { answerAll, type AnswersJob } from '#core/calls/answers-job';
+import { proposals, type ProposeJob } from '#core/grade/propose/propose-job';
 import { proveAll, type ProtectJob } from '#core/calls/protect-job';
 import { serveJobs } from '~/workers/serve';
 
@@ -25,6 +26,7 @@ class FakeWorker {
     if (name.includes('answers')) serveJobs<AnswersJob, unknown>(port, answerAll, 8);
     else if (name.includes('advice')) serveJobs<AdviceJob, unknown>(port, adviseOn, 1);
     else if (name.includes('protect')) serveJobs<ProtectJob, unknown>(port, proveAll, 8);
+    else if (name.includes('propose')) serveJobs<ProposeJob, unknown>(port, proposals, 100);
     else throw new Error(`there is no worker ${name}`);
   }
 

@@ -1,0 +1,91 @@
+import { createPinia, setActivePinia } from 'pinia';
+import { effectScope, nextTick } from 'vue';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { Proposal } from '#core/model/proposal';
+import { useFilm } from '~/features/film/store';
+import { useSession } from '~/features/session/store';
+import { withWorkers } from '~/testing/fake-worker';
+import { aSnap } from '~/testing/a-snap';
+import { demoMeasured } from '#demo/measured';
+import { DEMO_SNAPS } from '#demo/scenario';
+import { useProposals } from './use-proposals';
+import { sayProposal, sayWhy } from './words';
+import { resolveCall } from '#core/calls/resolve-call';
+import { need } from '#core/testing/need';
+
+const followed = (n: number) => demoMeasured(n)!.followed;
+let asked: string[];
+let answer: (url: string) => unknown;
+let scope: ReturnType<typeof effectScope>;
+
+beforeEach(() => {
+  setActivePinia(createPinia());
+  withWorkers();
+  asked = [];
+  answer = (url) => ({ measuring: { atSnap: [], followed: url.includes('/3/') ? null : followed(1), bends: [] } });
+  vi.stubGlobal('$fetch', async (url: string) => {
+    asked.push(url);
+    return structuredClone(answer(url));
+  });
+  useSession().member = { userId: 1, userName: '', programId: 1, programName: '', role: 'coach', playerId: null };
+  scope = effectScope();
+});
+afterEach(() => {
+  scope.stop();
+  vi.unstubAllGlobals();
+});
+const { call } = DEMO_SNAPS[0]!;
+const show = (id: number): void => void (useFilm().snap = aSnap(id, { call, resolution: need(resolveCall(call)) }));
+const until = async (holds: () => boolean): Promise<void> => {
+  await vi.waitFor(() => expect(holds()).toBe(true), { timeout: 20_000 });
+};
+
+describe('what the film makes of a snap', () => {
+  it('is worked out beside the screen where everybody was followed, and forgotten with the next snap', async () => {
+    show(1);
+    scope.run(() => useProposals());
+    await until(() => Object.keys(useFilm().proposals).length > 0);
+    expect(useFilm().proposals.LT).toMatchObject({ blocker: 'LT', assignment: 'right' });
+    expect(asked).toEqual(['/api/snaps/1/measuring']);
+    useFilm().proposals = {};
+    show(3);
+    await nextTick();
+    await until(() => asked.length === 2);
+    expect(useFilm().proposals).toEqual({});
+  });
+
+  it('is asked for by nobody who may only look', async () => {
+    useSession().member!.role = 'player';
+    show(1);
+    scope.run(() => useProposals());
+    await nextTick();
+    expect(asked).toEqual([]);
+  });
+
+  it('says why it is not there, and the film is graded without', async () => {
+    answer = () => {
+      throw Object.assign(new Error('x'), { status: 503, data: { message: 'The database does not answer.' } });
+    };
+    show(1);
+    const { problem } = scope.run(() => useProposals())!;
+    await until(() => problem.value !== '');
+    expect([problem.value, useFilm().proposals]).toEqual(['The database does not answer.', {}]);
+  });
+});
+
+describe('a proposal in words', () => {
+  const proposal: Proposal = {
+    ...{ blocker: 'LG', had: [], assignment: 'right', sure: 0.9, why: 'He had T.', outcome: null, faults: [] },
+  };
+  it('is short under the man, with a question mark where it is not sure', () => {
+    expect(sayProposal(proposal)).toBe('right');
+    expect(sayProposal({ ...proposal, sure: 0.6, assignment: 'wrong' })).toBe('wrong?');
+    expect(sayProposal({ ...proposal, assignment: null })).toBe('cannot tell');
+    const faults = [
+      { fault: 'wrong-man', sure: 1, why: '' },
+      { fault: 'too-deep', sure: 0.8, why: 'Pulled 4 ft.' },
+    ];
+    expect(sayProposal({ ...proposal, faults })).toBe('right, pulled too deep?');
+    expect(sayWhy({ ...proposal, faults })).toBe('He had T. (90 % sure.) pulled too deep: Pulled 4 ft.');
+  });
+});
