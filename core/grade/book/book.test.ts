@@ -7,7 +7,7 @@ import { rateOf } from '../../statistics/rate';
 import { A_CALL } from '../../testing/a-call';
 import { need } from '../../testing/need';
 import { filterOfQuery } from './dimensions';
-import { compareRates, isMeasured, rateIn, type BookLine } from './lines';
+import { compareRates, differenceOf, isMeasured, rateIn, type BookLine } from './lines';
 import { askedOf, helpOf, markedOf, unitOf } from './marked';
 import { isSuccess, playResultOf } from './play-result';
 
@@ -117,6 +117,11 @@ describe('two rates', () => {
   ] as const)('%i of %i after %i of %i: %s', (a, n, b, m, says) =>
     expect(compareRates(rateOf(a, n, 0), rateOf(b, m, 0))).toBe(says),
   );
+
+  it('differ by an interval as it was published for 56 of 70 and 48 of 80', () => {
+    const { low, high } = differenceOf(rateOf(56, 70, 0), rateOf(48, 80, 0));
+    expect([low, high]).toEqual([expect.closeTo(0.0524, 4), expect.closeTo(0.3339, 4)]);
+  });
 
   it('are read off a line by their measure', () => {
     const counts = { technique: { good: 3, of: 4, unknown: 2 }, finish: { good: 0, of: 0, unknown: 6 } };

@@ -57,13 +57,19 @@ export function rateIn({ counts }: Pick<BookLine, 'counts'>, measure: Measure): 
 export const isMeasured = (lines: readonly Pick<BookLine, 'counts'>[], measure: Measure): boolean =>
   lines.some((l) => l.counts[measure].of > 0);
 
+/** The 95 % interval of the difference of two rates, from their two Wilson intervals (Newcombe, Stat. Med. 17, 1998, method 10). */
+export function differenceOf(now: Rate, before: Rate): { readonly low: number; readonly high: number } {
+  const difference = (now.share ?? 0) - (before.share ?? 0);
+  return {
+    low: difference - Math.hypot((now.share ?? 0) - now.low, before.high - (before.share ?? 0)),
+    high: difference + Math.hypot(now.high - (now.share ?? 0), (before.share ?? 0) - before.low),
+  };
+}
+
 /** How two rates compare, in words: only what their intervals bear is called better or worse. */
 export function compareRates(now: Rate, before: Rate): 'better' | 'worse' | 'no telling' {
   if (now.share === null || before.share === null || now.tooFew || before.tooFew) return 'no telling';
-  // Newcombe's interval of the difference, from the two Wilson intervals.
-  const difference = now.share - before.share;
-  const low = difference - Math.hypot(now.share - now.low, before.high - before.share);
-  const high = difference + Math.hypot(now.high - now.share, before.share - before.low);
+  const { low, high } = differenceOf(now, before);
   if (low > 0) return 'better';
   return high < 0 ? 'worse' : 'no telling';
 }

@@ -110,6 +110,11 @@ describe('the first cause', () => {
     expect(sayCause(found)).toBe('It began with RG, false step, fatal; beside it RT, stopped feet, harmless.');
   });
 
+  it('is rather the block whose man had the quarterback down than one that only failed', () => {
+    const found = cause({ RG: minus('lunge', { facts: ['sack'] }), RT: minus('lunge', { outcome: 'not' }) })!;
+    expect([found.root, found.chain.find((c) => c.man === 'RG')!.says]).toEqual(['RG', 'lunge, sack']);
+  });
+
   it('is nearer to where the ball was to go rather than far from it', () => {
     const found = cause({ LT: minus('lunge'), RG: minus('lunge') })!;
     expect(found.root).toBe('RG');

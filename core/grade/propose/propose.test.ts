@@ -121,6 +121,16 @@ describe('whether he had the right man', () => {
     expect(told.sure).toBeGreaterThan(0.6);
   });
 
+  it('is right of one who came from far and ran by his man, whatever he met behind him', () => {
+    const far = track('T', 'defence', [10, 3], [10, 3]);
+    const past = track('RG', 'offence', [4, 0], [12, 5], 1.4);
+    const N2 = track('N', 'defence', [13, 6], [13, 6]);
+    const on = { asked: [track('RG', 'offence', [4, 0], [4.5, 0.5])], instead: () => past };
+    const told = tell(past, [meets('N', 16, null)], {}, { would: on, tracks: [far, N2] });
+    expect(told).toMatchObject({ mark: 'right', sure: 0.55 });
+    expect(told.why).toMatch(/^He ran by T, \d\.\d ft away, and was on N then\.$/);
+  });
+
   it('is told from contact alone where nobody knows what was asked in time', () => {
     expect(tell(toT, [meets('T', 9, null)], {}, {}).mark).toBe('right');
     expect(tell(toN, [meets('N', 12, null)], {}, {})).toMatchObject({ mark: 'wrong' });
