@@ -7,7 +7,7 @@ import type { FactId } from '#core/model/facts';
 import type { Grade, RubricRef } from '#core/model/grade';
 import type { Call, Situation } from '#core/model/snap';
 import type { Lineup } from '#core/film/log/lineup';
-import { seeded } from './random';
+import { chance } from './cameras/random';
 import { demoCall, type DemoFormation, type DemoFront } from './calls';
 
 /** A game of the season that was graded before the one on film: made up snap by snap, as messy as grades really are. */
@@ -90,7 +90,7 @@ export interface PlayedSnap {
 
 /** The snaps of a game, one following from the other. */
 export function snapsOfGame({ snaps, seed }: PlayedGame): PlayedSnap[] {
-  const random = seeded(seed);
+  const random = chance(seed);
   const made: PlayedSnap[] = [];
   let next: Situation = { ...FIRST_SNAP, toGoal: 70 };
   for (let i = 0; i < snaps; i++) {

@@ -3,7 +3,7 @@ import { askedOf } from '#core/grade/book/marked';
 import { playerAt } from '#core/film/log/lineup';
 import type { Resolution } from '#core/model/resolution';
 import { PROGRAM_SHEET, type Grade } from '#core/model/grade';
-import { seeded } from '#demo/random';
+import { chance } from '#demo/cameras/random';
 import { gradeOf, lineupOfGame, PLAYED_GAMES, secondReading, snapsOfGame, type PlayedGame } from '#demo/season';
 import { GameRow, GradeRow, SnapRow, type PlayerRow } from '../db/models';
 import { workOut } from './work-out';
@@ -30,7 +30,7 @@ async function loadGame(season: Season, played: PlayedGame, transaction: Transac
     { programId, seasonId, opponent, week, published: true, lineup: { ...lineup } },
     { transaction },
   );
-  const random = seeded(played.seed + 1);
+  const random = chance(played.seed + 1);
   const snaps = snapsOfGame(played);
   const bodies = snaps.map(({ call, situation, notCounted }) => ({
     call,

@@ -43,14 +43,14 @@ async function settle(mark: TwoMarks): Promise<void> {
 
 <template>
   <div class="place">
-    <header>
+    <header class="page-head">
       <h1>{{ other }} beside the grades{{ game ? `, week ${game.week}, ${game.opponent}` : '' }}</h1>
       <p class="soft">
         Kappa is what is left of agreement once chance is taken off: on a scale, near misses weigh less. Both readings
         stay as they were given. <NuxtLink to="/book/grading">How we grade</NuxtLink>
       </p>
     </header>
-    <p v-if="grading.problem" class="problem" role="alert">{{ grading.problem }}</p>
+    <p v-if="grading.problem" class="page-problem" role="alert">{{ grading.problem }}</p>
     <div class="parts">
       <p v-if="!grading.two.length && !grading.problem" class="soft">Nothing was marked by both.</p>
       <table v-else aria-label="Agreement">
@@ -103,15 +103,6 @@ async function settle(mark: TwoMarks): Promise<void> {
 </template>
 
 <style scoped>
-header {
-  padding: 14px 20px 10px;
-  border-bottom: 1px solid var(--rule);
-}
-.problem {
-  padding: 8px 20px;
-  color: var(--broken);
-  font-weight: 600;
-}
 .parts {
   padding: 14px 20px 40px;
   display: grid;

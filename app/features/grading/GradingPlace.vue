@@ -33,15 +33,15 @@ const walk = (q: AskedRule): string =>
 
 <template>
   <div class="place">
-    <header>
+    <header class="page-head">
       <h1>How we grade</h1>
       <p class="soft">
         Grades are records about people. Players see their own once a game is published, and nobody else’s; every change
         is kept with who and when. <NuxtLink to="/book">The Book</NuxtLink>
       </p>
     </header>
-    <p v-if="grading.problem" class="problem" role="alert">{{ grading.problem }}</p>
-    <p v-if="grading.notice" class="notice" role="status">{{ grading.notice }}</p>
+    <p v-if="grading.problem" class="page-problem" role="alert">{{ grading.problem }}</p>
+    <p v-if="grading.notice" class="page-notice" role="status">{{ grading.notice }}</p>
     <div v-if="grading.season" class="parts">
       <section aria-label="Rubric">
         <h2>Rubric of {{ grading.season.name }}</h2>
@@ -160,20 +160,6 @@ const walk = (q: AskedRule): string =>
 </template>
 
 <style scoped>
-header {
-  padding: 14px 20px 10px;
-  border-bottom: 1px solid var(--rule);
-}
-.problem {
-  padding: 8px 20px;
-  color: var(--broken);
-  font-weight: 600;
-}
-.notice {
-  padding: 8px 20px;
-  color: var(--sound);
-  font-weight: 600;
-}
 .parts {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(100%, 340px), 1fr));

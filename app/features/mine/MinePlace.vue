@@ -74,14 +74,14 @@ const bookOf = (game: number): string => `/book?${queryOf({ game: [String(game)]
 
 <template>
   <div class="place">
-    <header>
+    <header class="page-head">
       <h1>{{ session.member?.userName }}</h1>
       <p v-if="rate && rate.share !== null" class="soft">
         Right man and technique: <b>{{ Math.round(100 * rate.share) }} %</b> of {{ rate.of }}. Nobody but you and your
         coaches sees this.
       </p>
     </header>
-    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <p v-if="problem" class="page-problem" role="alert">{{ problem }}</p>
     <div class="parts">
       <section v-if="toGrade.length" aria-label="To grade yourself">
         <h2>Grade yourself first</h2>
@@ -136,15 +136,6 @@ const bookOf = (game: number): string => `/book?${queryOf({ game: [String(game)]
 </template>
 
 <style scoped>
-header {
-  padding: 12px 16px 8px;
-  border-bottom: 1px solid var(--rule);
-}
-.problem {
-  padding: 8px 16px;
-  color: var(--broken);
-  font-weight: 600;
-}
 .parts {
   padding: 12px 16px 40px;
   display: grid;

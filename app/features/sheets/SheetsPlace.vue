@@ -73,13 +73,13 @@ const make = (): Promise<boolean> =>
 
 <template>
   <div class="place">
-    <header>
+    <header class="page-head">
       <h1>Grade sheets: {{ of }}</h1>
       <p class="soft">
         A page or more for each, legible in black and white. They are records about people: hand each man his own.
       </p>
     </header>
-    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <p v-if="problem" class="page-problem" role="alert">{{ problem }}</p>
     <form class="choose" @submit.prevent="make">
       <p v-if="!men.length && !problem" class="soft">Nothing is graded there.</p>
       <fieldset v-if="men.length">
@@ -112,15 +112,6 @@ const make = (): Promise<boolean> =>
 </template>
 
 <style scoped>
-header {
-  padding: 14px 20px 10px;
-  border-bottom: 1px solid var(--rule);
-}
-.problem {
-  padding: 8px 20px;
-  color: var(--broken);
-  font-weight: 600;
-}
 .choose {
   padding: 14px 20px;
   display: grid;

@@ -30,7 +30,7 @@ async function change(part: ProgramBody, said: string): Promise<void> {
 
 <template>
   <div class="place">
-    <header>
+    <header class="page-head">
       <h1>How this team says and sees it</h1>
       <p class="soft">
         {{
@@ -40,8 +40,8 @@ async function change(part: ProgramBody, said: string): Promise<void> {
         }}
       </p>
     </header>
-    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-    <p v-if="notice" class="notice" role="status">{{ notice }}</p>
+    <p v-if="problem" class="page-problem" role="alert">{{ problem }}</p>
+    <p v-if="notice" class="page-notice" role="status">{{ notice }}</p>
     <fieldset :disabled="!coach">
       <legend class="visually-hidden">The team’s ways</legend>
       <div class="stack">
@@ -57,20 +57,6 @@ async function change(part: ProgramBody, said: string): Promise<void> {
 </template>
 
 <style scoped>
-header {
-  padding: 14px 20px 10px;
-  border-bottom: 1px solid var(--rule);
-}
-.problem {
-  padding: 8px 20px;
-  color: var(--broken);
-  font-weight: 600;
-}
-.notice {
-  padding: 8px 20px;
-  color: var(--sound);
-  font-weight: 600;
-}
 .stack {
   display: grid;
   gap: 26px;
