@@ -5,6 +5,7 @@ import { filmPlaces } from '../film/places';
 import { noteLeftOver } from '../film/uploads';
 import { watchFolders } from '../film/watched';
 import { askFor, startQueue, stopQueue } from '../jobs/queue';
+import { nowOpen } from '../opening';
 import { loadDemo } from '../usecases/load-demo';
 
 /**
@@ -21,6 +22,7 @@ export default defineNitroPlugin((nitro) => {
     await noteLeftOver(places);
     await startQueue(databaseUrl, places);
     watcher = await watchFolders(places, askFor);
+    nowOpen();
   });
   opening.catch((problem: Error) => {
     console.error(`The application cannot be opened: ${problem.message}`);
