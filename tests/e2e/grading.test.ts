@@ -32,6 +32,12 @@ test('keys pressed before the next snap is there go to that one, and undo brings
   await expect(page.getByText('Snap 16:')).toBeVisible();
   await expect(page.getByText('all marks saved')).toBeVisible();
   await expect.poll(async () => (await snapsOf(page))[15]!.graded.map((g) => g.blocker)).toEqual(['LG']);
+  await page.getByText('Parts of the block, outcome, facts').click();
+  await page.getByRole('button', { name: 'who marked what, and when' }).click();
+  await expect(page.getByRole('list', { name: 'Changes of his mark' })).toContainText(
+    'no mark → assignment right, technique minus',
+  );
+  await page.getByText('Parts of the block, outcome, facts').click();
   await page.keyboard.press('Control+z');
   await expect.poll(async () => (await snapsOf(page))[15]!.graded).toEqual([]);
   await page.keyboard.press('Control+z');

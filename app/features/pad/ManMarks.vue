@@ -12,6 +12,7 @@ import { blockName, upperFirst } from '~/features/board/words';
 import { useFilm } from '~/features/film/store';
 import { sayProposal, sayWhy } from '~/features/propose/words';
 import { FAULT_KEYS, PHASE_KEYS } from './fault-keys';
+import MarkHistory from './MarkHistory.vue';
 import { usePlaybook } from '~/features/playbook/store';
 import {
   addPoints,
@@ -277,6 +278,7 @@ const removeFrame = (at: number): void =>
           </div>
         </div>
       </div>
+      <MarkHistory v-if="!film.readOnly && film.snap" :snap-id="film.snap.id" :man="man" />
       <p class="soft">{{ told }} {{ upperFirst(asked.because.sentence) }}.</p>
     </details>
     <label class="note-field"
