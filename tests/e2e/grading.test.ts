@@ -186,7 +186,7 @@ test('a player’s own page fits a phone: he has seen it, asks, grades himself w
 }) => {
   const coach = await (await browser.newContext()).newPage();
   await enter(coach, 'coach', '/book/grading');
-  const game = coach.getByRole('article').filter({ hasText: 'Saltmarsh Union' });
+  const game = coach.getByRole('article').filter({ hasText: 'Week 4, Saltmarsh Union' });
   await page.setViewportSize({ width: 390, height: 844 });
   await enter(page, 'player', '/mine');
   await expect(page.getByRole('heading', { name: 'Jory Pell' })).toBeVisible();
