@@ -57,6 +57,18 @@ test('what the film proposes stands beside, and is taken by one key; the Book co
   expect((await snapsOf(page))[7]!.graded.length).toBeGreaterThanOrEqual(before);
   await page.goto('/book?by=man&opponent=Fennick%20Otters');
   await expect(page.getByRole('columnheader', { name: 'Film said so' })).toBeVisible();
+  // Other tests begin at the first snap that is not graded.
+  const view = (await (await page.request.get(`/api/snaps/${snap.id}`)).json()) as {
+    revision: number;
+    grades: { blocker: string; revision: number }[];
+  };
+  const entries = view.grades.map(({ blocker, revision }) => ({
+    ...{ entry: crypto.randomUUID(), blocker, base: revision, grade: null },
+  }));
+  const taken = await page.request.put(`/api/snaps/${snap.id}/grades`, {
+    data: { snapRevision: view.revision, entries },
+  });
+  expect(taken.status()).toBe(200);
 });
 
 test('two graders of one man see both versions, and nothing is overwritten', async ({ page, browser }) => {

@@ -4,6 +4,9 @@ import { standardOf } from '#core/grade/standards';
 import { FAULT_KEYS } from '../../app/features/pad/fault-keys';
 import { enter, snapsOf } from './people';
 
+/** So many snaps have been filmed by our cameras; other tests add more to the game. */
+const FILMED = 24;
+
 /** What the cameras wrote down that was done wrong on a snap. */
 const plantedIn = (number: number): { man: string; fault: string }[] =>
   (
@@ -15,7 +18,7 @@ const plantedIn = (number: number): { man: string; fault: string }[] =>
 /** What is left of the demo's game is graded from what was planted in it; keys are counted, not timed. */
 test('the rest of the game takes a key a snap, and about three more for each man who erred', async ({ page }) => {
   await enter(page, 'coach', '/film');
-  const left = (await snapsOf(page)).filter((s) => s.graded.length === 0);
+  const left = (await snapsOf(page)).filter((s) => s.graded.length === 0 && s.number <= FILMED);
   expect(left.length).toBeGreaterThan(2);
   let keys = 0;
   let erred = 0;
