@@ -32,8 +32,8 @@ export function writeRecords(records: readonly GradeRecord[], own: readonly OwnF
 }
 
 /**
- * Reads a table of grades of one game: `snap` and `place` say whose, `assignment` and `technique` have to be there, everything else may be. What
- * a row does not say is as with a man who did his job. Every cell that cannot be read is named, and rows with one are left out.
+ * Reads a table of grades of one game: `snap` and `place` say whose, `assignment` and `technique` have to be there, everything else may be: without
+ * its rubric a row is of `rubric`. What it does not say is as with a man who did his job. Every cell that cannot be read is named, and rows with one are left out.
  */
 export function readRecords(
   headings: readonly string[],
@@ -46,7 +46,6 @@ export function readRecords(
   if (missing) return { grades: [], problems: [{ row: 1, heading: missing, says: `there is no column "${missing}"` }] };
   const grades = new Map<string, ReadGrade>();
   const problems: CellProblem[] = [];
-  const { parts } = rubricOf(rubric);
   for (const [i, cells] of rows.entries()) {
     if (cells.every((c) => c.trim() === '')) continue;
     const row = i + 2;
@@ -65,7 +64,8 @@ export function readRecords(
       if (says) refuse(heading, says);
     }
     if (part.assignment === undefined && cell('assignment') === '') refuse('assignment', 'it is empty');
-    if (parts.includes('technique') && part.technique === undefined && cell('technique') === '')
+    const given = part.rubric ?? rubric;
+    if (rubricOf(given).parts.includes('technique') && part.technique === undefined && cell('technique') === '')
       refuse('technique', 'it is empty');
     if (snap && grades.has(`${snap.id} ${blocker}`))
       refuse('place', `${blocker} on snap ${snap.number} is in the table twice`);
@@ -73,7 +73,7 @@ export function readRecords(
     else
       grades.set(`${snap!.id} ${blocker}`, {
         ...{ row, snapId: snap!.id, number: snap!.number, blocker },
-        grade: GradeSchema.parse({ ...doneGrade(rubric), ...part }),
+        grade: GradeSchema.parse({ ...doneGrade(given), ...part }),
       });
   }
   return { grades: [...grades.values()], problems };

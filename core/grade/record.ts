@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { AskedSchema } from '../model/asked';
 import { GradeSchema, type Grade } from '../model/grade';
+import { findRubric } from './rubrics/index';
 import { sayPair } from './say-grade';
 
 /** One grade with everything needed to read it elsewhere: an open format, see docs/schemas. */
@@ -75,7 +76,15 @@ export const recordColumns = (faults: readonly string[], facts: readonly string[
   { heading: 'block', write: (r) => r.asked.block },
   { heading: 'on', write: (r) => r.asked.target ?? '' },
   { heading: 'with', write: (r) => r.asked.partners.join('; ') },
-  { heading: 'rubric', write: (r) => r.grade.rubric },
+  {
+    heading: 'rubric',
+    write: (r) => r.grade.rubric,
+    read: (cell, g) => {
+      if (!findRubric(cell)) return `there is no rubric "${cell}"`;
+      g.rubric = cell;
+      return null;
+    },
+  },
   {
     heading: 'counts',
     write: (r) => (r.grade.counts ? 'yes' : 'no'),

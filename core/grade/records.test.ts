@@ -110,6 +110,21 @@ describe('grades as a table', () => {
     ]);
   });
 
+  it('keep the rubric they were given with, and name one that nobody knows', () => {
+    const heads = ['snap', 'place', 'rubric', 'assignment', 'technique', 'points'];
+    const rows = [
+      ['1', 'C', 'points@1', 'right', '', '2'],
+      ['1', 'LG', '', 'right', 'minus', ''],
+      ['1', 'RG', 'stars@1', 'right', 'plus', ''],
+    ];
+    const { grades, problems } = readRecords(heads, rows, CONTEXT);
+    expect(grades.map((g) => [g.grade.rubric, g.grade.points])).toEqual([
+      ['points@1', 2],
+      ['assignment-technique@1', null],
+    ]);
+    expect(problems.map((p) => p.says)).toEqual(['there is no rubric "stars@1"']);
+  });
+
   it('in points need no technique', () => {
     const points = { ...CONTEXT, rubric: 'points@1' };
     const { grades } = readRecords(['snap', 'place', 'assignment', 'points'], [['1', 'C', 'right', '4']], points);

@@ -1,4 +1,4 @@
 import { requireMember } from '../session/member';
-import { readMine } from '../usecases/grading';
+import { readMine } from '../usecases/said';
 
 export default defineEventHandler(async (event) => readMine(await requireMember(event, ['player'])));

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { RubricRefSchema } from '#core/model/grade';
 import { requireMember } from '../session/member';
 import { readInput } from '../session/read-input';
-import { changeSeason } from '../usecases/grading';
+import { changeSeason } from '../usecases/seasons';
 
 const Change = z.object({
   rubric: RubricRefSchema.optional(),

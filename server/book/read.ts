@@ -16,8 +16,8 @@ interface Condition {
   readonly values: Record<string, unknown>;
 }
 
-/** Counts of yes and no columns, with what could not be told beside them. */
-const TOLD: Readonly<Partial<Record<Measure, string>>> = {
+/** The yes and no column of each measure that has one. */
+export const TOLD: Readonly<Partial<Record<Measure, string>>> = {
   assignment: 'b.assignment',
   technique: 'b.technique',
   both: 'b.both_kept',

@@ -8,6 +8,8 @@ import {
   type ModelStatic,
   type Sequelize,
 } from 'sequelize';
+import { BOOK_MARK, BOOK_SNAP, BookMarkRow, BookSnapRow } from './book-models';
+export { BookMarkRow, BookSnapRow };
 
 /** A row is what it is identified and looked up by, plus a body that the core's schema reads in its mapper. */
 export class UserRow extends Model<InferAttributes<UserRow>, InferCreationAttributes<UserRow>> {
@@ -194,11 +196,6 @@ export class AcknowledgementRow extends Model<
   declare createdAt: CreationOptional<Date>;
 }
 
-/** What the Book counts of a grade; made from it and its snap, and made anew whenever either changes. */
-export class BookMarkRow extends Model {}
-/** What the Book counts of a snap. */
-export class BookSnapRow extends Model {}
-
 /** Every change of a grade, kept for good: who, when, from what, to what. */
 export class GradeChangeRow extends Model<InferAttributes<GradeChangeRow>, InferCreationAttributes<GradeChangeRow>> {
   declare id: CreationOptional<number>;
@@ -244,58 +241,6 @@ const owned = { id, programId: { type: DataTypes.INTEGER, allowNull: false } } a
 const int = DataTypes.INTEGER;
 const text = DataTypes.TEXT;
 const body = DataTypes.JSONB;
-
-const small = DataTypes.SMALLINT;
-const yesNo = DataTypes.BOOLEAN;
-const words = DataTypes.ARRAY(DataTypes.TEXT);
-const called = { scheme: text, side: text, front: text, formation: text } as const;
-const situated = { quarter: small, down: small, distance: text, zone: text, gained: text } as const;
-const BOOK_MARK = {
-  gradeId: { type: int, primaryKey: true },
-  programId: int,
-  seasonId: int,
-  gameId: int,
-  snapId: int,
-  number: small,
-  playerId: int,
-  blocker: text,
-  unit: text,
-  pair: text,
-  ...called,
-  block: text,
-  help: text,
-  ...situated,
-  rubric: text,
-  assignment: yesNo,
-  technique: yesNo,
-  finish: yesNo,
-  bothKept: yesNo,
-  outcome: yesNo,
-  film: yesNo,
-  earned: DataTypes.REAL,
-  possible: DataTypes.REAL,
-  faults: words,
-  facts: words,
-  phasesDone: words,
-  phasesNot: words,
-};
-const BOOK_SNAP = {
-  snapId: { type: int, primaryKey: true },
-  programId: int,
-  seasonId: int,
-  gameId: int,
-  number: small,
-  ...called,
-  ...situated,
-  gain: small,
-  result: text,
-  throws: yesNo,
-  success: yesNo,
-  stuffed: yesNo,
-  explosive: yesNo,
-  blocked: yesNo,
-  pressured: yesNo,
-};
 
 /** Ties the row classes to a connection. Tables are made by the migrations only. */
 export function defineModels(sequelize: Sequelize): void {

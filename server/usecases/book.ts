@@ -1,11 +1,11 @@
 import { createError } from 'h3';
 import { Op, QueryTypes } from 'sequelize';
 import type { BookFilter, Dimension } from '#core/grade/book/dimensions';
-import type { BookLine, BookPage, BookSnaps } from '#core/grade/book/lines';
+import type { BookPage, BookSnaps } from '#core/grade/book/lines';
 import type { Measure } from '#core/grade/book/measures';
 import type { PlayLine, PlayPage } from '#core/grade/book/play-result';
 import { COLUMNS, OF_SNAP } from '../book/columns';
-import { conditionOf, readLines, readResults, readTotal, sumOf, type Reach } from '../book/read';
+import { conditionOf, readLines, readResults, readTotal, sumOf, TOLD, type Reach } from '../book/read';
 import { database } from '../db/database';
 import { gradeAsked, gradeBody } from '../db/mappers';
 import { GameRow, GradeRow, PlayerRow, SeasonRow } from '../db/models';
@@ -24,7 +24,11 @@ export async function readBook(member: Member, by: Dimension, filter: BookFilter
   const lines = await readLines(db, reach, filter, by);
   const total = COLUMNS[by].whole ? sumOf(lines) : await readTotal(db, reach, filter);
   const shown = lines.slice(0, MOST_LINES);
-  return { by, filter, lines: await labelled(member, by, shown), total, more: lines.length - shown.length };
+  return {
+    ...{ by, filter, total, more: lines.length - shown.length },
+    lines: await labelled(member, by, shown),
+    names: await namesIn(member, filter),
+  };
 }
 const MOST_LINES = 300;
 
@@ -42,10 +46,25 @@ async function labelled<T extends { key: string; label: string }>(
   return lines.map((line) => ({ ...line, label: names.get(line.key) ?? line.label }));
 }
 
-async function namesOf({ programId }: Member, by: Dimension, keys: readonly string[]): Promise<Map<string, string>> {
-  const where = { programId, id: keys.filter((k) => /^\d+$/.test(k)).map(Number) };
+/** What the values of a filter are called that are only ids: "man 7" is "61 Anselm Rook". */
+async function namesIn(member: Member, filter: BookFilter): Promise<Record<string, string>> {
+  const found: Record<string, string> = {};
+  for (const by of NAMED)
+    for (const [key, name] of await namesOf(member, by, filter[by] ?? [])) found[`${by} ${key}`] = name;
+  return found;
+}
+const NAMED = ['man', 'game', 'season'] as const;
+
+/** Names by id; a player is told nobody's but his own. */
+async function namesOf(
+  { programId, role, playerId }: Member,
+  by: Dimension,
+  keys: readonly string[],
+): Promise<Map<string, string>> {
+  const where = { programId, id: keys.filter((k) => /^\d{1,9}$/.test(k)).map(Number) };
+  if (where.id.length === 0) return new Map();
   if (by === 'man') {
-    const players = await PlayerRow.findAll({ where });
+    const players = (await PlayerRow.findAll({ where })).filter((p) => role !== 'player' || p.id === playerId);
     return new Map(players.map((p) => [String(p.id), `${p.number} ${p.name}`]));
   }
   if (by === 'game') {
@@ -84,18 +103,10 @@ const EMPTY_LINE: Omit<PlayLine, 'key' | 'label'> = {
   missedWorked: 0,
 };
 
-/** Misses first, then what could not be told: that is what one opens a number for. */
-const WORST_FIRST: Readonly<Record<Measure, string>> = {
-  assignment: 'b.assignment',
-  technique: 'b.technique',
-  both: 'b.both_kept',
-  finish: 'b.finish',
-  outcome: 'b.outcome',
-  film: 'b.film',
-  score: '(b.possible > 0 and b.earned = b.possible)',
-};
+/** A grade by its rubric is a miss unless everything possible was earned. */
+const ALL_EARNED = '(b.possible > 0 and b.earned = b.possible)';
 
-/** The snaps behind a number, a page at a time. */
+/** The snaps behind a number, a page at a time: the misses first, then what could not be told, as that is what one opens a number for. */
 export async function readSnapsBehind(
   member: Member,
   filter: BookFilter,
@@ -104,7 +115,7 @@ export async function readSnapsBehind(
 ): Promise<BookSnaps> {
   const db = await database();
   const { sql, values } = conditionOf(reachOf(member), filter);
-  const column = WORST_FIRST[measure];
+  const column = TOLD[measure] ?? ALL_EARNED;
   const found = await db.query<Found>(
     `select b.grade_id as "gradeId", b.snap_id as "snapId", b.number, b.game_id as "gameId", b.blocker, b.player_id as "playerId",
        b.scheme, b.side, b.front, count(*) over ()::int as total from book_marks b where ${sql}
@@ -176,4 +187,3 @@ export async function readChoices(
   }
   return choices;
 }
-export type { BookLine };

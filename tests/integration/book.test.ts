@@ -216,6 +216,22 @@ describe('a player’s book', () => {
   });
 });
 
+describe('what a filter’s ids are called', () => {
+  it('is told with the page, and a player is told nobody’s name but his own', async () => {
+    const other = (await PlayerRow.findOne({ where: { number: 61 } }))!;
+    const [gameId] = [...opponents.keys()];
+    const filter = { man: [String(other.id), String(player.playerId), 'x', '999999999'], game: [String(gameId)] };
+    expect((await readBook(coach, 'block', filter)).names).toEqual({
+      [`man ${other.id}`]: '61 Anselm Rook',
+      [`man ${player.playerId}`]: '55 Jory Pell',
+      [`game ${gameId}`]: expect.stringMatching(/^Week \d, /),
+    });
+    expect((await readBook(player, 'block', { man: filter.man })).names).toEqual({
+      [`man ${player.playerId}`]: '55 Jory Pell',
+    });
+  });
+});
+
 describe('what the book counts', () => {
   it('is the same when it is all made anew', async () => {
     const before = rows.map((r) => JSON.stringify(r)).sort();

@@ -6,16 +6,9 @@ import { AcknowledgementRow, SeasonRow, SnapRow } from '../../server/db/models';
 import { readBook } from '../../server/usecases/book';
 import { listHabits, listRuleQuestions, readFinding, writeFinding } from '../../server/usecases/findings';
 import { clipFile, listSnaps, publishGame, readSnap } from '../../server/usecases/film';
-import {
-  acknowledge,
-  allowOwnGrades,
-  answerPlayer,
-  changeSeason,
-  listGradedGames,
-  readMine,
-  readSeason,
-  readTwoGraders,
-} from '../../server/usecases/grading';
+import { allowOwnGrades, listGradedGames, readTwoGraders } from '../../server/usecases/grading';
+import { acknowledge, answerPlayer, readMine } from '../../server/usecases/said';
+import { changeSeason, readSeason } from '../../server/usecases/seasons';
 import { gradeHistory } from '../../server/usecases/grades';
 import { listRecords } from '../../server/usecases/records';
 import { freshDatabase, makeProgram } from './fresh-database';

@@ -37,18 +37,6 @@ watch(wanted, ({ by, filter }, old) => {
   if (route.path === '/book' && JSON.stringify({ by, filter }) !== JSON.stringify(old)) void book.look(by, filter);
 });
 
-/** What ids are called, as far as it is known from what is on the page. */
-const labels = computed<Record<string, string>>(() => {
-  const known = [
-    ...(book.page?.lines ?? []).map((l) => [`${book.page!.by} ${l.key}`, l.label]),
-    ...(book.trend?.by === 'game' ? book.trend.lines : []).map((l) => [`game ${l.key}`, l.label]),
-    ...(book.choices ? book.choices.values.map((c) => [`${book.choices!.of} ${c.key}`, c.label]) : []),
-  ] as [string, string][];
-  Object.assign(seen, Object.fromEntries(known));
-  return { ...seen };
-});
-const seen: Record<string, string> = {};
-
 const own = computed(() => playbook.program.faults ?? []);
 const table = computed(() => gradesTable(book.by, book.lines, own.value));
 const games = computed(() => [...(book.trend?.lines ?? [])].sort((a, b) => a.label.localeCompare(b.label, 'en')));
@@ -60,7 +48,7 @@ const isNarrowed = computed(() => Object.keys(book.filter).length > 0);
   <div class="place">
     <header>
       <h1 class="visually-hidden">{{ session.staff ? 'What the grades say' : 'Your grades' }}</h1>
-      <FilterWords :labels="labels" @look="go" />
+      <FilterWords @look="go" />
       <NuxtLink v-if="session.staff" class="how" to="/book/grading">How we grade</NuxtLink>
       <p class="soft">
         Every percentage opens the snaps it was counted from. Marks nobody could give are left out of the base and

@@ -7,7 +7,6 @@ import { useBook, without } from './store';
 import { narrowedBy, sayKey } from './words';
 
 /** What is counted and of which grades, as a sentence whose words are the controls. */
-const props = defineProps<{ labels: Readonly<Record<string, string>> }>();
 const emit = defineEmits<{ look: [by: Dimension, filter: BookFilter] }>();
 const book = useBook();
 const session = useSession();
@@ -17,7 +16,9 @@ const ways = computed(() =>
 );
 const given = computed(() => narrowedBy(book.filter));
 const saidOf = (key: Dimension): string =>
-  (book.filter[key] ?? []).map((v) => sayKey(key, { key: v, label: props.labels[`${key} ${v}`] ?? v })).join(' or ');
+  (book.filter[key] ?? [])
+    .map((v) => sayKey(key, { key: v, label: book.page?.names[`${key} ${v}`] ?? v }))
+    .join(' or ');
 
 const of = ref<Dimension | ''>('');
 function narrowTo(event: Event): void {
@@ -50,11 +51,17 @@ function narrowTo(event: Event): void {
     >
       {{ saidOf(key) }} <span aria-hidden="true">✕</span>
     </button>
-    <select v-model="of" aria-label="Only those by" @change="book.choose(of || null)">
+    <select v-model="of" class="field" aria-label="Only those by" @change="book.choose(of || null)">
       <option value="">only those by …</option>
       <option v-for="d in ways" :key="d.id" :value="d.id">{{ d.name }}</option>
     </select>
-    <select v-if="of && book.choices?.of === of" :value="''" :aria-label="DIMENSIONS[of].name" @change="narrowTo">
+    <select
+      v-if="of && book.choices?.of === of"
+      class="field"
+      :value="''"
+      :aria-label="DIMENSIONS[of].name"
+      @change="narrowTo"
+    >
       <option value="">{{ book.choices.values.length ? 'which?' : 'there is none' }}</option>
       <option v-for="c in book.choices.values" :key="c.key" :value="c.key">{{ sayKey(of, c) }} ({{ c.marks }})</option>
     </select>
@@ -78,13 +85,6 @@ function narrowTo(event: Event): void {
   text-decoration: line-through;
 }
 select {
-  font: inherit;
   font-size: 13px;
-  background: var(--sheet);
-  color: var(--ink);
-  border: 1px solid var(--soft);
-  border-radius: 3px;
-  padding: 2px 4px;
-  max-width: 220px;
 }
 </style>

@@ -49,6 +49,7 @@ function answer(url: URL): unknown {
     const page: BookPage = {
       by,
       filter: filterOfQuery(Object.fromEntries(url.searchParams)),
+      names: {},
       lines: by === 'game' ? games : lines,
       total: line('all', 9, 10),
       more: 0,
@@ -88,8 +89,8 @@ describe('the book', () => {
     await book.look('man', { front: ['Over'] });
     expect([book.by, book.lines.map((l) => l.label), book.trend!.by]).toEqual(['man', ['61 Anselm Rook'], 'game']);
     expect(asked.map((u) => `${u.pathname} ${u.searchParams.get('by')} ${u.searchParams.get('front')}`)).toEqual([
-      '/api/book man Over',
       '/api/book game Over',
+      '/api/book man Over',
       '/api/book/plays play Over',
     ]);
     expect(book.before).toBeNull();

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import { filterOfQuery, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
+import type { BookFilter, Dimension } from '#core/grade/book/dimensions';
 import { BookPageSchema, BookSnapsSchema, type BookLine, type BookPage, type BookSnap } from '#core/grade/book/lines';
 import type { Measure } from '#core/grade/book/measures';
 import { PlayPageSchema, type PlayPage } from '#core/grade/book/play-result';
@@ -61,15 +61,16 @@ export const useBook = defineStore('book', () => {
     opened.value = null;
     loading.value = true;
     await attempt(async () => {
-      const [found, games, earlier, results] = await Promise.all([
-        read(of, what),
-        of === 'game' ? null : read('game', without(what, 'game')),
-        readBefore(of, what),
+      const games = read('game', without(what, 'game'));
+      const [found, all, earlier, results] = await Promise.all([
+        of === 'game' && !what.game ? games : read(of, what),
+        games,
+        readBefore(of, what, games),
         session.staff ? readPlays(of, what) : null,
       ]);
       if (mine !== asked) return;
       page.value = found;
-      trend.value = games ?? found;
+      trend.value = all;
       before.value = earlier;
       plays.value = results;
     });
@@ -77,10 +78,10 @@ export const useBook = defineStore('book', () => {
   }
 
   /** Where one game is looked at: the games of its season before it, counted the same way. */
-  async function readBefore(of: Dimension, what: BookFilter): Promise<BookPage | null> {
+  async function readBefore(of: Dimension, what: BookFilter, games: Promise<BookPage>): Promise<BookPage | null> {
     const [game, ...more] = what.game ?? [];
     if (game === undefined || more.length > 0 || of === 'game') return null;
-    const all = await read('game', without(what, 'game'));
+    const all = await games;
     const earlier = all.lines.map((l) => l.key).filter((key) => weekOf(all, key) < weekOf(all, game));
     return earlier.length ? read(of, { ...what, game: earlier.slice(0, 20) }) : null;
   }
@@ -147,5 +148,3 @@ const weekOf = ({ lines }: BookPage, key: string): number =>
 /** Where the snaps behind a number are watched, one after the other. */
 export const reelOf = ({ snaps, filter, measure }: Opened, from: BookSnap | undefined = snaps[0]): string =>
   `/film/${from?.snapId}?${new URLSearchParams({ reel: queryOf(filter, { measure }) }).toString()}`;
-
-export { filterOfQuery };

@@ -26,7 +26,7 @@ import SnapSentence from './SnapSentence.vue';
 import { capOf, FILM_HANDS, useFilmKeys } from './keys';
 import { snapAway } from './next-snap';
 import { useProposals } from '~/features/propose/use-proposals';
-import { useReel } from './reel';
+import { useReelHere } from './reel-here';
 import { useRoom } from './room';
 import { useFilm } from './store';
 
@@ -59,7 +59,7 @@ watch(
   () => film.snap?.id,
   (id) => {
     if (id !== undefined && String(id) !== route.params.id)
-      void navigateTo({ path: `/film/${id}`, query: { ...film.cut, ...reelQuery() } }, { replace: true });
+      void navigateTo({ path: `/film/${id}`, query: { ...film.cut, ...reelWords() } }, { replace: true });
   },
 );
 useEventListener('online', () => void box.send());
@@ -84,24 +84,9 @@ async function crop(): Promise<void> {
   pair.value?.near(stay.on.value ? 4 : 1);
 }
 /** Snaps behind a number of the Book, where the address names one. */
-const reel = useReel();
-const reelQuery = () => (reel.words.value ? { reel: reel.words.value } : {});
-async function takeReel(): Promise<void> {
-  await reel.open(String(route.query.reel ?? ''), film.snap?.id ?? null);
-  if (reel.current.value) film.selected = reel.current.value.blocker;
-}
-watch(
-  () => route.query.reel,
-  () => void takeReel(),
-);
-async function goInReel(step: number): Promise<void> {
-  const next = reel.step(step);
-  if (!next) return void (run.value = false);
-  await film.open(next.snapId);
-  film.selected = next.blocker;
-}
+const { reel, words: reelWords, take: takeReel, step: stepInReel } = useReelHere();
 function go(step: number): void {
-  if (reel.words.value) return void goInReel(step);
+  if (reel.words.value) return void stepInReel(step).then((there) => there || (run.value = false));
   const next = snapAway(film.inCut, film.snap?.number ?? 0, step);
   if (next) void film.open(next.id);
   else run.value = false;

@@ -202,7 +202,9 @@ export function useFilmKeys(hands: Hands): { naming: Ref<boolean> } {
   const early: KeyboardEvent[] = [];
   watch(
     () => film.opening,
-    () => {
+    (now, meantFor) => {
+      // The snap they were meant for could not be opened: they are no other's.
+      if (now === null && film.snap?.id !== meantFor) early.length = 0;
       while (film.opening === null && early.length) does(early.shift()!);
     },
     { flush: 'post' },

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { sayCause } from '#core/grade/free/first-cause';
-import type { FreeMan, ReadMark } from '#core/model/finding';
+import { ReadMarkSchema, type FreeMan, type ReadMark } from '#core/model/finding';
 import { useFilm } from '~/features/film/store';
 import { useFinding } from './store';
 
@@ -30,7 +31,8 @@ const reads = computed<{ seat: string; read: ReadMark['read'] }[]>(() =>
         { seat: 'QB', read: 'keep' },
       ],
 );
-const markOf = (seat: string, read: string): string | undefined =>
+const READ_MARKS = ReadMarkSchema.shape.mark.options;
+const markOf = (seat: string, read: string): ReadMark['mark'] | undefined =>
   found.finding.reads.find((r) => r.seat === seat && r.read === read)?.mark;
 const cause = computed(() => found.finding.cause ?? found.proposed);
 const decided = computed(() => found.finding.cause?.verdict ?? null);
@@ -46,12 +48,7 @@ async function ask(): Promise<void> {
 }
 const VERDICTS = { accepted: 'so it was', changed: 'it was another’s', asked: 'asked' } as const;
 const chosen = (event: Event): string => (event.target as HTMLSelectElement).value;
-const OPEN = 'violet-chalk-finding';
-const open = ref(localStorage.getItem(OPEN) === 'open');
-function toggled(event: Event): void {
-  open.value = (event.target as HTMLDetailsElement).open;
-  localStorage.setItem(OPEN, open.value ? 'open' : '');
-}
+const isOpen = useLocalStorage('violet-chalk-finding', false);
 const summary = computed(() => {
   const { free, questions } = found.finding;
   const said = [
@@ -64,7 +61,12 @@ const summary = computed(() => {
 </script>
 
 <template>
-  <details v-if="film.snap" class="finding" :open="open" @toggle="toggled">
+  <details
+    v-if="film.snap"
+    class="finding"
+    :open="isOpen"
+    @toggle="isOpen = ($event.target as HTMLDetailsElement).open"
+  >
     <summary>
       What happened <span class="soft">{{ summary }}</span>
     </summary>
@@ -97,6 +99,7 @@ const summary = computed(() => {
         <label class="soft"
           >another’s
           <select
+            class="field"
             :value="f.verdict === 'changed' ? (f.charged[0] ?? '') : ''"
             @change="chosen($event) && found.judge(f.defender, { verdict: 'changed', charged: [chosen($event)] })"
           >
@@ -107,7 +110,7 @@ const summary = computed(() => {
         <button class="plain link" type="button" @click="begin(f)">ask about the rule</button>
       </p>
       <form v-if="asking === f.defender" class="line" @submit.prevent="ask">
-        <input v-model="question" maxlength="500" aria-label="Question about the rule" />
+        <input v-model="question" class="field wide" maxlength="500" aria-label="Question about the rule" />
         <button class="plain link" type="submit">file it with this front</button>
         <button class="plain link" type="button" @click="asking = ''">leave it</button>
       </form>
@@ -130,6 +133,7 @@ const summary = computed(() => {
       <label class="soft"
         >it began with
         <select
+          class="field"
           :value="decided === 'changed' ? (cause.root ?? '') : ''"
           @change="chosen($event) && found.setCause({ ...cause, root: chosen($event), verdict: 'changed' })"
         >
@@ -142,16 +146,11 @@ const summary = computed(() => {
       <span class="soft">Not the line’s</span>
       <span v-for="r in reads" :key="`${r.seat} ${r.read}`" class="read">
         {{ r.seat }} {{ r.read }}
-        <button
-          v-for="m in ['right', 'wrong', 'cannot tell'] as const"
-          :key="m"
-          class="plain"
-          type="button"
-          :aria-pressed="markOf(r.seat, r.read) === m"
-          @click="found.setRead({ ...r, mark: m, note: '' })"
-        >
-          {{ m }}
-        </button>
+        <OneOf
+          :value="markOf(r.seat, r.read)"
+          :options="READ_MARKS"
+          @choose="found.setRead({ ...r, mark: $event ?? markOf(r.seat, r.read)!, note: '' })"
+        />
       </span>
     </div>
   </details>
@@ -200,17 +199,9 @@ article {
 .problem {
   color: var(--broken);
 }
-input,
-select {
-  font: inherit;
-  background: var(--sheet);
-  color: var(--ink);
-  border: 1px solid var(--soft);
-  border-radius: 3px;
-  padding: 1px 4px;
-}
-input {
+.wide {
   flex: 1;
   min-width: 200px;
+  max-width: none;
 }
 </style>

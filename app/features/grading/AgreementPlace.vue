@@ -6,6 +6,7 @@ import type { Grade } from '#core/model/grade';
 import { SnapViewSchema } from '#core/model/game';
 import { BLOCKS, type BlockId } from '#core/vocabulary/index';
 import { useMarks } from '~/features/marks/store';
+import TwoVersions from '~/features/pad/TwoVersions.vue';
 import { usePlaybook } from '~/features/playbook/store';
 import { request } from '~/features/session/request';
 import { useGrading } from './store';
@@ -37,7 +38,8 @@ async function settle(mark: TwoMarks): Promise<void> {
   const snap = SnapViewSchema.parse(await request(`/api/snaps/${mark.snapId}`));
   const base = snap.grades.find((g) => g.blocker === mark.blocker)?.revision ?? 0;
   await box.give(snap, 'program', [{ blocker: mark.blocker, grade: mark.other, base }]);
-  grading.settled(mark);
+  // One that met another's is not settled: both versions are shown.
+  if (!box.aside.some((w) => w.snapId === mark.snapId && w.entry.blocker === mark.blocker)) grading.settled(mark);
 }
 </script>
 
@@ -76,6 +78,7 @@ async function settle(mark: TwoMarks): Promise<void> {
           </tr>
         </tbody>
       </table>
+      <TwoVersions v-if="box.aside.length" />
       <h2>{{ grading.apart.length }} of {{ grading.two.length }} to settle</h2>
       <p v-if="grading.apart.length">
         <NuxtLink :to="reel">Watch them one after the other</NuxtLink>

@@ -64,7 +64,8 @@ const walk = (q: AskedRule): string =>
             >
           </label>
           <label class="pass"
-            >A game is passed from <input v-model.lazy.number="percent" type="number" min="0" max="100" /> %</label
+            >A game is passed from
+            <input v-model.lazy.number="percent" class="field" type="number" min="0" max="100" /> %</label
           >
         </fieldset>
         <OwnFaults :disabled="!coach" />
@@ -120,7 +121,13 @@ const walk = (q: AskedRule): string =>
               </p>
               <p v-if="s.answer" class="soft">Answered: {{ s.answer }}</p>
               <form v-else-if="s.question" @submit.prevent="grading.answer(s.id, answers[s.id] ?? '')">
-                <input v-model="answers[s.id]" maxlength="500" required :aria-label="`Answer to ${s.player}`" />
+                <input
+                  v-model="answers[s.id]"
+                  class="field"
+                  maxlength="500"
+                  required
+                  :aria-label="`Answer to ${s.player}`"
+                />
                 <button class="plain link" type="submit">answer</button>
               </form>
             </div>
@@ -214,15 +221,8 @@ fieldset {
   display: flex;
   gap: 10px;
 }
-input {
-  font: inherit;
-  background: var(--sheet);
-  color: var(--ink);
-}
 .said input {
   flex: 1;
-  border: 1px solid var(--soft);
-  border-radius: 3px;
-  padding: 2px 6px;
+  max-width: none;
 }
 </style>

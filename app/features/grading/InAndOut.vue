@@ -5,10 +5,12 @@ import { SnapItemSchema, SnapViewSchema } from '#core/model/game';
 import { readTable } from '~/features/log/tables';
 import { useMarks } from '~/features/marks/store';
 import { usePlaybook } from '~/features/playbook/store';
+import TwoVersions from '~/features/pad/TwoVersions.vue';
 import { attempting } from '~/features/session/attempt';
 import { request } from '~/features/session/request';
 import { allRecords, WAYS_OUT, type WayOut } from './records';
 import { useGrading } from './store';
+import { sayWritten } from './words';
 
 /** Grades out as open formats, and in from a table: tried first, and nothing is written until somebody says so. */
 const grading = useGrading();
@@ -62,7 +64,7 @@ const write = (): Promise<boolean> =>
         }));
       await box.give(snap, 'program', marks);
     }
-    written.value = `${grades.length} marks are in.`;
+    written.value = sayWritten(grades.length, box.onItsWay.length, box.aside.length);
     read.value = null;
     await grading.load();
   });
@@ -82,7 +84,7 @@ const write = (): Promise<boolean> =>
     <p class="ways">
       <label
         >Grades of
-        <select v-model="game">
+        <select v-model="game" class="field">
           <option :value="null">which game?</option>
           <option v-for="g in grading.games" :key="g.id" :value="g.id">week {{ g.week }}, {{ g.opponent }}</option>
         </select></label
@@ -92,6 +94,7 @@ const write = (): Promise<boolean> =>
       /></label>
       <span v-if="written" role="status">{{ written }}</span>
     </p>
+    <TwoVersions v-if="box.aside.length" />
     <template v-if="read">
       <p>
         <b>{{ read.grades.length }} marks can be read.</b>
@@ -130,11 +133,6 @@ const write = (): Promise<boolean> =>
 ul {
   max-height: 200px;
   overflow: auto;
-}
-select {
-  font: inherit;
-  background: var(--sheet);
-  color: var(--ink);
 }
 label.link {
   color: var(--violet);

@@ -57,11 +57,18 @@ async function add(): Promise<void> {
       </li>
     </ul>
     <form v-if="!disabled" @submit.prevent="add">
-      <input v-model="name" maxlength="40" required placeholder="looked up too soon" aria-label="Name of the fault" />
-      <select v-model="part" aria-label="Part of the block">
+      <input
+        v-model="name"
+        class="field"
+        maxlength="40"
+        required
+        placeholder="looked up too soon"
+        aria-label="Name of the fault"
+      />
+      <select v-model="part" class="field" aria-label="Part of the block">
         <option v-for="p in FAULT_PARTS" :key="p" :value="p">{{ p }}</option>
       </select>
-      <select v-model="block" aria-label="First on the keys with">
+      <select v-model="block" class="field" aria-label="First on the keys with">
         <option value="">with any block</option>
         <option v-for="b in BLOCK_IDS" :key="b" :value="b">first with {{ BLOCKS[b].name.toLowerCase() }}</option>
       </select>
@@ -85,16 +92,6 @@ form {
   display: flex;
   flex-wrap: wrap;
   gap: 6px 10px;
-}
-input,
-select {
-  font: inherit;
-  background: var(--sheet);
-  color: var(--ink);
-  border: 1px solid var(--soft);
-  border-radius: 3px;
-  padding: 2px 6px;
-  max-width: 200px;
 }
 .problem {
   color: var(--broken);

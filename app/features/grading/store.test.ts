@@ -5,6 +5,7 @@ import type { GradeRecord } from '#core/grade/record';
 import { ALL_PLUS } from '#core/model/grade';
 import { refusal } from '~/testing/marks-server';
 import { allRecords } from './records';
+import { sayWritten } from './words';
 import { useGrading, type GradedGame } from './store';
 
 const SEASON = { id: 1, name: 'Nine Bridges League', rubric: 'assignment-technique@1', passLine: null, others: 0 };
@@ -110,6 +111,15 @@ describe('two readings', () => {
     refuse = refusal(404, 'There is no such game in your program.');
     await grading.compare(9, 2);
     expect([grading.two, grading.problem]).toEqual([[], 'There is no such game in your program.']);
+  });
+});
+
+describe('how an import ended', () => {
+  it('says what is in, what waits and what met another’s', () => {
+    expect(sayWritten(1, 0, 0)).toBe('1 mark is in.');
+    expect(sayWritten(9, 2, 1)).toBe(
+      '6 marks are in. 2 marks kept on this machine until the server can be reached. 1 mark lies aside: say which stands.',
+    );
   });
 });
 

@@ -120,7 +120,7 @@ const bookOf = (game: number): string => `/book?${queryOf({ game: [String(game)]
               You asked: {{ q.question }}<template v-if="q.answer"> Answer: {{ q.answer }}</template>
             </p>
             <form v-if="asking === s.snapId" @submit.prevent="ask(s)">
-              <input v-model="question" maxlength="500" required aria-label="Your question" />
+              <input v-model="question" class="field" maxlength="500" required aria-label="Your question" />
               <button class="plain link" type="submit">ask</button>
               <button class="plain link" type="button" @click="asking = null">leave it</button>
             </form>
@@ -176,11 +176,7 @@ form {
 input {
   flex: 1;
   min-width: 180px;
-  font: inherit;
-  background: var(--sheet);
-  color: var(--ink);
-  border: 1px solid var(--soft);
-  border-radius: 3px;
+  max-width: none;
   padding: 4px 8px;
 }
 </style>

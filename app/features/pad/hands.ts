@@ -1,7 +1,7 @@
 import { faultsOffered, phasesOf } from '#core/grade/standards';
 import { rubricOf } from '#core/grade/rubrics/index';
 import { FACTS, type FactId } from '#core/model/facts';
-import { CONSEQUENCES, type Grade, type PairMark } from '#core/model/grade';
+import { CONSEQUENCES, OutcomeSchema, PhaseMarkSchema, type Grade, type PairMark } from '#core/model/grade';
 import type { Assignment } from '#core/model/resolution';
 import { onMan, type Film, type Hand } from '~/features/film/hand';
 import { FAULT_KEYS, PHASE_KEYS } from './fault-keys';
@@ -73,13 +73,17 @@ export function nextOf<T>(values: readonly T[], now: T | null | undefined): T | 
   return values[at + 1] ?? null;
 }
 
+/** What a part of a block, or of a double, can be; and how a block can end. */
+export const PHASE_MARKS = PhaseMarkSchema.options;
+const OUTCOMES = OutcomeSchema.options;
+
 /** A part of the block: done, not, cannot tell, not marked. */
 export function turnPhase(film: Film, man: string, index: number): unknown {
   const asked = askedOfMan(film, man);
   const line = asked && phasesOf(asked.block, asked.technique?.role ?? 'alone')[index];
   if (!line) return false;
   const { phases } = markOf(film, man);
-  const now = nextOf(['done', 'not', 'cannot tell'] as const, phases[line.phase]);
+  const now = nextOf(PHASE_MARKS, phases[line.phase]);
   const rest = Object.fromEntries(Object.entries(phases).filter(([phase]) => phase !== line.phase));
   return film.change(man, { phases: now ? { ...rest, [line.phase]: now } : rest });
 }
@@ -162,9 +166,7 @@ export const PAD_HANDS: readonly Hand[] = [
     cap: 'shift o',
     says: 'how the block ended, by its own standard',
     ...OF_MAN,
-    does: onMan((film, man) =>
-      film.change(man, { outcome: nextOf(['success', 'not', 'cannot tell'] as const, markOf(film, man).outcome) }),
-    ),
+    does: onMan((film, man) => film.change(man, { outcome: nextOf(OUTCOMES, markOf(film, man).outcome) })),
   },
   {
     name: 'moved',
@@ -172,9 +174,7 @@ export const PAD_HANDS: readonly Hand[] = [
     cap: 'shift p',
     says: 'the double moved him, for both men',
     ...OF_MAN,
-    does: onMan((film, man) =>
-      changePair(film, man, (now) => ({ movement: nextOf(['done', 'not', 'cannot tell'] as const, now?.movement) })),
-    ),
+    does: onMan((film, man) => changePair(film, man, (now) => ({ movement: nextOf(PHASE_MARKS, now?.movement) }))),
   },
   {
     name: 'hips',
@@ -182,9 +182,7 @@ export const PAD_HANDS: readonly Hand[] = [
     cap: 'shift h',
     says: 'their hips were together, for both men',
     ...OF_MAN,
-    does: onMan((film, man) =>
-      changePair(film, man, (now) => ({ hips: nextOf(['done', 'not', 'cannot tell'] as const, now?.hips) })),
-    ),
+    does: onMan((film, man) => changePair(film, man, (now) => ({ hips: nextOf(PHASE_MARKS, now?.hips) }))),
   },
   {
     name: 'left',

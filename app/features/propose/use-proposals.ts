@@ -1,4 +1,4 @@
-import { ref, watch } from 'vue';
+import { ref, watch, type Ref } from 'vue';
 import { MeasuringSchema } from '#core/model/measured';
 import { useFilm } from '~/features/film/store';
 import { usePlaybook } from '~/features/playbook/store';
@@ -6,7 +6,7 @@ import { request, RequestProblem } from '~/features/session/request';
 import { useProposing } from '~/workers/start';
 
 /** Works out what the film makes of the snap that is shown, where everybody was followed on it, and lays it beside the marks. */
-export function useProposals(): { readonly problem: Readonly<ReturnType<typeof ref<string>>> } {
+export function useProposals(): { readonly problem: Ref<string> } {
   const film = useFilm();
   const playbook = usePlaybook();
   const asked = useProposing();

@@ -99,7 +99,7 @@ const make = (): Promise<boolean> =>
       <p v-if="men.length" class="ways">
         <label
           >Paper
-          <select v-model="paper">
+          <select v-model="paper" class="field">
             <option v-for="(_, name) in PAPERS" :key="name" :value="name">{{ name }}</option>
           </select></label
         >
@@ -135,10 +135,5 @@ legend {
   display: flex;
   gap: 20px;
   align-items: center;
-}
-select {
-  font: inherit;
-  background: var(--sheet);
-  color: var(--ink);
 }
 </style>

@@ -1,12 +1,12 @@
 import { sayFieldPlace } from './field-place';
 
 /** Yards to go up to which it is short, and from which it is long. */
-const SHORT = 3;
+export const SHORT = 3;
 const LONG = 7;
 /** Yards before a goal line within which it is its last. */
 const NEAR_GOAL = 20;
-/** Yards from which a gain is told apart. */
-const EXPLOSIVE = 10;
+/** Yards from which a run is an explosive one, and its gain is told apart. */
+export const EXPLOSIVE = 10;
 
 export function classOfDistance(yards: number): string {
   if (yards <= SHORT) return 'short';

@@ -21,6 +21,8 @@ export type BookLine = z.infer<typeof BookLineSchema>;
 export const BookPageSchema = z.object({
   by: DimensionSchema,
   filter: BookFilterSchema,
+  /** What the filter's ids are called, by dimension and id: "man 7". */
+  names: z.record(z.string(), z.string()),
   lines: z.array(BookLineSchema),
   total: BookLineSchema,
   /** More lines than are shown. */

@@ -1,5 +1,7 @@
 import type { Asked, GradedSnap } from '../../model/asked';
 import type { Grade } from '../../model/grade';
+import { BLOCKS, type BlockId } from '../../vocabulary/index';
+import type { BlockWord } from '../../vocabulary/word';
 import { assignmentKept, bothKept, plusKept } from '../rubrics/rubric';
 import { rubricOf } from '../rubrics/index';
 import { snapColumns } from './play-result';
@@ -36,7 +38,9 @@ export const unitOf = (seat: string): string => UNITS[seat] ?? 'backs';
 /** How hard it was: with whom, and whether he had to go somewhere. */
 export function helpOf({ partners, role, block }: Asked): string {
   if (partners.length > 0 && role !== 'alone') return 'helped';
-  return /^(pull|skip|trap|climb|arc|lead|kick|log|crack)/.test(block) ? 'alone, on the move' : 'alone';
+  const word: BlockWord | undefined = BLOCKS[block as BlockId];
+  const goes = word?.course === 'behind-the-line' || word?.course === 'climb' || word?.runsToHim;
+  return goes ? 'alone, on the move' : 'alone';
 }
 
 /** One grade as the Book counts it: what it is counted by, and what it says. */

@@ -1,17 +1,13 @@
 import * as z from 'zod';
+import { LINE_SEATS } from '../../model/formation';
 import type { Grade } from '../../model/grade';
 import type { GradedSnap } from '../../model/asked';
 import type { Situation } from '../../model/snap';
-import { classOfDistance, classOfGain, classOfZone } from '../../film/log/classes';
+import { classOfDistance, classOfGain, classOfZone, EXPLOSIVE, SHORT } from '../../film/log/classes';
 import { bothKept } from '../rubrics/rubric';
 
-/** Yards to go up to which the line to gain is the standard instead of the coach's yards. */
-const SHORT_YARDAGE = 3;
-/** Yards from which a play is an explosive one. */
-const EXPLOSIVE_RUN = 10;
+/** Yards from which a throw is an explosive one. */
 const EXPLOSIVE_THROW = 15;
-/** The men of the line, without whose grades nobody can say whether the line blocked it. */
-const LINE = ['LT', 'LG', 'C', 'RG', 'RT'];
 
 /** What a play came to, whoever blocked whom. */
 export interface PlayResult {
@@ -19,7 +15,7 @@ export interface PlayResult {
   readonly success: boolean;
   readonly stuffed: boolean;
   readonly explosive: boolean;
-  /** Did every graded blocker do his job? `null` until the five of the line are graded. */
+  /** Did every graded blocker do his job? `null` until the five of the line are graded, without whom nobody can say. */
   readonly blocked: boolean | null;
   readonly pressured: boolean;
 }
@@ -28,7 +24,7 @@ export interface PlayResult {
 export function isSuccess({ gain, distance, result }: Situation, standardYards: number): boolean {
   if (result === 'touchdown') return true;
   if (result === 'ball lost') return false;
-  return gain >= (distance <= SHORT_YARDAGE ? Math.min(distance, standardYards) : standardYards);
+  return gain >= (distance <= SHORT ? Math.min(distance, standardYards) : standardYards);
 }
 
 /** What a snap and its grades come to. */
@@ -39,15 +35,15 @@ export function playResultOf(
 ): PlayResult {
   const throws = resolution.passing !== null;
   const played = grades.filter((g) => g.grade.counts);
-  const line = LINE.filter((man) => played.some((g) => g.blocker === man));
+  const line = LINE_SEATS.filter((man) => played.some((g) => g.blocker === man));
   const told = played.map((g) => bothKept(g.grade));
   const facts = played.flatMap((g) => g.grade.facts);
   return {
     throws,
     success: isSuccess(situation, standardYards),
     stuffed: !throws && situation.gain <= 0,
-    explosive: situation.gain >= (throws ? EXPLOSIVE_THROW : EXPLOSIVE_RUN),
-    blocked: line.length < LINE.length ? null : told.every((kept) => kept !== false),
+    explosive: situation.gain >= (throws ? EXPLOSIVE_THROW : EXPLOSIVE),
+    blocked: line.length < LINE_SEATS.length ? null : told.every((kept) => kept !== false),
     pressured: situation.result === 'sacked' || facts.some((f) => f === 'pressure' || f === 'hit' || f === 'sack'),
   };
 }

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { requireMember, STAFF } from '../../session/member';
 import { readId, readInput } from '../../session/read-input';
-import { answerPlayer } from '../../usecases/grading';
+import { answerPlayer } from '../../usecases/said';
 
 export default defineEventHandler(async (event) => {
   const member = await requireMember(event, STAFF);

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { requireMember } from '../../../session/member';
 import { readId, readInput } from '../../../session/read-input';
-import { acknowledge } from '../../../usecases/grading';
+import { acknowledge } from '../../../usecases/said';
 
 const Sent = z.object({ snapId: z.int().nullable(), question: z.string().trim().max(500) });
 
