@@ -72,19 +72,3 @@ export const COLUMNS: Readonly<Record<Dimension, Column>> = {
   season: number('b.season_id'),
   rubric: plain('b.rubric'),
 };
-
-/** Dimensions that are a snap's and not a man's: what plays came to can be counted by them. */
-export const OF_SNAP = [
-  'play',
-  'front',
-  'formation',
-  'side',
-  'down',
-  'distance',
-  'quarter',
-  'zone',
-  'gained',
-  'opponent',
-  'game',
-  'season',
-] as const satisfies readonly Dimension[];

@@ -1,9 +1,9 @@
 import { QueryTypes, type Sequelize } from 'sequelize';
-import { DIMENSION_IDS, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
+import { DIMENSION_IDS, SNAP_DIMENSIONS, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
 import type { BookLine } from '#core/grade/book/lines';
 import type { PlayLine } from '#core/grade/book/play-result';
 import { MEASURE_IDS, type Count, type Measure } from '#core/grade/book/measures';
-import { COLUMNS, OF_SNAP } from './columns';
+import { COLUMNS } from './columns';
 
 /** Who may see what: everything of a program, or one player's marks of published games. */
 export interface Reach {
@@ -126,7 +126,7 @@ export async function readResults(
   filter: BookFilter,
   by: Dimension,
 ): Promise<PlayLine[]> {
-  const ofSnap = Object.fromEntries(Object.entries(filter).filter(([key]) => OF_SNAP.some((k) => k === key)));
+  const ofSnap = Object.fromEntries(Object.entries(filter).filter(([key]) => SNAP_DIMENSIONS.some((k) => k === key)));
   const { sql, values } = conditionOf({ program, player: null }, ofSnap);
   const { value, join = '' } = COLUMNS[by];
   return db.query<PlayLine>(

@@ -1,10 +1,10 @@
 import { createError } from 'h3';
 import { Op, QueryTypes } from 'sequelize';
-import type { BookFilter, Dimension } from '#core/grade/book/dimensions';
+import { SNAP_DIMENSIONS, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
 import type { BookPage, BookSnaps } from '#core/grade/book/lines';
 import type { Measure } from '#core/grade/book/measures';
 import type { PlayLine, PlayPage } from '#core/grade/book/play-result';
-import { COLUMNS, OF_SNAP } from '../book/columns';
+import { COLUMNS } from '../book/columns';
 import { conditionOf, readLines, readResults, readTotal, sumOf, TOLD, type Reach } from '../book/read';
 import { database } from '../db/database';
 import { gradeAsked, gradeBody } from '../db/mappers';
@@ -77,7 +77,7 @@ async function namesOf(
 
 /** What plays came to; only for those who coach, as it is no man's record. */
 export async function readPlayResults(member: Member, by: Dimension, filter: BookFilter): Promise<PlayPage> {
-  if (!OF_SNAP.some((k) => k === by))
+  if (!SNAP_DIMENSIONS.some((k) => k === by))
     throw createError({ statusCode: 400, message: `by: plays are not counted by ${by}.` });
   const lines = await readResults(await database(), member.programId, filter, by);
   const sum = (part: Exclude<keyof PlayLine, 'key' | 'label'>): number =>

@@ -1,11 +1,10 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { DIMENSION_IDS, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
+import { DIMENSION_IDS, SNAP_DIMENSIONS, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
 import type { BookLine } from '#core/grade/book/lines';
 import { MEASURE_IDS, type Measure } from '#core/grade/book/measures';
 import { ALL_PLUS } from '#core/model/grade';
 import { PLAYED_GAMES } from '#demo/season';
 import { fillBook } from '../../server/book/keep';
-import { OF_SNAP } from '../../server/book/columns';
 import { BookMarkRow, BookSnapRow, GameRow, GradeRow, PlayerRow, ProgramRow } from '../../server/db/models';
 import { findMember, type Member } from '../../server/session/member';
 import { readBook, readChoices, readPlayResults, readSnapsBehind } from '../../server/usecases/book';
@@ -183,7 +182,7 @@ describe('the book', () => {
 
   it('says what plays came to, and that adds up', async () => {
     const snaps = (await BookSnapRow.findAll()).map((r) => r.get() as Record<string, unknown>);
-    for (const by of OF_SNAP) {
+    for (const by of SNAP_DIMENSIONS) {
       const { lines, total } = await readPlayResults(coach, by, {});
       expect(lines.reduce((sum, l) => sum + l.snaps, 0)).toBe(
         by === 'zone' ? snaps.filter((s) => s.zone !== null).length : snaps.length,

@@ -88,7 +88,7 @@ const isNarrowed = computed(() => Object.keys(book.filter).length > 0);
           </p>
           <TrendChart :lines="games" :pass-line="grading.passLine" />
           <template v-if="book.plays?.lines.length">
-            <ResultTable :page="book.plays" :standard="playbook.settings.standardYards" />
+            <ResultTable :page="book.plays" :standard="playbook.settings.standardYards" :filter="book.filter" />
             <p class="out">
               <button
                 class="plain link"

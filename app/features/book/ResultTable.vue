@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { PlayLine, PlayPage } from '#core/grade/book/play-result';
-import type { Dimension } from '#core/grade/book/dimensions';
+import { DIMENSIONS, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
 import { rateOf } from '#core/statistics/rate';
-import { inOrder, sayKey } from './words';
+import { inOrder, narrowedBy, sayKey } from './words';
 
 /** What plays came to beside how they were blocked: a good line whose plays failed and the reverse stand next to each other. */
-const props = defineProps<{ page: PlayPage; standard: number }>();
+const props = defineProps<{ page: PlayPage; standard: number; filter: BookFilter }>();
+/** What narrows grades and not plays. */
+const ofMen = computed(() => narrowedBy(props.filter).filter((d) => DIMENSIONS[d].of === 'man'));
 const by = computed(() => props.page.by as Dimension);
 const lines = computed(() => {
   const ordered = inOrder(by.value, props.page.lines);
@@ -26,6 +28,10 @@ const per = (yards: number, snaps: number): string => (snaps ? (yards / snaps).t
     <p class="soft">
       A success gains {{ standard }} yards, or the line to gain when it is short. Whether the line blocked it is known
       once its five are graded.
+      <template v-if="ofMen.length"
+        >These are plays of the whole team: {{ ofMen.map((d) => DIMENSIONS[d].name).join(' and ') }} does not narrow
+        them.</template
+      >
     </p>
     <div class="scroller">
       <table aria-label="What the plays came to">
@@ -55,7 +61,8 @@ const per = (yards: number, snaps: number): string => (snaps ? (yards / snaps).t
             <td>{{ l.explosive }}</td>
             <td>{{ l.throws ? `${l.pressured} of ${l.throws}` : '–' }}</td>
             <td>
-              {{ share(l.blocked, l.graded) }} <span class="soft">{{ l.blocked }} of {{ l.graded }}</span>
+              {{ share(l.blocked, l.graded) }}
+              <span v-if="l.graded" class="soft">{{ l.blocked }} of {{ l.graded }}</span>
             </td>
             <td>{{ l.blockedFailed }}</td>
             <td>{{ l.missedWorked }}</td>

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import type { BookFilter, Dimension } from '#core/grade/book/dimensions';
+import { SNAP_DIMENSIONS, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
 import { BookPageSchema, BookSnapsSchema, type BookLine, type BookPage, type BookSnap } from '#core/grade/book/lines';
 import type { Measure } from '#core/grade/book/measures';
 import { PlayPageSchema, type PlayPage } from '#core/grade/book/play-result';
@@ -87,7 +87,7 @@ export const useBook = defineStore('book', () => {
   }
 
   async function readPlays(of: Dimension, what: BookFilter): Promise<PlayPage> {
-    const dimension = PLAYS_BY.find((d) => d === of) ?? 'play';
+    const dimension = SNAP_DIMENSIONS.find((d) => d === of) ?? 'play';
     return PlayPageSchema.parse(await request(`/api/book/plays?${queryOf(what, { by: dimension })}`));
   }
 
@@ -131,9 +131,6 @@ export async function readSnaps(
   const query = queryOf(filter, { measure, skip: String(skip), take: String(take) });
   return BookSnapsSchema.parse(await request(`/api/book/snaps?${query}`));
 }
-
-/** What plays came to is counted by these. */
-const PLAYS_BY = ['play', 'front', 'formation', 'down', 'distance', 'quarter', 'zone', 'opponent', 'game', 'season'];
 
 export function without(filter: BookFilter, key: Dimension): BookFilter {
   const rest = { ...filter };

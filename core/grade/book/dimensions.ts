@@ -1,32 +1,34 @@
 import * as z from 'zod';
 
-/** Everything grades can be counted by and filtered by, once: its name, and whether one grade can stand under several values of it. */
+/** Everything grades can be counted by and filtered by, once: its name, and whether it is a snap's, so that plays can be counted by it too, or a man's. */
 export const DIMENSIONS = {
-  man: { name: 'man', plural: 'Men' },
-  place: { name: 'place', plural: 'Places' },
-  unit: { name: 'unit', plural: 'Units' },
-  pair: { name: 'pair', plural: 'Pairs' },
-  play: { name: 'play', plural: 'Plays' },
-  block: { name: 'block', plural: 'Blocks' },
-  help: { name: 'alone or helped', plural: 'Alone or helped' },
-  phase: { name: 'part of the block', plural: 'Parts of the block' },
-  fault: { name: 'fault', plural: 'Faults' },
-  fact: { name: 'fact', plural: 'Facts' },
-  front: { name: 'front', plural: 'Fronts' },
-  formation: { name: 'formation', plural: 'Formations' },
-  side: { name: 'side', plural: 'Sides' },
-  down: { name: 'down', plural: 'Downs' },
-  distance: { name: 'distance', plural: 'Distances' },
-  quarter: { name: 'quarter', plural: 'Quarters' },
-  zone: { name: 'part of the field', plural: 'Parts of the field' },
-  gained: { name: 'yards', plural: 'Yards' },
-  opponent: { name: 'opponent', plural: 'Opponents' },
-  game: { name: 'game', plural: 'Games' },
-  season: { name: 'season', plural: 'Seasons' },
-  rubric: { name: 'rubric', plural: 'Rubrics' },
-} as const satisfies Record<string, { name: string; plural: string }>;
+  man: { name: 'man', plural: 'Men', of: 'man' },
+  place: { name: 'place', plural: 'Places', of: 'man' },
+  unit: { name: 'unit', plural: 'Units', of: 'man' },
+  pair: { name: 'pair', plural: 'Pairs', of: 'man' },
+  play: { name: 'play', plural: 'Plays', of: 'snap' },
+  block: { name: 'block', plural: 'Blocks', of: 'man' },
+  help: { name: 'alone or helped', plural: 'Alone or helped', of: 'man' },
+  phase: { name: 'part of the block', plural: 'Parts of the block', of: 'man' },
+  fault: { name: 'fault', plural: 'Faults', of: 'man' },
+  fact: { name: 'fact', plural: 'Facts', of: 'man' },
+  front: { name: 'front', plural: 'Fronts', of: 'snap' },
+  formation: { name: 'formation', plural: 'Formations', of: 'snap' },
+  side: { name: 'side', plural: 'Sides', of: 'snap' },
+  down: { name: 'down', plural: 'Downs', of: 'snap' },
+  distance: { name: 'distance', plural: 'Distances', of: 'snap' },
+  quarter: { name: 'quarter', plural: 'Quarters', of: 'snap' },
+  zone: { name: 'part of the field', plural: 'Parts of the field', of: 'snap' },
+  gained: { name: 'yards', plural: 'Yards', of: 'snap' },
+  opponent: { name: 'opponent', plural: 'Opponents', of: 'snap' },
+  game: { name: 'game', plural: 'Games', of: 'snap' },
+  season: { name: 'season', plural: 'Seasons', of: 'snap' },
+  rubric: { name: 'rubric', plural: 'Rubrics', of: 'man' },
+} as const satisfies Record<string, { name: string; plural: string; of: 'snap' | 'man' }>;
 export type Dimension = keyof typeof DIMENSIONS;
 export const DIMENSION_IDS = Object.keys(DIMENSIONS) as [Dimension, ...Dimension[]];
+/** What plays can be counted and narrowed by. */
+export const SNAP_DIMENSIONS = DIMENSION_IDS.filter((d) => DIMENSIONS[d].of === 'snap');
 export const DimensionSchema = z.enum(DIMENSION_IDS);
 
 /** Which grades are counted: of every dimension that is given, one of these values. */
