@@ -1,7 +1,6 @@
 import { QueryTypes, type Sequelize } from 'sequelize';
-import { DIMENSION_IDS, SNAP_DIMENSIONS, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
+import { DIMENSION_IDS, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
 import type { BookLine } from '#core/grade/book/lines';
-import type { PlayLine } from '#core/grade/book/play-result';
 import { MEASURE_IDS, type Count, type Measure } from '#core/grade/book/measures';
 import { COLUMNS } from './columns';
 
@@ -117,28 +116,4 @@ export function sumOf(lines: readonly BookLine[]): BookLine {
   ) as BookLine['counts'];
   const marks = lines.reduce((total, l) => total + l.marks, 0);
   return { key: 'all', label: 'all', marks, counts, faults: [] };
-}
-
-/** What a snap's plays came to, by a dimension of snaps. */
-export async function readResults(
-  db: Sequelize,
-  program: number,
-  filter: BookFilter,
-  by: Dimension,
-): Promise<PlayLine[]> {
-  const ofSnap = Object.fromEntries(Object.entries(filter).filter(([key]) => SNAP_DIMENSIONS.some((k) => k === key)));
-  const { sql, values } = conditionOf({ program, player: null }, ofSnap);
-  const { value, join = '' } = COLUMNS[by];
-  return db.query<PlayLine>(
-    `select ${value} as key, ${value} as label, count(*)::int as snaps, count(*) filter (where not b.throws)::int as runs,
-       sum(b.gain)::int as yards, coalesce(sum(b.gain) filter (where not b.throws), 0)::int as "runYards",
-       count(*) filter (where b.success)::int as successes, count(*) filter (where b.stuffed)::int as stuffed,
-       count(*) filter (where b.explosive)::int as explosive, count(*) filter (where b.throws)::int as throws,
-       count(*) filter (where b.pressured)::int as pressured, count(b.blocked)::int as graded,
-       count(*) filter (where b.blocked)::int as blocked,
-       count(*) filter (where b.blocked and not b.success)::int as "blockedFailed",
-       count(*) filter (where not b.blocked and b.success)::int as "missedWorked"
-     from book_snaps b ${join} where ${sql} and ${value} is not null group by 1 order by snaps desc, key`,
-    { type: QueryTypes.SELECT, replacements: values },
-  );
 }

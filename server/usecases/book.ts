@@ -1,11 +1,9 @@
-import { createError } from 'h3';
 import { Op, QueryTypes } from 'sequelize';
-import { SNAP_DIMENSIONS, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
+import type { BookFilter, Dimension } from '#core/grade/book/dimensions';
 import type { BookPage, BookSnaps } from '#core/grade/book/lines';
 import type { Measure } from '#core/grade/book/measures';
-import type { PlayLine, PlayPage } from '#core/grade/book/play-result';
 import { COLUMNS } from '../book/columns';
-import { conditionOf, readLines, readResults, readTotal, sumOf, TOLD, type Reach } from '../book/read';
+import { conditionOf, readLines, readTotal, sumOf, TOLD, type Reach } from '../book/read';
 import { database } from '../db/database';
 import { gradeAsked, gradeBody } from '../db/mappers';
 import { GameRow, GradeRow, PlayerRow, SeasonRow } from '../db/models';
@@ -33,7 +31,7 @@ export async function readBook(member: Member, by: Dimension, filter: BookFilter
 const MOST_LINES = 300;
 
 /** Lines of what is only an id say its name as well. */
-async function labelled<T extends { key: string; label: string }>(
+export async function labelled<T extends { key: string; label: string }>(
   member: Member,
   by: Dimension,
   lines: T[],
@@ -74,34 +72,6 @@ async function namesOf(
   if (by === 'season') return new Map((await SeasonRow.findAll({ where })).map((s) => [String(s.id), s.name]));
   return new Map();
 }
-
-/** What plays came to; only for those who coach, as it is no man's record. */
-export async function readPlayResults(member: Member, by: Dimension, filter: BookFilter): Promise<PlayPage> {
-  if (!SNAP_DIMENSIONS.some((k) => k === by))
-    throw createError({ statusCode: 400, message: `by: plays are not counted by ${by}.` });
-  const lines = await readResults(await database(), member.programId, filter, by);
-  const sum = (part: Exclude<keyof PlayLine, 'key' | 'label'>): number =>
-    lines.reduce((total, l) => total + l[part], 0);
-  const total = Object.fromEntries(
-    Object.keys(EMPTY_LINE).map((part) => [part, sum(part as keyof typeof EMPTY_LINE)]),
-  ) as typeof EMPTY_LINE;
-  return { by, lines: await labelled(member, by, lines), total: { key: 'all', label: 'all', ...total } };
-}
-const EMPTY_LINE: Omit<PlayLine, 'key' | 'label'> = {
-  snaps: 0,
-  runs: 0,
-  yards: 0,
-  runYards: 0,
-  successes: 0,
-  stuffed: 0,
-  explosive: 0,
-  throws: 0,
-  pressured: 0,
-  graded: 0,
-  blocked: 0,
-  blockedFailed: 0,
-  missedWorked: 0,
-};
 
 /** A grade by its rubric is a miss unless everything possible was earned. */
 const ALL_EARNED = '(b.possible > 0 and b.earned = b.possible)';

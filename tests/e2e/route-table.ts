@@ -50,6 +50,7 @@ export const ROUTES: Readonly<Record<string, Route>> = {
   'GET /api/book': { who: MEMBERS, query: '?by=block' },
   'GET /api/book/snaps': { who: MEMBERS },
   'GET /api/book/plays': { who: STAFF, query: '?by=front' },
+  'GET /api/book/plays/snaps': { who: STAFF, query: '?plays=stuffed' },
   'GET /api/book/choices': { who: MEMBERS, query: '?of=block' },
   'GET /api/season': { who: MEMBERS },
   'PUT /api/season': { who: COACH, body: () => ({}) },

@@ -2,12 +2,16 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { DIMENSION_IDS, SNAP_DIMENSIONS, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
 import type { BookLine } from '#core/grade/book/lines';
 import { MEASURE_IDS, type Measure } from '#core/grade/book/measures';
+import { PLAY_COUNT_IDS } from '#core/grade/book/play-result';
+import { NOTHING_FOUND } from '#core/model/finding';
 import { ALL_PLUS } from '#core/model/grade';
 import { PLAYED_GAMES } from '#demo/season';
 import { fillBook } from '../../server/book/keep';
 import { BookMarkRow, BookSnapRow, GameRow, GradeRow, PlayerRow, ProgramRow } from '../../server/db/models';
+import { readFinding, writeFinding } from '../../server/usecases/findings';
 import { findMember, type Member } from '../../server/session/member';
-import { readBook, readChoices, readPlayResults, readSnapsBehind } from '../../server/usecases/book';
+import { readBook, readChoices, readSnapsBehind } from '../../server/usecases/book';
+import { readPlayResults, readPlaysBehind } from '../../server/usecases/book-plays';
 import { listSnaps } from '../../server/usecases/film';
 import { loadDemo } from '../../server/usecases/load-demo';
 import { changeProgram } from '../../server/usecases/program';
@@ -183,17 +187,49 @@ describe('the book', () => {
   it('says what plays came to, and that adds up', async () => {
     const snaps = (await BookSnapRow.findAll()).map((r) => r.get() as Record<string, unknown>);
     for (const by of SNAP_DIMENSIONS) {
-      const { lines, total } = await readPlayResults(coach, by, {});
-      expect(lines.reduce((sum, l) => sum + l.snaps, 0)).toBe(
+      const { lines, total, gains } = await readPlayResults(coach, by, {});
+      expect(gains.reduce((sum, g) => sum + g.blocked + g.missed + g.untold, 0)).toBe(snaps.length);
+      expect(gains.reduce((sum, g) => sum + g.missed, 0)).toBe(snaps.filter((s) => s.blocked === false).length);
+      expect(lines.reduce((sum, l) => sum + l.counts.snaps, 0)).toBe(
         by === 'zone' ? snaps.filter((s) => s.zone !== null).length : snaps.length,
       );
-      expect(total.successes).toBe(lines.reduce((sum, l) => sum + l.successes, 0));
-      for (const l of lines) expect(l.blockedFailed + l.missedWorked).toBeLessThanOrEqual(l.graded);
+      expect(total.counts.successes).toBe(lines.reduce((sum, l) => sum + l.counts.successes, 0));
+      for (const { counts } of lines)
+        expect(counts.blockedFailed + counts.missedWorked).toBeLessThanOrEqual(counts.graded);
     }
     const { total } = await readPlayResults(coach, 'play', { opponent: ['Saltmarsh Union'] });
     const own = snaps.filter((s) => opponents.get(s.gameId as number) === 'Saltmarsh Union');
-    expect([total.snaps, total.yards]).toEqual([own.length, own.reduce((sum, s) => sum + Number(s.gain), 0)]);
+    expect([total.counts.snaps, total.yards]).toEqual([own.length, own.reduce((sum, s) => sum + Number(s.gain), 0)]);
     await expect(readPlayResults(coach, 'fault', {})).rejects.toMatchObject({ statusCode: 400 });
+  });
+});
+
+describe('the plays behind a figure', () => {
+  it('are as many as the figure says, each with what speaks for it', async () => {
+    const { lines } = await readPlayResults(coach, 'play', {});
+    for (const { key, counts } of lines)
+      for (const count of PLAY_COUNT_IDS) {
+        const { plays, total } = await readPlaysBehind(coach, { play: [key] }, count, { skip: 0, take: 200 });
+        expect([count, plays.length, total]).toEqual([count, counts[count], counts[count]]);
+        expect(new Set(plays.map((p) => p.snapId)).size).toBe(plays.length);
+        if (count === 'blockedFailed') expect(plays.every((p) => p.blocked && p.missed.length === 0)).toBe(true);
+        if (count === 'missedWorked') expect(plays.every((p) => p.missed.length > 0)).toBe(true);
+        if (count === 'stuffed') expect(plays.every((p) => p.gain <= 0)).toBe(true);
+      }
+  });
+
+  it('come a page at a time, the shortest gains first, and say where a failure began once somebody worked it out', async () => {
+    const all = await readPlaysBehind(coach, {}, 'snaps', { skip: 0, take: 200 });
+    const second = await readPlaysBehind(coach, {}, 'snaps', { skip: 5, take: 5 });
+    expect(second.plays).toEqual(all.plays.slice(5, 10));
+    expect(all.plays.map((p) => p.gain)).toEqual(all.plays.map((p) => p.gain).sort((a, b) => a - b));
+    const { snapId } = all.plays[0]!;
+    const chain = [{ man: 'RG', says: 'left the double late' }];
+    const finding = { ...NOTHING_FOUND, cause: { chain, root: 'RG', verdict: null, note: '' } };
+    const { revision } = await readFinding(coach, snapId);
+    await writeFinding(coach, snapId, { revision, finding });
+    const [told] = (await readPlaysBehind(coach, {}, 'snaps', { skip: 0, take: 1 })).plays;
+    expect(told!.cause).toEqual(['RG: left the double late']);
   });
 });
 
@@ -251,7 +287,7 @@ describe('what the book counts', () => {
   });
 
   it('follows the coach’s standard for a success', async () => {
-    const successes = async (): Promise<number> => (await readPlayResults(coach, 'play', {})).total.successes;
+    const successes = async (): Promise<number> => (await readPlayResults(coach, 'play', {})).total.counts.successes;
     const before = await successes();
     await changeProgram(coach, { settings: { ...SHIPPED_SETTINGS, standardYards: 9 } });
     expect(await successes()).toBeLessThan(before);

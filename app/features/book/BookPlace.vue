@@ -4,6 +4,7 @@ import { DimensionSchema, filterOfQuery, type BookFilter, type Dimension } from 
 import { useGrading } from '~/features/grading/store';
 import { usePlaybook } from '~/features/playbook/store';
 import { useSession } from '~/features/session/store';
+import GainChart from './GainChart.vue';
 import BookTable from './BookTable.vue';
 import FilterWords from './FilterWords.vue';
 import ResultTable from './ResultTable.vue';
@@ -88,7 +89,12 @@ const isNarrowed = computed(() => Object.keys(book.filter).length > 0);
           </p>
           <TrendChart :lines="games" :pass-line="grading.passLine" />
           <template v-if="book.plays?.lines.length">
-            <ResultTable :page="book.plays" :standard="playbook.settings.standardYards" :filter="book.filter" />
+            <ResultTable
+              :page="book.plays"
+              :standard="playbook.settings.standardYards"
+              :filter="book.filter"
+              @open="book.openPlays"
+            />
             <p class="out">
               <button
                 class="plain link"
@@ -105,6 +111,7 @@ const isNarrowed = computed(() => Object.keys(book.filter).length > 0);
                 as a spreadsheet
               </button>
             </p>
+            <GainChart :gains="book.plays.gains" :standard="playbook.settings.standardYards" />
           </template>
         </template>
         <p v-else-if="!book.problem" class="soft">Counting …</p>

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { PlayLine, PlayPage } from '#core/grade/book/play-result';
+import { PLAY_COUNTS, type PlayCount, type PlayLine, type PlayPage } from '#core/grade/book/play-result';
 import { DIMENSIONS, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
 import { rateOf } from '#core/statistics/rate';
 import { inOrder, narrowedBy, sayKey } from './words';
 
 /** What plays came to beside how they were blocked: a good line whose plays failed and the reverse stand next to each other. */
 const props = defineProps<{ page: PlayPage; standard: number; filter: BookFilter }>();
+const emit = defineEmits<{ open: [line: PlayLine, title: string, count: PlayCount] }>();
 /** What narrows grades and not plays. */
 const ofMen = computed(() => narrowedBy(props.filter).filter((d) => DIMENSIONS[d].of === 'man'));
 const by = computed(() => props.page.by as Dimension);
@@ -19,7 +20,19 @@ const share = (good: number, of: number): string => {
   const rate = rateOf(good, of, 0);
   return rate.share === null ? '–' : `${Math.round(rate.share * 100)} %`;
 };
-const per = (yards: number, snaps: number): string => (snaps ? (yards / snaps).toFixed(1) : '–');
+const yardsOf = ({ yards, counts }: PlayLine): string => (counts.snaps ? (yards / counts.snaps).toFixed(1) : '–');
+
+/** The figures of a line, each of so many; one that has a share says it first. */
+const FIGURES: readonly { count: PlayCount; of: PlayCount; shared?: true }[] = [
+  { count: 'successes', of: 'snaps', shared: true },
+  { count: 'stuffed', of: 'runs' },
+  { count: 'explosive', of: 'snaps' },
+  { count: 'pressured', of: 'throws' },
+  { count: 'blocked', of: 'graded', shared: true },
+  { count: 'blockedFailed', of: 'graded' },
+  { count: 'missedWorked', of: 'graded' },
+];
+const opens = (line: PlayLine, count: PlayCount): void => emit('open', line, said(line), count);
 </script>
 
 <template>
@@ -40,32 +53,26 @@ const per = (yards: number, snaps: number): string => (snaps ? (yards / snaps).t
             <th scope="col">{{ by }}</th>
             <th scope="col">Snaps</th>
             <th scope="col">Yards a snap</th>
-            <th scope="col">Success</th>
-            <th scope="col">Runs stuffed</th>
-            <th scope="col">Explosive</th>
-            <th scope="col">Pressured</th>
-            <th scope="col">Line blocked it</th>
-            <th scope="col">blocked, and failed</th>
-            <th scope="col">missed, and worked</th>
+            <th v-for="f in FIGURES" :key="f.count" scope="col" :title="PLAY_COUNTS[f.count].says">
+              {{ PLAY_COUNTS[f.count].name }}
+            </th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="l in lines" :key="l.key">
             <th scope="row">{{ said(l) }}</th>
-            <td>{{ l.snaps }}</td>
-            <td>{{ per(l.yards, l.snaps) }}</td>
             <td>
-              {{ share(l.successes, l.snaps) }} <span class="soft">{{ l.successes }} of {{ l.snaps }}</span>
+              <button class="plain" type="button" @click="opens(l, 'snaps')">{{ l.counts.snaps }}</button>
             </td>
-            <td>{{ l.runs ? `${l.stuffed} of ${l.runs}` : '–' }}</td>
-            <td>{{ l.explosive }}</td>
-            <td>{{ l.throws ? `${l.pressured} of ${l.throws}` : '–' }}</td>
-            <td>
-              {{ share(l.blocked, l.graded) }}
-              <span v-if="l.graded" class="soft">{{ l.blocked }} of {{ l.graded }}</span>
+            <td>{{ yardsOf(l) }}</td>
+            <td v-for="f in FIGURES" :key="f.count">
+              <template v-if="l.counts[f.of] === 0">–</template>
+              <span v-else-if="l.counts[f.count] === 0" class="soft">0 of {{ l.counts[f.of] }}</span>
+              <button v-else class="plain" type="button" @click="opens(l, f.count)">
+                <span v-if="f.shared" class="share">{{ share(l.counts[f.count], l.counts[f.of]) }}</span>
+                <span class="soft"> {{ l.counts[f.count] }} of {{ l.counts[f.of] }}</span>
+              </button>
             </td>
-            <td>{{ l.blockedFailed }}</td>
-            <td>{{ l.missedWorked }}</td>
           </tr>
         </tbody>
       </table>
@@ -103,5 +110,13 @@ thead th {
 }
 thead th:first-child::first-letter {
   text-transform: uppercase;
+}
+td .share {
+  margin-right: 0.35em;
+}
+td button:hover,
+td button:hover .soft {
+  color: var(--violet);
+  text-decoration: underline;
 }
 </style>

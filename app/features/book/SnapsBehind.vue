@@ -1,25 +1,35 @@
 <script setup lang="ts">
+import { computed } from 'vue';
 import { MEASURES } from '#core/grade/book/measures';
+import { PLAY_COUNTS, sayPlay } from '#core/grade/book/play-result';
 import { sayBeside } from '#core/grade/say-grade';
 import { BLOCKS, type BlockId } from '#core/vocabulary/index';
 import { schemeName } from '~/features/board/scheme-names';
 import { usePlaybook } from '~/features/playbook/store';
 import { reelOf, useBook, type Opened } from './store';
 
-/** The snaps a number was counted from, the misses first; each leads to its film, all of them to be watched in a row. */
-defineProps<{ opened: Opened }>();
+/** The snaps a number was counted from, the misses and the shortest gains first; each leads to its film, all of them to be watched in a row. */
+const props = defineProps<{ opened: Opened }>();
 const book = useBook();
 const playbook = usePlaybook();
+const figure = computed(() =>
+  props.opened.of === 'marks' ? MEASURES[props.opened.measure] : PLAY_COUNTS[props.opened.count],
+);
+const counted = computed(() => {
+  const { of, total } = props.opened;
+  if (of === 'marks') return `${total} ${total === 1 ? 'mark' : 'marks'}, the misses first`;
+  return `${total} ${total === 1 ? 'snap' : 'snaps'}, the shortest gains first`;
+});
 </script>
 
 <template>
   <aside aria-label="Snaps behind the number">
-    <h2>{{ opened.title }}: {{ MEASURES[opened.measure].name.toLowerCase() }}</h2>
+    <h2>{{ opened.title }}: {{ figure.name.toLowerCase() }}</h2>
     <p class="ways">
       <NuxtLink v-if="opened.snaps.length" :to="reelOf(opened)">Watch them one after the other</NuxtLink>
-      <span class="soft">{{ opened.total }} {{ opened.total === 1 ? 'mark' : 'marks' }}, the misses first</span>
+      <span class="soft">{{ counted }}</span>
     </p>
-    <ol>
+    <ol v-if="opened.of === 'marks'">
       <li v-for="s in opened.snaps" :key="`${s.snapId} ${s.blocker}`">
         <NuxtLink :to="reelOf(opened, s)">
           <GradeMark :grade="s.grade" /> <b>Week {{ s.week }}, snap {{ s.number }}</b> <span>{{ s.blocker }}</span>
@@ -30,6 +40,15 @@ const playbook = usePlaybook();
           <span v-if="sayBeside(s.grade, playbook.program.faults)" class="line">{{
             sayBeside(s.grade, playbook.program.faults)
           }}</span>
+        </NuxtLink>
+      </li>
+    </ol>
+    <ol v-else>
+      <li v-for="p in opened.snaps" :key="p.snapId">
+        <NuxtLink :to="reelOf(opened, p)">
+          <b>Week {{ p.week }}, snap {{ p.number }}</b>
+          <span class="soft line">{{ schemeName(p.scheme) }} {{ p.side }} against {{ p.front.toLowerCase() }}</span>
+          <span class="line">{{ sayPlay(p) }}</span>
         </NuxtLink>
       </li>
     </ol>

@@ -3,12 +3,13 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { filterOfQuery, type Dimension } from '#core/grade/book/dimensions';
 import type { BookLine, BookPage, BookSnap } from '#core/grade/book/lines';
 import { MEASURE_IDS } from '#core/grade/book/measures';
+import type { BookPlay, PlayLine } from '#core/grade/book/play-result';
 import { ALL_PLUS } from '#core/model/grade';
 import { useSession } from '~/features/session/store';
 import { csvOf } from './save';
 import { queryOf, reelOf, useBook } from './store';
 import { gradesTable, measuresOf, playsTable } from './table';
-import { trendPlot } from './trend';
+import { gainPlot, sayGains, trendPlot } from './plots';
 import { inOrder, sayKey } from './words';
 
 const line = (key: string, good: number, of: number, label = key): BookLine => ({
@@ -56,18 +57,31 @@ function answer(url: URL): unknown {
     };
     return page;
   }
-  if (url.pathname === '/api/book/plays') return { by, lines: [], total: { ...PLAYS, key: 'all', label: 'all' } };
+  if (url.pathname === '/api/book/plays')
+    return { by, lines: [], total: { ...PLAYS, key: 'all', label: 'all' }, gains: [] };
   if (url.pathname === '/api/book/snaps') {
     const skip = Number(url.searchParams.get('skip'));
     return { snaps: [1, 2].map((n) => snapBehind(skip + n)), total: 4 };
   }
+  if (url.pathname === '/api/book/plays/snaps') {
+    const skip = Number(url.searchParams.get('skip'));
+    return { plays: [1, 2].map((n) => playBehind(skip + n)), total: 4 };
+  }
   if (url.pathname === '/api/book/choices') return { block: [{ key: 'double', label: 'double', marks: 5 }] };
   throw new Error(`nobody serves ${url.href}`);
 }
-const PLAYS = {
-  ...{ snaps: 10, runs: 8, yards: 41, runYards: 30, successes: 6, stuffed: 1, explosive: 1, throws: 2, pressured: 1 },
-  ...{ graded: 9, blocked: 7, blockedFailed: 2, missedWorked: 1 },
+const PLAYS: Omit<PlayLine, 'key' | 'label'> = {
+  ...{ yards: 41, runYards: 30 },
+  counts: {
+    ...{ snaps: 10, runs: 8, successes: 6, stuffed: 1, explosive: 1, throws: 2, pressured: 1 },
+    ...{ graded: 9, blocked: 7, blockedFailed: 2, missedWorked: 1 },
+  },
 };
+const playBehind = (number: number): BookPlay => ({
+  ...{ snapId: 100 + number, number, gameId: 2, opponent: 'Graymoor Millers', week: 3 },
+  ...{ scheme: 'power', side: 'right', front: 'Over', down: 2, distance: 7, gain: 1, result: 'went on' },
+  ...{ blocked: true, missed: [], cause: [] },
+});
 
 beforeEach(() => {
   setActivePinia(createPinia());
@@ -142,6 +156,26 @@ describe('the book', () => {
     expect(book.opened).toBeNull();
   });
 
+  it('opens the snaps behind what the plays came to, a page at a time, to be watched in a row', async () => {
+    const book = useBook();
+    await book.look('front', { season: ['1'] });
+    await book.openPlays({ key: 'Over' }, 'Over', 'blockedFailed');
+    expect([book.opened!.filter, book.opened!.total]).toEqual([{ season: ['1'], front: ['Over'] }, 4]);
+    await book.more();
+    expect(book.opened!.snaps.map((s) => s.number)).toEqual([1, 2, 3, 4]);
+    expect(reelOf(book.opened!, book.opened!.snaps[2])).toBe(
+      '/film/103?reel=plays%3DblockedFailed%26season%3D1%26front%3DOver',
+    );
+  });
+
+  it('opens plays by play where the lines are of men', async () => {
+    const book = useBook();
+    await book.look('man', {});
+    await book.openPlays({ key: 'power right' }, 'Power right', 'stuffed');
+    expect(book.opened!.filter).toEqual({ play: ['power right'] });
+    expect(asked.at(-1)!.searchParams.get('plays')).toBe('stuffed');
+  });
+
   it('offers what really comes to narrow it down', async () => {
     const book = useBook();
     await book.look('man', { block: ['climb'], front: ['Over'] });
@@ -214,7 +248,7 @@ describe('the book’s tables', () => {
   it('of plays say yards a snap, and none where there was none', () => {
     const { heads, rows } = playsTable('front', [
       { ...PLAYS, key: 'Over', label: 'Over' },
-      { ...PLAYS, key: 'Odd', label: 'Odd', snaps: 0, yards: 0 },
+      { ...PLAYS, key: 'Odd', label: 'Odd', yards: 0, counts: { ...PLAYS.counts, snaps: 0 } },
     ]);
     expect(rows.map((r) => r[heads.indexOf('yards a snap')])).toEqual([4.1, null]);
     expect(rows.every((r) => r.length === heads.length)).toBe(true);
@@ -238,5 +272,25 @@ describe('the book’s tables', () => {
     expect([x[0], layout.shapes[0].y0]).toEqual(['Week 2<br>Terns', 80]);
     const [narrow] = trendPlot([line('1', 3, 4, 'Week 2, Terns')], 0.8, tokens, 340).data;
     expect([...narrow.x]).toEqual(['Week 2']);
+  });
+
+  it('of gains put what is beyond their ends together, and lose no snap', () => {
+    const tokens = { getPropertyValue: (name: string) => name };
+    const gains = [
+      { gain: -9, blocked: 0, missed: 1, untold: 0 },
+      { gain: -5, blocked: 0, missed: 2, untold: 1 },
+      { gain: 4, blocked: 6, missed: 1, untold: 0 },
+      { gain: 20, blocked: 1, missed: 0, untold: 0 },
+      { gain: 71, blocked: 2, missed: 0, untold: 0 },
+    ];
+    const { data, layout } = gainPlot(gains, 4, tokens, 800);
+    const of = (name: string, yard: number): number => {
+      const bar = data.find((d) => d.name === name)!;
+      return bar.y[bar.x.indexOf(yard)]!;
+    };
+    expect([of('somebody missed', -5), of('not all graded', -5), of('line blocked it', 20)]).toEqual([3, 1, 3]);
+    expect(data.flatMap((d) => d.y).reduce((a, b) => a + b)).toBe(14);
+    expect(layout.shapes[0]!.x0).toBe(3.5);
+    expect(sayGains(gains.slice(2))).toBe('4 yards: 7; 20 yards: 1; 71 yards: 2');
   });
 });

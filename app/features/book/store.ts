@@ -3,20 +3,38 @@ import { computed, ref, shallowRef } from 'vue';
 import { SNAP_DIMENSIONS, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
 import { BookPageSchema, BookSnapsSchema, type BookLine, type BookPage, type BookSnap } from '#core/grade/book/lines';
 import type { Measure } from '#core/grade/book/measures';
-import { PlayPageSchema, type PlayPage } from '#core/grade/book/play-result';
+import {
+  BookPlaysSchema,
+  PlayPageSchema,
+  type BookPlay,
+  type BookPlays,
+  type PlayCount,
+  type PlayLine,
+  type PlayPage,
+} from '#core/grade/book/play-result';
 import { attempting } from '~/features/session/attempt';
 import { request } from '~/features/session/request';
 import { useSession } from '~/features/session/store';
 import { inOrder } from './words';
 
-/** What a number was counted from. */
-export interface Opened {
+interface Behind {
   readonly title: string;
-  readonly measure: Measure;
   readonly filter: BookFilter;
-  readonly snaps: readonly BookSnap[];
   readonly total: number;
 }
+/** What a number of grades was counted from. */
+export interface OpenedMarks extends Behind {
+  readonly of: 'marks';
+  readonly measure: Measure;
+  readonly snaps: readonly BookSnap[];
+}
+/** What a figure of plays was counted from. */
+export interface OpenedPlays extends Behind {
+  readonly of: 'plays';
+  readonly count: PlayCount;
+  readonly snaps: readonly BookPlay[];
+}
+export type Opened = OpenedMarks | OpenedPlays;
 export interface Choice {
   readonly key: string;
   readonly label: string;
@@ -66,7 +84,7 @@ export const useBook = defineStore('book', () => {
         of === 'game' && !what.game ? games : read(of, what),
         games,
         readBefore(of, what, games),
-        session.staff ? readPlays(of, what) : null,
+        session.staff ? readResults(of, what) : null,
       ]);
       if (mine !== asked) return;
       page.value = found;
@@ -86,7 +104,7 @@ export const useBook = defineStore('book', () => {
     return earlier.length ? read(of, { ...what, game: earlier.slice(0, 20) }) : null;
   }
 
-  async function readPlays(of: Dimension, what: BookFilter): Promise<PlayPage> {
+  async function readResults(of: Dimension, what: BookFilter): Promise<PlayPage> {
     const dimension = SNAP_DIMENSIONS.find((d) => d === of) ?? 'play';
     return PlayPageSchema.parse(await request(`/api/book/plays?${queryOf(what, { by: dimension })}`));
   }
@@ -97,14 +115,36 @@ export const useBook = defineStore('book', () => {
       const mine = asked;
       const own = line.key === 'all' ? filter.value : { ...filter.value, [by.value]: [line.key] };
       const { snaps, total } = await readSnaps(own, measure, 0);
-      if (mine === asked) opened.value = { title, measure, filter: own, snaps, total };
+      if (mine === asked) opened.value = { of: 'marks', title, measure, filter: own, snaps, total };
+    });
+
+  /** Opens the snaps behind a figure of plays. */
+  const openPlays = (line: Pick<PlayLine, 'key'>, title: string, count: PlayCount): Promise<boolean> =>
+    attempt(async () => {
+      const mine = asked;
+      const own = line.key === 'all' ? filter.value : { ...filter.value, [plays.value!.by]: [line.key] };
+      const found = await readPlays(own, count, 0);
+      if (mine === asked)
+        opened.value = { of: 'plays', title, count, filter: own, snaps: found.plays, total: found.total };
     });
   const more = (): Promise<boolean> =>
     attempt(async () => {
       const at = opened.value;
       if (!at) return;
-      const next = await readSnaps(at.filter, at.measure, at.snaps.length);
-      if (opened.value === at) opened.value = { ...at, snaps: [...at.snaps, ...next.snaps], total: next.total };
+      const skip = at.snaps.length;
+      const longer =
+        at.of === 'marks'
+          ? await readSnaps(at.filter, at.measure, skip).then(({ snaps, total }): Opened => ({
+              ...at,
+              snaps: [...at.snaps, ...snaps],
+              total,
+            }))
+          : await readPlays(at.filter, at.count, skip).then((next): Opened => ({
+              ...at,
+              snaps: [...at.snaps, ...next.plays],
+              total: next.total,
+            }));
+      if (opened.value === at) opened.value = longer;
     });
 
   /** What a dimension can be narrowed to. */
@@ -118,7 +158,24 @@ export const useBook = defineStore('book', () => {
       choices.value = { of, values: inOrder(of, found[of] ?? []) };
     });
 
-  return { by, filter, page, before, trend, plays, lines, opened, choices, problem, loading, look, open, more, choose };
+  return {
+    by,
+    filter,
+    page,
+    before,
+    trend,
+    plays,
+    lines,
+    opened,
+    choices,
+    problem,
+    loading,
+    look,
+    open,
+    openPlays,
+    more,
+    choose,
+  };
 });
 
 /** Snaps behind a number, a page at a time. */
@@ -132,6 +189,17 @@ export async function readSnaps(
   return BookSnapsSchema.parse(await request(`/api/book/snaps?${query}`));
 }
 
+/** Snaps behind a figure of plays, a page at a time. */
+export async function readPlays(
+  filter: BookFilter,
+  plays: PlayCount,
+  skip: number,
+  take = AT_ONCE,
+): Promise<BookPlays> {
+  const query = queryOf(filter, { plays, skip: String(skip), take: String(take) });
+  return BookPlaysSchema.parse(await request(`/api/book/plays/snaps?${query}`));
+}
+
 export function without(filter: BookFilter, key: Dimension): BookFilter {
   const rest = { ...filter };
   delete rest[key];
@@ -143,5 +211,7 @@ const weekOf = ({ lines }: BookPage, key: string): number =>
   Number(/\d+/.exec(lines.find((l) => l.key === key)?.label ?? '')?.[0] ?? 0);
 
 /** Where the snaps behind a number are watched, one after the other. */
-export const reelOf = ({ snaps, filter, measure }: Opened, from: BookSnap | undefined = snaps[0]): string =>
-  `/film/${from?.snapId}?${new URLSearchParams({ reel: queryOf(filter, { measure }) }).toString()}`;
+export function reelOf(opened: Opened, from: { snapId: number } | undefined = opened.snaps[0]): string {
+  const figure: Record<string, string> = opened.of === 'marks' ? { measure: opened.measure } : { plays: opened.count };
+  return `/film/${from?.snapId}?${new URLSearchParams({ reel: queryOf(opened.filter, figure) }).toString()}`;
+}

@@ -1,6 +1,6 @@
 import { isMeasured, rateIn, type BookLine } from '#core/grade/book/lines';
 import { MEASURES, MEASURE_IDS, type Measure } from '#core/grade/book/measures';
-import type { PlayLine } from '#core/grade/book/play-result';
+import { PLAY_COUNTS, PLAY_COUNT_IDS, type PlayLine } from '#core/grade/book/play-result';
 import { DIMENSIONS, type Dimension } from '#core/grade/book/dimensions';
 import { faultName, type OwnFault } from '#core/model/faults';
 import { sayKey } from './words';
@@ -45,25 +45,10 @@ export function gradesTable(by: Dimension, lines: readonly BookLine[], own: read
 
 /** What plays came to, as it goes out. */
 export function playsTable(by: Dimension, lines: readonly PlayLine[]): OutTable {
-  const per = (line: PlayLine): number | null => (line.snaps ? round(line.yards / line.snaps, 1) : null);
+  const per = ({ yards, counts }: PlayLine): number | null => (counts.snaps ? round(yards / counts.snaps, 1) : null);
   return {
     title: `Plays by ${DIMENSIONS[by].name}`,
-    heads: [
-      ...[
-        DIMENSIONS[by].name,
-        'snaps',
-        'yards a snap',
-        'successes',
-        'runs stuffed',
-        'explosive',
-        'throws',
-        'pressured',
-      ],
-      ...['line graded', 'line blocked it', 'blocked and failed', 'missed and worked'],
-    ],
-    rows: lines.map((l) => [
-      ...[sayKey(by, l), l.snaps, per(l), l.successes, l.stuffed, l.explosive, l.throws, l.pressured],
-      ...[l.graded, l.blocked, l.blockedFailed, l.missedWorked],
-    ]),
+    heads: [DIMENSIONS[by].name, 'yards a snap', ...PLAY_COUNT_IDS.map((c) => PLAY_COUNTS[c].name)],
+    rows: lines.map((l) => [sayKey(by, l), per(l), ...PLAY_COUNT_IDS.map((c) => l.counts[c])]),
   };
 }

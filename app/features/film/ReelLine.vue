@@ -15,11 +15,12 @@ const back = computed(() => {
   const [game, user] = (query.get('apart') ?? '').split('-');
   if (user) return `/book/agreement?game=${game}&user=${user}`;
   query.delete('measure');
+  query.delete('plays');
   return `/book?${query.toString()}`;
 });
 const where = computed(() => {
-  const { week, number, man, blocker } = current.value!;
-  return `${week === null ? 'Snap' : `Week ${week}, snap`} ${number}, ${man} at ${blocker}`;
+  const { week, number, who } = current.value!;
+  return `${week === null ? 'Snap' : `Week ${week}, snap`} ${number}, ${who}`;
 });
 const isFilmed = computed(() => (props.snap?.clips.length ?? 0) > 0);
 </script>

@@ -8,6 +8,19 @@ const behind = (snapId: number, blocker: string) => ({
   ...{ scheme: 'power', side: 'right', front: 'Over', grade: { ...ALL_PLUS, faults: ['lunge'] } },
   asked: { block: 'double', target: 'T', next: null, partners: [], role: 'inner', schools: [] },
 });
+const play = (snapId: number) => ({
+  ...{
+    snapId,
+    number: snapId % 10,
+    gameId: 2,
+    opponent: 'Terns',
+    week: 3,
+    scheme: 'power',
+    side: 'right',
+    front: 'Over',
+  },
+  ...{ down: 3, distance: 2, gain: -1, result: 'went on', blocked: true, missed: [], cause: [] },
+});
 let asked: string[];
 let held: (() => void)[] | null;
 beforeEach(() => {
@@ -29,6 +42,7 @@ beforeEach(() => {
         },
         { snapId: 32, number: 2, blocker: 'C', man: '55 Jory Pell', block: 'back', one: ALL_PLUS, other: ALL_PLUS },
       ];
+    if (url.startsWith('/api/book/plays/snaps')) return { plays: [play(21), play(35)], total: 2 };
     return { snaps: [behind(21, 'RG'), behind(21, 'RT'), behind(35, 'RG')], total: 3 };
   });
 });
@@ -59,6 +73,16 @@ describe('a reel', () => {
     expect([reel.current.value!.snapId, asked.length]).toEqual([21, 1]);
     await reel.open('', 21);
     expect([reel.current.value, reel.snaps.value]).toEqual([null, []]);
+  });
+
+  it('of plays has no man in hand, and says what speaks for each', async () => {
+    const reel = useReel();
+    await reel.open('plays=blockedFailed&front=Over', 35);
+    expect(asked).toEqual(['/api/book/plays/snaps?plays=blockedFailed&skip=0&take=200&front=Over']);
+    expect(reel.current.value).toEqual({
+      ...{ snapId: 35, number: 5, week: 3, blocker: null, who: 'Power right' },
+      says: '3rd and 2, lost 1; all did their job',
+    });
   });
 
   it('of two graders holds what they differ on', async () => {

@@ -5,20 +5,23 @@ import { sayBeside, sayMarks } from '#core/grade/say-grade';
 import type { Grade } from '#core/model/grade';
 import { MEASURE_IDS, type Measure } from '#core/grade/book/measures';
 import { attempting } from '~/features/session/attempt';
-import { readSnaps } from '~/features/book/store';
+import { PLAY_COUNT_IDS, sayPlay, type PlayCount } from '#core/grade/book/play-result';
+import { readPlays, readSnaps } from '~/features/book/store';
+import { schemeName } from '~/features/board/scheme-names';
 import { usePlaybook } from '~/features/playbook/store';
 import { request } from '~/features/session/request';
 
 /** More than anybody watches in a row. */
 const MOST = 200;
 
-/** One stop of a reel: a man on a snap, and what his marks say. */
+/** One stop of a reel: a snap, or a man on one, and what is said of it. */
 export interface Stop {
   readonly snapId: number;
   readonly number: number;
   readonly week: number | null;
-  readonly blocker: string;
-  readonly man: string;
+  readonly blocker: string | null;
+  /** Who it was, or which play. */
+  readonly who: string;
   readonly says: string;
 }
 
@@ -51,9 +54,22 @@ export function useReel() {
   }
 
   async function behind(query: Record<string, string | string[]>): Promise<Stop[]> {
+    const plays = PLAY_COUNT_IDS.find((c) => c === query.plays);
+    if (plays) return behindPlays(query, plays);
     const measure = MEASURE_IDS.find((m) => m === query.measure) ?? ('both' as Measure);
     const found = await readSnaps(filterOfQuery(query), measure, 0, MOST);
-    return found.snaps.map(({ grade, ...s }) => ({ ...s, says: say(grade) }));
+    return found.snaps.map(({ snapId, number, week, blocker, man, grade }) => ({
+      ...{ snapId, number, week, blocker },
+      ...{ who: `${man} at ${blocker}`, says: say(grade) },
+    }));
+  }
+
+  async function behindPlays(query: Record<string, string | string[]>, count: PlayCount): Promise<Stop[]> {
+    const found = await readPlays(filterOfQuery(query), count, 0, MOST);
+    return found.plays.map((p) => ({
+      ...{ snapId: p.snapId, number: p.number, week: p.week, blocker: null },
+      ...{ who: `${schemeName(p.scheme)} ${p.side}`, says: sayPlay(p) },
+    }));
   }
 
   /** `apart`: the game and the user whose reading stands beside the grades. */
@@ -61,7 +77,8 @@ export function useReel() {
     const [game, user] = of.split('-');
     const marks = await request<unknown[]>(`/api/games/${game}/agreement?user=${user}`);
     return disagreements(marks.map((m) => TwoMarksSchema.parse(m))).map((m) => ({
-      ...{ snapId: m.snapId, number: m.number, week: null, blocker: m.blocker, man: m.man },
+      ...{ snapId: m.snapId, number: m.number, week: null, blocker: m.blocker },
+      who: `${m.man} at ${m.blocker}`,
       says: `${say(m.one)}, or ${say(m.other)}`,
     }));
   }

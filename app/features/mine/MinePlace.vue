@@ -55,7 +55,7 @@ const toGrade = computed(() => games.value.filter((g) => !g.published && g.snaps
 const left = (g: OwnGame): OwnGame['snaps'] => g.snaps.filter((s) => !s.marked);
 const seen = (g: OwnGame): boolean => said.value.some((s) => s.gameId === g.id && !s.question);
 const reel = (from: BookSnap): string =>
-  reelOf({ title: '', measure: 'both', filter: {}, snaps: snaps.value, total: 0 }, from);
+  reelOf({ title: '', of: 'marks', measure: 'both', filter: {}, snaps: snaps.value, total: 0 }, from);
 
 const say = (game: number, snapId: number | null, text: string): Promise<boolean> =>
   attempt(async () => {

@@ -9,7 +9,7 @@ import { need } from '../../testing/need';
 import { filterOfQuery } from './dimensions';
 import { compareRates, differenceOf, isMeasured, rateIn, type BookLine } from './lines';
 import { askedOf, helpOf, markedOf, unitOf } from './marked';
-import { isSuccess, playResultOf } from './play-result';
+import { isSuccess, playResultOf, sayPlay, type BookPlay } from './play-result';
 
 const resolution = need(resolveCall(A_CALL));
 const situation: Situation = { ...FIRST_SNAP, quarter: 2, down: 3, distance: 2, toGoal: 15, gain: 12 };
@@ -104,6 +104,25 @@ describe('what a play came to', () => {
       throws: true,
       explosive: false,
     });
+  });
+});
+
+describe('what speaks for a play', () => {
+  const play: BookPlay = {
+    ...{ snapId: 1, number: 4, gameId: 1, opponent: 'Quillport Terns', week: 5, scheme: 'duo', side: 'left' },
+    ...{ front: 'Over', down: 2, distance: 7, gain: 1, result: 'went on', blocked: true, missed: [], cause: [] },
+  };
+  it.each<[Partial<BookPlay>, string]>([
+    [{}, '2nd and 7, gained 1; all did their job'],
+    [{ gain: -3, down: 1, distance: 10 }, '1st and 10, lost 3; all did their job'],
+    [
+      { gain: 12, result: 'touchdown', blocked: false, missed: ['C', 'RG'] },
+      '2nd and 7, gained 12, touchdown; C, RG missed',
+    ],
+    [{ gain: 0, result: 'incomplete', blocked: null }, '2nd and 7, incomplete'],
+    [{ blocked: false, missed: ['C'], cause: ['C: no help'] }, '2nd and 7, gained 1; C missed; C: no help'],
+  ])('%j', (part, says) => {
+    expect(sayPlay({ ...play, ...part })).toBe(says);
   });
 });
 

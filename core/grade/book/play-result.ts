@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { LINE_SEATS } from '../../model/formation';
 import type { Grade } from '../../model/grade';
 import type { GradedSnap } from '../../model/asked';
-import type { Situation } from '../../model/snap';
+import { ResultSchema, type Situation } from '../../model/snap';
 import { classOfDistance, classOfGain, classOfZone, EXPLOSIVE, SHORT } from '../../film/log/classes';
 import { bothKept } from '../rubrics/rubric';
 
@@ -61,26 +61,83 @@ export const snapColumns = ({ call, situation }: Pick<GradedSnap, 'call' | 'situ
   gained: classOfGain(situation.gain),
 });
 
+/** What is counted of plays: its name at the head of a column, and which snaps those are. */
+export const PLAY_COUNTS = {
+  snaps: { name: 'Snaps', says: 'every snap that counts' },
+  runs: { name: 'Runs', says: 'runs' },
+  successes: { name: 'Success', says: 'gained what the coach’s standard asks' },
+  stuffed: { name: 'Runs stuffed', says: 'runs for no gain or a loss' },
+  explosive: { name: 'Explosive', says: `runs of ${EXPLOSIVE} yards, throws of ${EXPLOSIVE_THROW}` },
+  throws: { name: 'Throws', says: 'throws' },
+  pressured: { name: 'Pressured', says: 'a sack, a hit or a pressure was charged' },
+  graded: { name: 'Line graded', says: 'all five of the line are graded' },
+  blocked: { name: 'Line blocked it', says: 'every graded blocker did his job' },
+  blockedFailed: { name: 'Blocked, and failed', says: 'everybody did his job and the play was no success' },
+  missedWorked: { name: 'Missed, and worked', says: 'somebody missed his job and the play was a success' },
+} as const satisfies Record<string, { name: string; says: string }>;
+export type PlayCount = keyof typeof PLAY_COUNTS;
+export const PLAY_COUNT_IDS = Object.keys(PLAY_COUNTS) as [PlayCount, ...PlayCount[]];
+
 /** One line of what plays came to. */
 export const PlayLineSchema = z.object({
   key: z.string(),
   label: z.string(),
-  snaps: z.int(),
-  runs: z.int(),
   /** Yards of all snaps, and of the runs alone. */
   yards: z.number(),
   runYards: z.number(),
-  successes: z.int(),
-  stuffed: z.int(),
-  explosive: z.int(),
-  throws: z.int(),
-  pressured: z.int(),
-  /** Snaps whose line was graded, and how they divide: blocked and failed, not blocked and yet a success. */
-  graded: z.int(),
-  blocked: z.int(),
-  blockedFailed: z.int(),
-  missedWorked: z.int(),
+  counts: z.record(z.enum(PLAY_COUNT_IDS), z.int()),
 });
 export type PlayLine = z.infer<typeof PlayLineSchema>;
-export const PlayPageSchema = z.object({ by: z.string(), lines: z.array(PlayLineSchema), total: PlayLineSchema });
+
+/** Snaps that gained so many yards: the line blocked it, somebody missed, or not all of the line are graded. */
+export const GainCountSchema = z.object({ gain: z.int(), blocked: z.int(), missed: z.int(), untold: z.int() });
+export type GainCount = z.infer<typeof GainCountSchema>;
+export const PlayPageSchema = z.object({
+  by: z.string(),
+  lines: z.array(PlayLineSchema),
+  total: PlayLineSchema,
+  gains: z.array(GainCountSchema),
+});
 export type PlayPage = z.infer<typeof PlayPageSchema>;
+
+/** One snap behind a figure of plays, with what speaks for it: what it gained, who missed, and where its failure began. */
+export const BookPlaySchema = z.object({
+  snapId: z.int(),
+  number: z.int(),
+  gameId: z.int(),
+  opponent: z.string(),
+  week: z.int(),
+  scheme: z.string(),
+  side: z.string(),
+  front: z.string(),
+  down: z.int(),
+  distance: z.int(),
+  gain: z.int(),
+  result: ResultSchema,
+  blocked: z.boolean().nullable(),
+  /** Blockers who did not do what they were asked. */
+  missed: z.array(z.string()),
+  /** How it failed, one thing after the other, where somebody has worked that out. */
+  cause: z.array(z.string()),
+});
+export type BookPlay = z.infer<typeof BookPlaySchema>;
+export const BookPlaysSchema = z.object({ plays: z.array(BookPlaySchema), total: z.int() });
+export type BookPlays = z.infer<typeof BookPlaysSchema>;
+
+const ENDS: Readonly<Record<z.infer<typeof ResultSchema>, string>> = {
+  'went on': '',
+  touchdown: 'touchdown',
+  'ball lost': 'ball lost',
+  incomplete: 'incomplete',
+  sacked: 'sacked',
+  'no play': 'no play',
+};
+
+/** What speaks for a snap in a sentence: "2nd and 7, gained 1; all did their job". */
+export function sayPlay({ down, distance, gain, result, blocked, missed, cause }: BookPlay): string {
+  const yards = gain < 0 ? `lost ${-gain}` : `gained ${gain}`;
+  const ended = result === 'incomplete' ? ENDS.incomplete : [yards, ENDS[result]].filter(Boolean).join(', ');
+  const line = missed.length > 0 ? `${missed.join(', ')} missed` : blocked ? 'all did their job' : '';
+  return [`${ORDINALS[down - 1]} and ${distance}, ${ended}`, line, ...cause].filter(Boolean).join('; ');
+}
+const ORDINALS = ['1st', '2nd', '3rd', '4th'];

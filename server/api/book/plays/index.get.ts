@@ -1,8 +1,8 @@
 import * as z from 'zod';
 import { DimensionSchema, filterOfQuery } from '#core/grade/book/dimensions';
-import { requireMember, STAFF } from '../../session/member';
-import { readQuery } from '../../session/read-query';
-import { readPlayResults } from '../../usecases/book';
+import { requireMember, STAFF } from '../../../session/member';
+import { readQuery } from '../../../session/read-query';
+import { readPlayResults } from '../../../usecases/book-plays';
 
 export default defineEventHandler(async (event) => {
   const member = await requireMember(event, STAFF);

@@ -1,0 +1,92 @@
+import { QueryTypes, type Sequelize } from 'sequelize';
+import { SNAP_DIMENSIONS, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
+import { PLAY_COUNT_IDS, type GainCount, type PlayCount, type PlayLine } from '#core/grade/book/play-result';
+import { COLUMNS } from './columns';
+import { conditionOf } from './read';
+
+/** Which snaps each figure counts: what it counts is what it opens. */
+const WHICH: Readonly<Record<PlayCount, string>> = {
+  snaps: 'true',
+  runs: 'not b.throws',
+  successes: 'b.success',
+  stuffed: 'b.stuffed',
+  explosive: 'b.explosive',
+  throws: 'b.throws',
+  pressured: 'b.pressured',
+  graded: 'b.blocked is not null',
+  blocked: 'b.blocked',
+  blockedFailed: 'b.blocked and not b.success',
+  missedWorked: 'not b.blocked and b.success',
+};
+const COUNTS = PLAY_COUNT_IDS.map((c) => `count(*) filter (where ${WHICH[c]})::int as "${c}"`).join(', ');
+
+/** Plays are narrowed by what a snap has; what only a man has does not narrow them. */
+function conditionOfPlays(program: number, filter: BookFilter): ReturnType<typeof conditionOf> {
+  const ofSnap = Object.fromEntries(Object.entries(filter).filter(([key]) => SNAP_DIMENSIONS.some((k) => k === key)));
+  return conditionOf({ program, player: null }, ofSnap);
+}
+
+type ResultRow = Omit<PlayLine, 'counts'> & Record<PlayCount, number>;
+
+/** What snaps came to, by a dimension of snaps. */
+export async function readResults(
+  db: Sequelize,
+  program: number,
+  filter: BookFilter,
+  by: Dimension,
+): Promise<PlayLine[]> {
+  const { sql, values } = conditionOfPlays(program, filter);
+  const { value, join = '' } = COLUMNS[by];
+  const rows = await db.query<ResultRow>(
+    `select ${value} as key, ${value} as label, sum(b.gain)::int as yards,
+       coalesce(sum(b.gain) filter (where not b.throws), 0)::int as "runYards", ${COUNTS}
+     from book_snaps b ${join} where ${sql} and ${value} is not null group by 1 order by snaps desc, key`,
+    { type: QueryTypes.SELECT, replacements: values },
+  );
+  return rows.map((row) => ({
+    ...{ key: row.key, label: row.label, yards: row.yards, runYards: row.runYards },
+    counts: Object.fromEntries(PLAY_COUNT_IDS.map((c) => [c, row[c]])) as PlayLine['counts'],
+  }));
+}
+
+/** How many snaps gained how much. */
+export async function readGains(db: Sequelize, program: number, filter: BookFilter): Promise<GainCount[]> {
+  const { sql, values } = conditionOfPlays(program, filter);
+  return db.query<GainCount>(
+    `select b.gain::int as gain, count(*) filter (where b.blocked)::int as blocked,
+       count(*) filter (where not b.blocked)::int as missed, count(*) filter (where b.blocked is null)::int as untold
+     from book_snaps b where ${sql} group by 1 order by 1`,
+    { type: QueryTypes.SELECT, replacements: values },
+  );
+}
+
+/** One snap behind a figure. */
+export interface PlayRow {
+  readonly snapId: number;
+  readonly number: number;
+  readonly gameId: number;
+  readonly scheme: string;
+  readonly side: string;
+  readonly front: string;
+  readonly blocked: boolean | null;
+  readonly missed: string[];
+  readonly total: number;
+}
+
+/** The snaps a figure counts, the shortest gains first, with the blockers who did not do what they were asked. */
+export async function readPlayRows(
+  db: Sequelize,
+  program: number,
+  filter: BookFilter,
+  count: PlayCount,
+  { skip, take }: { skip: number; take: number },
+): Promise<PlayRow[]> {
+  const { sql, values } = conditionOfPlays(program, filter);
+  return db.query<PlayRow>(
+    `select b.snap_id as "snapId", b.number, b.game_id as "gameId", b.scheme, b.side, b.front, b.blocked,
+       array(select m.blocker from book_marks m where m.snap_id = b.snap_id and m.both_kept is false order by m.blocker) as missed,
+       count(*) over ()::int as total
+     from book_snaps b where ${sql} and ${WHICH[count]} order by b.gain, b.game_id desc, b.number limit :take offset :skip`,
+    { type: QueryTypes.SELECT, replacements: { ...values, skip, take } },
+  );
+}
