@@ -39,7 +39,7 @@ async function main(url: string): Promise<void> {
   await admin.query('create database chalk_bench');
   await closeDatabase();
   const db = await openDatabase(url.replace(/\/[^/]*$/, '/chalk_bench'));
-  await loadDemo();
+  await loadDemo({ enterable: true });
   await seed(db);
   const coach = (await findMember(1, 1))!;
   const [{ count }] = (await db.query('select count(*)::int as count from book_marks', {

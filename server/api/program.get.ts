@@ -1,4 +1,4 @@
-import { requireMember } from '../session/member';
+import { EVERYBODY, requireMember } from '../session/member';
 import { readProgram } from '../usecases/program';
 
-export default defineEventHandler(async (event) => readProgram(await requireMember(event)));
+export default defineEventHandler(async (event) => readProgram(await requireMember(event, EVERYBODY)));

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { logIn, programsOf } from '../usecases/accounts';
 import { BEFORE_LOG_IN, readInput } from '../session/read-input';
-import { startSession } from '../session/sessions';
+import { enter } from '../session/enter';
 import { forgetTries, takeTry } from '../session/throttle';
 
 const Credentials = z.object({ email: z.string().trim().min(3).max(200), password: z.string().min(1).max(200) });
@@ -12,6 +12,6 @@ export default defineEventHandler(async (event) => {
   const user = await logIn(email, password);
   if (!user) throw createError({ statusCode: 401, message: 'This address and password do not belong together.' });
   await forgetTries(event, email);
-  await replaceUserSession(event, { secure: { session: await startSession(user.id, user.programId) } });
+  await enter(event, user);
   return { programs: await programsOf(user.id) };
 });

@@ -9,37 +9,32 @@ import {
   type Sequelize,
 } from 'sequelize';
 import { BOOK_MARK, BOOK_SNAP, BookMarkRow, BookSnapRow } from './book-models';
+import {
+  ATTENDANCE,
+  AttendanceRow,
+  AUDIT,
+  AuditRow,
+  MEMBERSHIP,
+  MembershipRow,
+  PLAYER,
+  PlayerRow,
+  SESSION,
+  SessionRow,
+  TICKET,
+  TicketRow,
+  USER,
+  UserRow,
+} from './people-models';
 export { BookMarkRow, BookSnapRow };
+export { AttendanceRow, AuditRow, MembershipRow, PlayerRow, SessionRow, TicketRow, UserRow };
 
 /** A row is what it is identified and looked up by, plus a body that the core's schema reads in its mapper. */
-export class UserRow extends Model<InferAttributes<UserRow>, InferCreationAttributes<UserRow>> {
-  declare id: CreationOptional<number>;
-  declare email: string;
-  declare name: string;
-  declare passwordHash: string;
-}
-
 export class ProgramRow extends Model<InferAttributes<ProgramRow>, InferCreationAttributes<ProgramRow>> {
   declare id: CreationOptional<number>;
   declare name: string;
   declare body: CreationOptional<Record<string, unknown>>;
-}
-
-export class MembershipRow extends Model<InferAttributes<MembershipRow>, InferCreationAttributes<MembershipRow>> {
-  declare id: CreationOptional<number>;
-  declare userId: number;
-  declare programId: number;
-  declare role: string;
-  declare playerId: number | null;
-}
-
-/** One log-in on one machine; its id is what the cookie holds. */
-export class SessionRow extends Model<InferAttributes<SessionRow>, InferCreationAttributes<SessionRow>> {
-  declare id: string;
-  declare userId: number;
-  declare programId: number;
-  declare createdAt: CreationOptional<Date>;
-  declare endedAt: CreationOptional<Date | null>;
+  /** The made-up program that ships. */
+  declare demo: CreationOptional<boolean>;
 }
 
 export class SeasonRow extends Model<InferAttributes<SeasonRow>, InferCreationAttributes<SeasonRow>> {
@@ -64,14 +59,8 @@ export class GameRow extends Model<InferAttributes<GameRow>, InferCreationAttrib
   declare lineupRevision: CreationOptional<number>;
   /** Players grade themselves before it is published. */
   declare ownGrades: CreationOptional<boolean>;
-}
-
-export class PlayerRow extends Model<InferAttributes<PlayerRow>, InferCreationAttributes<PlayerRow>> {
-  declare id: CreationOptional<number>;
-  declare programId: number;
-  declare name: string;
-  declare number: number;
-  declare seat: string;
+  /** The day, as 2026-11-27. */
+  declare playedOn: CreationOptional<string | null>;
 }
 
 export class SnapRow extends Model<InferAttributes<SnapRow>, InferCreationAttributes<SnapRow>> {
@@ -247,22 +236,17 @@ export function defineModels(sequelize: Sequelize): void {
   const define = <M extends Model>(model: ModelStatic<M>, tableName: string, attributes: ModelAttributes<M>): void => {
     model.init(attributes as never, { sequelize, tableName, underscored: true, timestamps: false });
   };
-  define(UserRow, 'users', { id, email: text, name: text, passwordHash: text } as ModelAttributes<UserRow>);
-  define(ProgramRow, 'programs', { id, name: text, body } as ModelAttributes<ProgramRow>);
-  define(MembershipRow, 'memberships', {
-    id,
-    userId: int,
-    programId: int,
-    role: text,
-    playerId: int,
-  } as ModelAttributes<MembershipRow>);
-  define(SessionRow, 'sessions', {
-    id: { type: DataTypes.UUID, primaryKey: true },
-    userId: int,
-    programId: int,
-    createdAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
-    endedAt: DataTypes.DATE,
-  } as ModelAttributes<SessionRow>);
+  define(UserRow, 'users', USER);
+  define(MembershipRow, 'memberships', MEMBERSHIP);
+  define(SessionRow, 'sessions', SESSION);
+  define(TicketRow, 'tickets', TICKET);
+  define(PlayerRow, 'players', PLAYER);
+  define(AuditRow, 'audit', AUDIT);
+  define(AttendanceRow, 'attendance', ATTENDANCE);
+  define(ProgramRow, 'programs', {
+    ...{ id, name: text, body },
+    demo: { type: DataTypes.BOOLEAN, defaultValue: false },
+  } as ModelAttributes<ProgramRow>);
   define(SeasonRow, 'seasons', {
     ...owned,
     name: text,
@@ -278,8 +262,8 @@ export function defineModels(sequelize: Sequelize): void {
     lineup: { type: body, defaultValue: {} },
     lineupRevision: { type: int, defaultValue: 0 },
     ownGrades: { type: DataTypes.BOOLEAN, defaultValue: false },
+    playedOn: DataTypes.DATEONLY,
   } as ModelAttributes<GameRow>);
-  define(PlayerRow, 'players', { ...owned, name: text, number: int, seat: text } as ModelAttributes<PlayerRow>);
   define(SnapRow, 'snaps', {
     ...owned,
     gameId: int,

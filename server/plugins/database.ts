@@ -16,7 +16,7 @@ export default defineNitroPlugin((nitro) => {
   const { databaseUrl, demo } = useRuntimeConfig();
   let watcher: FSWatcher | null = null;
   const opening = openDatabase(databaseUrl).then(async () => {
-    if (demo) await loadDemo();
+    if (demo) await loadDemo({ enterable: true });
     await fillBook();
     const places = filmPlaces();
     await noteLeftOver(places);

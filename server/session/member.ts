@@ -1,10 +1,12 @@
 import type { H3Event } from 'h3';
+import { ROLE_IDS, type Role } from '#core/model/role';
 import { MembershipRow, ProgramRow, UserRow, type SessionRow } from '../db/models';
 import { database } from '../db/database';
 import { findSession } from './sessions';
 
-export const ROLES = ['coach', 'assistant', 'player'] as const;
-export type Role = (typeof ROLES)[number];
+export { GRADED, READERS, STAFF, type Role } from '#core/model/role';
+/** Everybody who belongs to a program. */
+export const EVERYBODY = ROLE_IDS;
 
 /** Who is asking, for which program, in which role. Every query takes one: there is no other way to the data. */
 export interface Member {
@@ -43,13 +45,10 @@ export const sessionBehind = async (event: H3Event): Promise<SessionRow | null> 
   findSession((await getUserSession(event)).secure?.session);
 
 /** The member behind a request, or 401; 403 when his role is not among those allowed. */
-export async function requireMember(event: H3Event, roles: readonly Role[] = ROLES): Promise<Member> {
+export async function requireMember(event: H3Event, roles: readonly Role[]): Promise<Member> {
   const member = await memberBehind(event);
   if (!member) throw createError({ statusCode: 401, message: 'Log in first.' });
   if (!roles.includes(member.role))
     throw createError({ statusCode: 403, message: 'Your role in this program does not include this.' });
   return member;
 }
-
-/** Roles that grade and log. */
-export const STAFF: readonly Role[] = ['coach', 'assistant'];

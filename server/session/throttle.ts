@@ -17,7 +17,7 @@ export async function takeTry(event: H3Event, email: string): Promise<void> {
     await one.consume(keyOf(event, email));
   } catch (refused) {
     const wait = Math.ceil((refused as { msBeforeNext: number }).msBeforeNext / 1000);
-    throw createError({ statusCode: 429, message: `Too many wrong passwords. Try again in ${wait} seconds.` });
+    throw createError({ statusCode: 429, message: `Too many tries. Try again in ${wait} seconds.` });
   }
 }
 

@@ -1,7 +1,10 @@
-import { MembershipRow, PlayerRow, ProgramRow, UserRow } from '../db/models';
+import { createError } from 'h3';
+import type { OwnSession } from '#core/model/account';
+import { MembershipRow, ProgramRow, UserRow } from '../db/models';
 import { database } from '../db/database';
 import { hashPassword, verifyPassword } from '../session/passwords';
-import type { Member } from '../session/member';
+import { endSession, endSessionsOf, sessionsOf } from '../session/sessions';
+import { none } from './owned';
 
 /** The user behind an address and a password, with the program he enters first; `null` when either is wrong. */
 export async function logIn(email: string, password: string): Promise<{ id: number; programId: number } | null> {
@@ -28,9 +31,38 @@ export async function programsOf(userId: number): Promise<{ id: number; name: st
   }));
 }
 
-/** The program's roster by jersey number; a player sees only himself. */
-export async function roster(member: Member): Promise<{ id: number; name: string; number: number; seat: string }[]> {
-  const own = member.role === 'player' ? { id: member.playerId ?? 0 } : {};
-  const rows = await PlayerRow.findAll({ where: { programId: member.programId, ...own }, order: [['number', 'ASC']] });
-  return rows.map(({ id, name, number, seat }) => ({ id, name, number, seat }));
+/** Gives a user another password; whoever is logged in as him elsewhere is logged out. */
+export async function changePassword(
+  { userId, sessionId }: { userId: number; sessionId: string },
+  { old, password }: { old: string; password: string },
+): Promise<void> {
+  await database();
+  const user = (await UserRow.findByPk(userId))!;
+  if (!(await verifyPassword(user.passwordHash, old)))
+    throw createError({ statusCode: 403, message: 'That is not your password now. Nothing was changed.' });
+  await user.update({ passwordHash: await hashPassword(password) });
+  await endSessionsOf(userId, { but: sessionId });
+}
+
+/** Says somebody's name another way. */
+export async function changeName(userId: number, name: string): Promise<void> {
+  await database();
+  await UserRow.update({ name }, { where: { id: userId } });
+}
+
+/** Where somebody is logged in, the latest first. */
+export async function ownSessions(userId: number, here: string): Promise<OwnSession[]> {
+  await database();
+  return (await sessionsOf(userId)).map(({ id, machine, createdAt, seenAt }) => ({
+    ...{ id, machine, here: id === here },
+    startedAt: createdAt.toISOString(),
+    seenAt: seenAt.toISOString(),
+  }));
+}
+
+/** Ends one of one's own log-ins; 404 for anybody else's. */
+export async function endOwnSession(userId: number, id: string): Promise<void> {
+  await database();
+  if (!(await sessionsOf(userId)).some((s) => s.id === id)) throw none('log-in');
+  await endSession(id);
 }

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
 import {
   CalibrationRow,
@@ -17,7 +18,7 @@ import {
   UserRow,
 } from '../db/models';
 import { database } from '../db/database';
-import { hashPassword } from '../session/passwords';
+import { hashPassword, verifyPassword } from '../session/passwords';
 import {
   DEMO_ACCOUNTS,
   DEMO_CUTS,
@@ -48,15 +49,17 @@ import { loadSeason } from './load-season';
 import { workOut } from './work-out';
 
 /**
- * Puts the made-up program into an empty database: accounts, roster, one game with its film, half of it graded. Does nothing when
- * there is any program already.
+ * Puts the made-up program into the database: accounts, roster, one game with its film, half of it graded. Where it is already nothing is
+ * made anew. `enterable`: its accounts can be entered with the passwords that are shown; otherwise nobody has a password for them.
  */
-export async function loadDemo(): Promise<void> {
+export async function loadDemo({ enterable }: { enterable: boolean }): Promise<void> {
   const sequelize = await database();
-  if ((await ProgramRow.count()) > 0) return;
-  const hashes = await Promise.all(DEMO_ACCOUNTS.map((a) => hashPassword(a.password)));
+  if (await ProgramRow.findOne({ where: { demo: true } })) return enterable ? openAccounts() : undefined;
+  const hashes = await Promise.all(DEMO_ACCOUNTS.map((a) => hashPassword(enterable ? a.password : randomUUID())));
   await sequelize.transaction(async (transaction) => {
-    const program = await ProgramRow.create({ name: DEMO_PROGRAM.name }, { transaction });
+    await sequelize.query(`select pg_advisory_xact_lock(${DEMO_LOCK})`, { transaction });
+    if (await ProgramRow.findOne({ where: { demo: true }, transaction })) return;
+    const program = await ProgramRow.create({ name: DEMO_PROGRAM.name, demo: true }, { transaction });
     const programId = program.id;
     const season = await SeasonRow.create({ programId, name: DEMO_PROGRAM.season }, { transaction });
     const game = await GameRow.create(
@@ -147,6 +150,18 @@ export async function loadDemo(): Promise<void> {
     await loadSeason({ programId, seasonId: season.id, players, coach, assistant }, transaction);
   });
   await fillBook();
+}
+
+/** Any number of our own: one at a time makes the demo. */
+const DEMO_LOCK = 7_203_115;
+
+/** Gives the demo's accounts the passwords that are shown, where they have others. */
+async function openAccounts(): Promise<void> {
+  for (const { email, password } of DEMO_ACCOUNTS) {
+    const user = await UserRow.findOne({ where: { email } });
+    if (user && !(await verifyPassword(user.passwordHash, password)))
+      await user.update({ passwordHash: await hashPassword(password) });
+  }
 }
 
 const personnelOf = (text: string): string => {

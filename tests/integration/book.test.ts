@@ -42,7 +42,7 @@ let rows: Row[];
 let opponents: Map<number, string>;
 beforeAll(async () => {
   db = await freshDatabase();
-  await loadDemo();
+  await loadDemo({ enterable: true });
   const { id } = (await ProgramRow.findOne())!;
   coach = (await findMember(1, id))!;
   player = (await findMember(3, id))!;

@@ -19,8 +19,8 @@ afterAll(() => db.drop());
 
 describe('the demo program', () => {
   it('loads once, whole, into an empty database only', async () => {
-    await loadDemo();
-    await loadDemo();
+    await loadDemo({ enterable: true });
+    await loadDemo({ enterable: true });
     expect(await ProgramRow.count()).toBe(1);
     const played = PLAYED_GAMES.reduce((sum, game) => sum + game.snaps, 0);
     expect(await SnapRow.count()).toBe(DEMO_SNAPS.length + played);

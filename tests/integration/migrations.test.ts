@@ -23,6 +23,8 @@ describe('migrations', () => {
     expect(await tables()).toEqual([
       'SequelizeMeta',
       'acknowledgements',
+      'attendance',
+      'audit',
       'book_marks',
       'book_snaps',
       'calibrations',
@@ -43,6 +45,7 @@ describe('migrations', () => {
       'sessions',
       'snap_findings',
       'snaps',
+      'tickets',
       'users',
     ]);
   });

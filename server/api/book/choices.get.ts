@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { DimensionSchema, filterOfQuery } from '#core/grade/book/dimensions';
-import { requireMember } from '../../session/member';
+import { GRADED, requireMember } from '../../session/member';
 import { readQuery } from '../../session/read-query';
 import { readChoices } from '../../usecases/book';
 
@@ -8,7 +8,7 @@ import { readChoices } from '../../usecases/book';
 const Of = z.object({ of: z.union([DimensionSchema.transform((d) => [d]), z.array(DimensionSchema).max(22)]) });
 
 export default defineEventHandler(async (event) => {
-  const member = await requireMember(event);
+  const member = await requireMember(event, GRADED);
   const { of } = readQuery(event, Of);
   return readChoices(member, of, filterOfQuery(getQuery(event)));
 });

@@ -1,14 +1,14 @@
 import * as z from 'zod';
 import { filterOfQuery } from '#core/grade/book/dimensions';
 import { MEASURE_IDS } from '#core/grade/book/measures';
-import { requireMember } from '../../session/member';
+import { GRADED, requireMember } from '../../session/member';
 import { PageSchema, readQuery } from '../../session/read-query';
 import { readSnapsBehind } from '../../usecases/book';
 
 const Wanted = PageSchema.extend({ measure: z.enum(MEASURE_IDS).default('both') });
 
 export default defineEventHandler(async (event) => {
-  const member = await requireMember(event);
+  const member = await requireMember(event, GRADED);
   const { measure, skip, take } = readQuery(event, Wanted);
   return readSnapsBehind(member, filterOfQuery(getQuery(event)), measure, { skip, take });
 });

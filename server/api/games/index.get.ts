@@ -1,4 +1,4 @@
-import { requireMember } from '../../session/member';
+import { GRADED, requireMember } from '../../session/member';
 import { listGames } from '../../usecases/film';
 
-export default defineEventHandler(async (event) => listGames(await requireMember(event)));
+export default defineEventHandler(async (event) => listGames(await requireMember(event, GRADED)));

@@ -1,4 +1,4 @@
-import { requireMember } from '../../session/member';
+import { EVERYBODY, requireMember } from '../../session/member';
 import { listDocuments } from '../../usecases/playbook';
 
-export default defineEventHandler(async (event) => listDocuments(await requireMember(event)));
+export default defineEventHandler(async (event) => listDocuments(await requireMember(event, EVERYBODY)));

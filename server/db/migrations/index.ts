@@ -6,6 +6,7 @@ import * as films from './0005-films';
 import * as measuring from './0006-measuring';
 import * as log from './0007-log';
 import * as grading from './0008-grading';
+import * as people from './0009-people';
 
 /** In the order they run. Append only: a migration that has been on main is never changed. */
-export const MIGRATIONS = [firstTables, playbook, spaces, sessions, films, measuring, log, grading] as const;
+export const MIGRATIONS = [firstTables, playbook, spaces, sessions, films, measuring, log, grading, people] as const;

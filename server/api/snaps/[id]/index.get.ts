@@ -1,5 +1,5 @@
-import { requireMember } from '../../../session/member';
+import { GRADED, requireMember } from '../../../session/member';
 import { readId } from '../../../session/read-input';
 import { readSnap } from '../../../usecases/film';
 
-export default defineEventHandler(async (event) => readSnap(await requireMember(event), readId(event)));
+export default defineEventHandler(async (event) => readSnap(await requireMember(event, GRADED), readId(event)));
