@@ -16,6 +16,16 @@ need_packages() {
   apt-get install -y -qq --no-install-recommends "$@" >/dev/null || fail "$what could not be installed (apt-get install $*)."
 }
 
+# runs_as PID WHAT: is there a process of this number whose command line names it?
+runs_as() { ps -o args= -p "$1" 2>/dev/null | grep -qF -- "$2"; }
+
+# keep_secret FILE EXPRESSION: makes a secret once, for nobody else to read; an empty file is made anew.
+keep_secret() {
+  [ -s "$1" ] && return
+  rm -f "$1" "$1.new"
+  (umask 077; node -p "const crypto = require('crypto'); $2" >"$1.new") && mv "$1.new" "$1"
+}
+
 check_node() {
   command -v node >/dev/null || fail "Node.js 20 or later is needed, with npm. Install it, then start again."
   [ "$(node -p 'Number(process.versions.node.split(".")[0])')" -ge 20 ] || fail "Node.js 20 or later is needed; this is $(node -v)."
@@ -94,24 +104,29 @@ pg_start() {
   pg_place "$1"
   local keep="$ROOT/.data/$1.d"
   mkdir -p "$keep" "$(dirname "$PG_DATA")"; chmod 700 "$keep"
-  if [ ! -f "$keep/secret" ]; then (umask 077; node -p 'require("crypto").randomBytes(24).toString("hex")' >"$keep/secret"); fi
+  keep_secret "$keep/secret" 'crypto.randomBytes(24).toString("hex")'
   local secret; secret=$(cat "$keep/secret")
   local auth=trust; [ "$2" = scram ] && auth=scram-sha-256
   if [ ! -f "$PG_DATA/PG_VERSION" ]; then
-    rm -rf "$PG_DATA"; mkdir -p "$PG_DATA"; chmod 700 "$PG_DATA"
-    is_root && chown postgres "$PG_DATA"
+    # Made beside its place and moved there whole: one that was interrupted is made anew.
+    local new="$PG_DATA.new"
+    rm -rf "$PG_DATA" "$new"; mkdir -p "$new"; chmod 700 "$new"
+    is_root && chown postgres "$new"
     local pw; pw=$(mktemp); printf '%s' "$secret" >"$pw"; is_root && chown postgres "$pw"
-    pg_as "$PG_BIN/initdb" -D "$PG_DATA" -E UTF8 --locale=C.UTF-8 -U chalk -A "$auth" --pwfile="$pw" >"$keep/initdb.log" 2>&1 || { tail -5 "$keep/initdb.log" >&2; rm -f "$pw"; fail "The database cluster could not be made (is the disk full?)."; }
+    pg_as "$PG_BIN/initdb" -D "$new" -E UTF8 --locale=C.UTF-8 -U chalk -A "$auth" --pwfile="$pw" >"$keep/initdb.log" 2>&1 || { tail -5 "$keep/initdb.log" >&2; rm -f "$pw"; fail "The database cluster could not be made (is the disk full?)."; }
     rm -f "$pw"
-    free_port >"$keep/port"
+    mv "$new" "$PG_DATA"
+    rm -f "$keep/port"
   fi
+  [[ "$(cat "$keep/port" 2>/dev/null)" =~ ^[0-9]+$ ]] || free_port >"$keep/port"
   local port; port=$(cat "$keep/port")
+  pg_forget_stranger
   if ! pg_as "$PG_BIN/pg_ctl" -D "$PG_DATA" status >/dev/null 2>&1; then
     if port_taken "$port"; then port=$(free_port); printf '%s' "$port" >"$keep/port"; fi
     local sockets="$PG_DATA"; [ "${#sockets}" -gt 80 ] && sockets=/tmp
     local log="$PG_DATA/server.log" try
     for try in 1 2 3 4 5; do
-      pg_as "$PG_BIN/pg_ctl" -D "$PG_DATA" -w -t 60 -l "$log" -o "-c listen_addresses=127.0.0.1 -c port=$port -c unix_socket_directories=$sockets -c max_connections=100 -c timezone=UTC" start </dev/null >/dev/null 2>&1 && break
+      pg_as "$PG_BIN/pg_ctl" -D "$PG_DATA" -w -t 60 -l "$log" -o "-c listen_addresses=127.0.0.1 -c port=$port -c unix_socket_directories=$sockets -c max_connections=100 -c timezone=UTC" start </dev/null >/dev/null 2>&1 9>&- && break
       [ "$try" = 5 ] && { pg_as tail -5 "$log" >&2; fail "PostgreSQL did not start; its log is $log."; }
       sleep 1
     done
@@ -121,14 +136,22 @@ pg_start() {
     || PGPASSWORD="$secret" "$PG_BIN/createdb" -h 127.0.0.1 -p "$port" -U chalk chalk || fail "The database could not be made."
 }
 
+# A process number left over from a crash may be a stranger's by now: it is forgotten, never signalled.
+pg_forget_stranger() {
+  local pid_file="$PG_DATA/postmaster.pid" pid
+  pid=$(pg_as head -n 1 "$pid_file" 2>/dev/null) || return 0
+  runs_as "$pid" "$PG_DATA" || pg_as rm -f "$pid_file"
+}
+
 pg_stop() {
   find_postgres || return 0
   pg_place "$1"
   [ -f "$PG_DATA/PG_VERSION" ] || return 0
+  pg_forget_stranger
   pg_as "$PG_BIN/pg_ctl" -D "$PG_DATA" -m fast -w stop >/dev/null 2>&1 || true
 }
 
-pg_remove() { pg_stop "$1"; pg_place "$1"; rm -rf "$PG_DATA" "$ROOT/.data/$1.d"; }
+pg_remove() { pg_stop "$1"; pg_place "$1"; rm -rf "$PG_DATA" "$PG_DATA.new" "$ROOT/.data/$1.d"; }
 
 # wait_for URL PID LOG: until the server answers or has ended.
 wait_for() {
@@ -141,4 +164,6 @@ wait_for() {
   tail -15 "$3" >&2
   return 1
 }
+# can_begin URL: can the first program still be made there?
+can_begin() { node -e 'fetch(process.argv[1] + "/api/session").then((r) => r.json()).then((s) => process.exit(s.canBegin ? 0 : 1), () => process.exit(1))' "$1"; }
 curl_ok() { node -e 'fetch(process.argv[1]).then((r) => process.exit(r.ok ? 0 : 1), () => process.exit(1))' "$1"; }

@@ -1,22 +1,34 @@
 <script setup lang="ts">
+import { computed } from 'vue';
+import { useFirst } from '~/features/first/store';
 import { useTheme } from '~/features/session/theme';
 import { useSession } from '~/features/session/store';
 
 const session = useSession();
 const theme = useTheme();
 
-const places: readonly { to: string; name: string; staff: boolean; players?: boolean }[] = [
-  { to: '/rules', name: 'Rules', staff: true },
-  { to: '/fronts', name: 'Fronts', staff: true },
-  { to: '/formations', name: 'Formations', staff: true },
-  { to: '/matrix', name: 'Matrix', staff: true },
-  { to: '/walkthrough', name: 'Walkthrough', staff: false },
-  { to: '/protection', name: 'Protection', staff: true },
-  { to: '/film', name: 'Film', staff: true },
-  { to: '/mine', name: 'Mine', staff: false, players: true },
-  { to: '/book', name: 'Book', staff: false },
-  { to: '/team', name: 'Team', staff: true },
+/** Who goes where: staff, whoever may read rules, players, everybody. */
+type Whom = 'staff' | 'readers' | 'players' | 'everybody';
+const places: readonly { to: string; name: string; whom: Whom }[] = [
+  { to: '/rules', name: 'Rules', whom: 'readers' },
+  { to: '/fronts', name: 'Fronts', whom: 'readers' },
+  { to: '/formations', name: 'Formations', whom: 'readers' },
+  { to: '/matrix', name: 'Matrix', whom: 'readers' },
+  { to: '/walkthrough', name: 'Walkthrough', whom: 'everybody' },
+  { to: '/protection', name: 'Protection', whom: 'readers' },
+  { to: '/film', name: 'Film', whom: 'staff' },
+  { to: '/mine', name: 'Mine', whom: 'players' },
+  { to: '/book', name: 'Book', whom: 'staff' },
+  { to: '/book', name: 'Book', whom: 'players' },
+  { to: '/team', name: 'Team', whom: 'readers' },
 ];
+const first = useFirst();
+const shown = computed(() => {
+  const { staff, reads, member } = session;
+  const may = { staff, readers: reads, players: member?.role === 'player', everybody: true };
+  const mine = places.filter((p) => may[p.whom]);
+  return session.coach && first.isFresh ? [{ to: '/first', name: 'First steps' }, ...mine] : mine;
+});
 
 const route = useRoute();
 /** A place and everything under its address. */
@@ -41,13 +53,13 @@ async function leave(): Promise<void> {
     <nav class="no-print" aria-label="Places">
       <p class="brand">Violet{{ ' ' }}<br />Chalk</p>
       <ul>
-        <li v-for="place in places.filter((p) => (session.staff ? !p.players : !p.staff))" :key="place.to">
+        <li v-for="place in shown" :key="place.to">
           <NuxtLink :to="place.to" :class="{ here: isHere(place.to) }">{{ place.name }}</NuxtLink>
         </li>
       </ul>
       <div class="foot">
         <p v-if="session.member">
-          {{ session.member.programName }}<br /><span class="soft">{{ session.member.userName }}</span>
+          {{ session.member.programName }}<br /><NuxtLink to="/account">{{ session.member.userName }}</NuxtLink>
         </p>
         <select
           v-if="session.programs.length > 1"
@@ -87,17 +99,17 @@ nav {
   padding: 0 16px 18px;
   font-variation-settings: var(--narrow);
 }
-nav a {
+nav li a {
   display: block;
   padding: 7px 16px;
   color: var(--soft);
   text-decoration: none;
   border-left: 3px solid transparent;
 }
-nav a:hover {
+nav li a:hover {
   color: var(--ink);
 }
-nav a.here {
+nav li a.here {
   color: var(--ink);
   font-weight: 650;
   border-left-color: var(--violet);
@@ -110,6 +122,7 @@ nav a.here {
   gap: 8px;
   font-size: 12px;
 }
+.foot a,
 .foot button {
   color: var(--soft);
 }
@@ -141,7 +154,7 @@ main {
     order: 1;
     flex-basis: 100%;
   }
-  nav a {
+  nav li a {
     padding: 6px 8px;
     border-left: 0;
   }

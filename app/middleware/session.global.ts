@@ -2,7 +2,12 @@ import { useSession } from '~/features/session/store';
 import { usePlaybook } from '~/features/playbook/store';
 import { RequestProblem } from '~/features/session/request';
 
-/** Everything but the log-in page needs somebody logged in; players have no film list of their own. */
+/** Where nobody needs to be logged in. */
+const DOORS = ['/login', '/begin', '/join', '/reset'];
+/** Doors that are opened by a link, whoever is logged in. */
+const BY_LINK = ['/join', '/reset'];
+
+/** Everything but the doors needs somebody logged in; where nothing is here yet, the first door is the one that makes a program. */
 export default defineNuxtRouteMiddleware(async (to) => {
   const session = useSession();
   try {
@@ -13,7 +18,9 @@ export default defineNuxtRouteMiddleware(async (to) => {
       return abortNavigation(createError({ statusCode: 503, message: `${problem.message} Is it running?` }));
     throw problem;
   }
-  if (!session.member && to.path !== '/login')
+  if (!session.member && !DOORS.includes(to.path)) {
+    if (session.canBegin && session.demo.length === 0) return navigateTo('/begin');
     return navigateTo({ path: '/login', query: to.path === '/' ? {} : { next: to.fullPath } });
-  if (session.member && to.path === '/login') return navigateTo('/walkthrough');
+  }
+  if (session.member && DOORS.includes(to.path) && !BY_LINK.includes(to.path)) return navigateTo('/');
 });

@@ -1,5 +1,11 @@
 <script setup lang="ts">
-await navigateTo('/walkthrough', { replace: true });
+import { useFirst } from '~/features/first/store';
+import { useSession } from '~/features/session/store';
+
+const session = useSession();
+const home =
+  session.coach && useFirst().isFresh ? '/first' : session.member?.role === 'player' ? '/mine' : '/walkthrough';
+await navigateTo(home, { replace: true });
 </script>
 
 <template><div /></template>

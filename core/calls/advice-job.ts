@@ -54,7 +54,7 @@ export function adviceOf<K extends AdviceKind>(found: readonly Advice[], kind: K
 
 /** Works out what else there is to say about a call, a piece at a time; nothing about one that cannot be read. */
 export function* adviseOn(job: AdviceJob): Generator<Advice> {
-  const book = new Playbook(job.own);
+  const book = new Playbook(job.own, job.settings);
   const [scheme, formation, moves] = [
     book.scheme(job.scheme),
     book.formation(job.formation),

@@ -42,7 +42,7 @@ export interface FrontAnswer {
 
 /** Works a job out one answer at a time; what cannot be read is left out. */
 export function* answerAll({ own, settings, calls, fronts, move }: AnswersJob): Generator<FrontAnswer> {
-  const book = new Playbook(own);
+  const book = new Playbook(own, settings);
   for (const [call, { scheme, formation, side, tags, without }] of calls.entries()) {
     const [compiled, men] = [
       'id' in scheme ? book.scheme(scheme.id) : schemeFrom(scheme.text),

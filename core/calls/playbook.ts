@@ -4,7 +4,7 @@ import { readFront } from '../language/lineups/read-front';
 import { readTree } from '../language/read';
 import type { Formation } from '../model/formation';
 import type { Front } from '../model/front';
-import type { Settings } from '../model/settings';
+import { SHIPPED_SETTINGS, type Settings } from '../model/settings';
 import type { CompiledScheme } from '../resolve/prepare/compile';
 import { formationFrom, frontFrom, libraryIds, libraryText, schemeFrom, spaceFrom } from '../library/library';
 
@@ -36,6 +36,8 @@ export interface Entry {
   readonly own: boolean;
 }
 
+/** A split that holds for the whole line. */
+const OWN_SPLIT = /(^|[;\n])\s*split\s+\d/;
 const TOP = { line: 1, column: 1, endColumn: 1 };
 
 /** What a program can call: everything that ships, and its own texts over it. */
@@ -44,7 +46,10 @@ export class Playbook {
   private readonly compiled = new Map<string, Result<CompiledScheme>>();
   private readonly listed = new Map<BookShelf, readonly Entry[]>();
 
-  constructor(own: readonly OwnText[] = []) {
+  constructor(
+    own: readonly OwnText[] = [],
+    private readonly ways: Pick<Settings, 'splitInches'> = SHIPPED_SETTINGS,
+  ) {
     const shelf = (name: BookShelf): Map<string, { text: string; own: boolean }> => {
       const texts = new Map(libraryIds(name).map((id) => [id, { text: libraryText(name, id)!, own: false }]));
       for (const o of own) if (o.shelf === name) texts.set(o.id, { text: o.text, own: true });
@@ -92,10 +97,17 @@ export class Playbook {
     return found;
   }
 
-  /** A formation by its id, or from inline notation. */
+  /** A formation's text with the program's split, where it does not say its own; a notation that is no shelf's says all of it itself. */
+  private withSplit(text: string): string {
+    const { splitInches } = this.ways;
+    if (splitInches === SHIPPED_SETTINGS.splitInches || OWN_SPLIT.test(text)) return text;
+    return `${text.trimEnd()}\nsplit ${splitInches}in\n`;
+  }
+
+  /** A formation by its id, or from inline notation; one of the shelf with the program's split. */
   formation(idOrText: string): Result<Formation> {
     const text = this.text('formations', idOrText);
-    return text === null ? readFormation(idOrText) : formationFrom(text, { kept: true });
+    return text === null ? readFormation(idOrText) : formationFrom(this.withSplit(text), { kept: true });
   }
 
   /** A front by its id, or from inline notation, placed against a formation. */
@@ -109,7 +121,7 @@ export class Playbook {
   /** The clauses of a formation or front, as inline notation. */
   clauses(shelf: 'fronts' | 'formations', idOrText: string): string {
     const text = this.text(shelf, idOrText);
-    const tree = text === null ? null : readTree(text).tree;
+    const tree = text === null ? null : readTree(shelf === 'formations' ? this.withSplit(text) : text).tree;
     return tree && tree.kind !== 'scheme' ? tree.clauses.map((c) => c.text).join('; ') : idOrText;
   }
 

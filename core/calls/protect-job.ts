@@ -34,7 +34,7 @@ export interface Proved {
 
 /** Works a job out one proof at a time, so that whoever runs it can tell how far it is and stop. What cannot be read is a diagnostic in its place. */
 export function* proveAll(job: ProtectJob): Generator<Result<Proved>> {
-  const book = new Playbook(job.own);
+  const book = new Playbook(job.own, job.settings);
   for (const [i, call] of job.calls.entries()) {
     const [scheme, formation] = [book.scheme(call.scheme), book.formation(call.formation)];
     for (const front of job.fronts) {

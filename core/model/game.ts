@@ -11,6 +11,8 @@ export const GameItemSchema = z.object({
   week: z.int(),
   published: z.boolean(),
   snaps: z.int(),
+  /** Which season it was in, where that is not the one played now. */
+  season: z.string().optional(),
 });
 export type GameItem = z.infer<typeof GameItemSchema>;
 

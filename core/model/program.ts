@@ -18,6 +18,10 @@ export const ProgramBodySchema = z.object({
     .refine((w) => w.active in w.sets, { message: 'the week’s set must be one of the sets' })
     .optional(),
   naming: NamingSchema.optional(),
+  /** Plays of the library the program runs, by id; everything while nothing was chosen. */
+  plays: z.array(z.string().max(80)).max(300).optional(),
+  /** First steps that were taken or left out. */
+  begun: z.array(z.string().max(20)).max(20).optional(),
   /** Faults the program tags beside those that ship. */
   faults: z.array(OwnFaultSchema).max(60).optional(),
 });

@@ -61,6 +61,8 @@ export const SettingsSchema = z.object({
   techniques: z.enum(['standard', 'shade-nose', 'seven-inside', 'seven-gap']).default('standard'),
   /** The team's own words over that school's. */
   aliases: AliasesSchema.default({}),
+  /** Room between two neighbours of the line, inches, where a formation of the playbook does not say its own. */
+  splitInches: z.coerce.number().int().min(0).max(48).default(24),
   /** The coach's yardage standard for a good run. */
   standardYards: z.coerce.number().min(0).max(20).default(4),
   /** A lone first-level block farther to the side than this is at risk. */

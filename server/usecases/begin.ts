@@ -56,7 +56,7 @@ export async function beginAnother(userId: number, name: string): Promise<{ prog
 }
 
 async function makeProgram(userId: number, name: string, transaction: Transaction): Promise<number> {
-  const { id: programId } = await ProgramRow.create({ name }, { transaction });
+  const { id: programId } = await ProgramRow.create({ name, body: { begun: [] } }, { transaction });
   await MembershipRow.create({ userId, programId, role: 'coach', playerId: null }, { transaction });
   await SeasonRow.create({ programId, name: String(new Date().getFullYear()) }, { transaction });
   await audit({ programId, userId }, 'begun', '', transaction);

@@ -6,31 +6,8 @@ import type { Member } from '../session/member';
 import { menOnField } from './field';
 import { notesOf } from './notes';
 import { none, ownClip, ownGame, ownSnap } from './owned';
-import type { GameItem, SnapItem, SnapView } from '#core/model/game';
+import type { SnapItem, SnapView } from '#core/model/game';
 import type { Angle, ClipBody } from '#core/model/snap';
-
-/** Games of the program; a player sees those whose grades were published. */
-export async function listGames(member: Member): Promise<GameItem[]> {
-  const games = await GameRow.findAll({
-    where: { programId: member.programId, ...(member.role === 'player' ? { published: true } : {}) },
-    order: [['week', 'ASC']],
-  });
-  return Promise.all(
-    games.map(async (g) => ({
-      id: g.id,
-      opponent: g.opponent,
-      week: g.week,
-      published: g.published,
-      snaps: await SnapRow.count({ where: { programId: member.programId, gameId: g.id } }),
-    })),
-  );
-}
-
-/** Opens a game's grades to its players, or closes them again. */
-export async function publishGame(member: Member, gameId: number, published: boolean): Promise<void> {
-  const [count] = await GameRow.update({ published }, { where: { id: gameId, programId: member.programId } });
-  if (count === 0) throw none('game');
-}
 
 export async function listSnaps(member: Member, gameId: number): Promise<SnapItem[]> {
   const scope = { programId: member.programId, gameId };
@@ -124,19 +101,6 @@ export async function markFrames(
     });
   await clip.update({ body });
   return body;
-}
-
-/** Adds a game to the newest season. */
-export async function addGame(
-  member: Member,
-  { opponent, week }: { opponent: string; week: number },
-): Promise<GameItem> {
-  const { programId } = member;
-  const season =
-    (await SeasonRow.findOne({ where: { programId }, order: [['id', 'DESC']] })) ??
-    (await SeasonRow.create({ programId, name: 'Season' }));
-  const row = await GameRow.create({ programId, seasonId: season.id, opponent, week, published: false });
-  return { id: row.id, opponent, week, published: false, snaps: 0 };
 }
 
 /** Where a clip is in the storage; empty when its film was deleted. */

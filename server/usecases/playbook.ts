@@ -1,6 +1,8 @@
 import { createError } from 'h3';
 import type { Transaction } from 'sequelize';
-import { DocumentRow, DocumentVersionRow, UserRow } from '../db/models';
+import { DocumentRow, DocumentVersionRow, ProgramRow, UserRow } from '../db/models';
+import { programBody } from '../db/mappers';
+import { SHIPPED_SETTINGS } from '#core/model/settings';
 import { database } from '../db/database';
 import type { Member } from '../session/member';
 import { hasErrors, type Diagnostic } from '#core/diagnostics/diagnostic';
@@ -67,7 +69,9 @@ export async function listDocuments(member: Member): Promise<DocumentView[]> {
 /** The playbook calls are worked out with: what ships, with the program's released texts over it. */
 export async function playbookOf(member: Pick<Member, 'programId'>): Promise<Playbook> {
   const documents = await listDocuments({ ...member, role: 'coach' } as Member);
-  return new Playbook(inForce(documents).map((d) => ({ shelf: d.shelf, id: d.slug, text: d.text! })));
+  const program = await ProgramRow.findByPk(member.programId);
+  const texts = inForce(documents).map((d) => ({ shelf: d.shelf, id: d.slug, text: d.text! }));
+  return new Playbook(texts, (program && programBody(program).settings) ?? SHIPPED_SETTINGS);
 }
 
 const inForce = (views: readonly DocumentView[]): DocumentView[] => views.filter((v) => v.text !== null && !v.retired);

@@ -14,7 +14,8 @@ export interface SeasonView {
   readonly others: number;
 }
 
-async function newestSeason({ programId }: Member): Promise<SeasonRow> {
+/** The season that is played now; a program always has one. */
+export async function newestSeason({ programId }: Pick<Member, 'programId'>): Promise<SeasonRow> {
   await database();
   const row = await SeasonRow.findOne({ where: { programId }, order: [['id', 'DESC']] });
   return row ?? SeasonRow.create({ programId, name: 'Season' });
@@ -31,10 +32,10 @@ const seasonView = async ({ id, programId, name, rubric, passLine }: SeasonRow):
 export const readSeason = async (member: Member): Promise<SeasonView> =>
   seasonView(await newestSeason(member).then((s) => s.reload()));
 
-/** Chooses a rubric or a pass line for what is graded from now on; grades given before keep theirs. */
+/** Names the season, or chooses a rubric or a pass line for what is graded from now on; grades given before keep theirs. */
 export async function changeSeason(
   member: Member,
-  change: { rubric?: string | undefined; passLine?: number | null | undefined },
+  change: { name?: string | undefined; rubric?: string | undefined; passLine?: number | null | undefined },
 ): Promise<SeasonView> {
   if (change.rubric !== undefined && !findRubric(change.rubric))
     throw createError({

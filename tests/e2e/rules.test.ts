@@ -227,7 +227,7 @@ test('a call is typed by its name, and one that cannot be read says which part',
 });
 
 test('the words of the week are heard on the board', async ({ page }) => {
-  await enter(page, 'coach', '/team');
+  await enter(page, 'coach', '/team/words');
   await page.getByRole('textbox', { name: 'Name of another set' }).fill('Week 6');
   await page.getByRole('button', { name: 'Another set of words' }).click();
   await page.getByLabel('we double him, Week 6').fill('Lighthouse');
@@ -236,7 +236,7 @@ test('the words of the week are heard on the board', async ({ page }) => {
   await expect(page.getByRole('status')).toContainText('“Week 6” are in force');
   await page.goto('/walkthrough');
   await expect(page.getByText('“Lighthouse”').first()).toBeVisible();
-  await page.goto('/team');
+  await page.goto('/team/words');
   await page.getByRole('radio', { name: 'Everyday' }).check();
   await expect(page.getByRole('status')).toContainText('“Everyday” are in force');
 });

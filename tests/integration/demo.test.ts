@@ -7,7 +7,8 @@ import { ClipRow, GradeRow, ProgramRow, SnapRow } from '../../server/db/models';
 import { isInCut } from '#core/film/log/cut';
 import { findMember } from '../../server/session/member';
 import { listCuts } from '../../server/usecases/cuts';
-import { listGames, listSnaps, readSnap } from '../../server/usecases/film';
+import { listSnaps, readSnap } from '../../server/usecases/film';
+import { listGames } from '../../server/usecases/schedule';
 import { loadDemo } from '../../server/usecases/load-demo';
 import { freshDatabase } from './fresh-database';
 

@@ -18,7 +18,8 @@ const list = ref<HTMLElement | null>(null);
 const game = computed(() => film.games.find((g) => g.id === film.game) ?? null);
 const done = computed(() => film.snaps.filter((s) => gradedCount(s) >= s.asked.length).length);
 
-const sayGame = ({ week, opponent }: GameItem): string => `Week ${week}, ${opponent}`;
+const sayGame = ({ week, opponent, season }: GameItem): string =>
+  [season, `Week ${week}`, opponent].filter(Boolean).join(', ');
 
 /** The worst of the snap's marks stands for it. */
 function worst(item: SnapItem): Grade | null {

@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue';
 import { sayHabit } from '#core/grade/free/habits';
-import { refOf } from '#core/grade/rubrics/rubric';
-import { RUBRICS } from '#core/grade/rubrics/index';
 import { BLOCKS, type BlockId } from '#core/vocabulary/index';
 import { schemeName } from '~/features/board/scheme-names';
 import { sayWhen } from '~/features/pad/words';
 import { useSession } from '~/features/session/store';
 import InAndOut from './InAndOut.vue';
 import OwnFaults from './OwnFaults.vue';
+import RubricChoice from './RubricChoice.vue';
 import { useGrading, type AskedRule, type GradedGame } from './store';
 
 /** How this program grades, which games its players see, and what is still to be settled. */
@@ -47,22 +46,7 @@ const walk = (q: AskedRule): string =>
         <h2>Rubric of {{ grading.season.name }}</h2>
         <fieldset :disabled="!coach">
           <legend class="visually-hidden">Rubric</legend>
-          <label v-for="r in RUBRICS" :key="refOf(r)" class="rubric">
-            <input
-              type="radio"
-              name="rubric"
-              :checked="grading.season.rubric === refOf(r)"
-              @change="
-                grading.changeSeason(
-                  { rubric: refOf(r) },
-                  `From now on: ${r.name}. What was graded before stays as it was.`,
-                )
-              "
-            />
-            <span
-              ><b>{{ r.name }}</b> {{ r.says }}</span
-            >
-          </label>
+          <RubricChoice />
           <label class="pass"
             >A game is passed from
             <input v-model.lazy.number="percent" class="field" type="number" min="0" max="100" /> %</label

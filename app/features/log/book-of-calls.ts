@@ -16,8 +16,8 @@ export function knownOf({ book }: Playbook): Known {
 }
 
 /** What a first snap is called as until somebody says otherwise: the first play and front of the book. */
-export function firstCall({ book }: Playbook): Call {
-  const scheme = book.list('schemes')[0]!;
+export function firstCall({ book, schemes }: Playbook): Call {
+  const scheme = schemes[0] ?? book.list('schemes')[0]!;
   const formation = scheme.from ?? 'five-man';
   const front = book.list('fronts')[0]!;
   return {

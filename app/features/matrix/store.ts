@@ -46,8 +46,7 @@ export const useMatrix = defineStore('matrix', () => {
 
   /** The plays that are asked, in the order of the book. */
   const asked = computed(() =>
-    playbook.book
-      .list('schemes')
+    playbook.schemes
       .filter((e) => family.value === EVERYTHING || e.family === family.value)
       .map((e) => ({
         entry: e,

@@ -55,8 +55,8 @@ export const usePlaybook = defineStore('playbook', () => {
       .filter((d) => d.text !== null && !d.retired)
       .map((d) => ({ shelf: d.shelf, id: d.slug, text: d.text! })),
   );
-  const book = computed(() => new Playbook(ownTexts.value));
   const settings = computed<Settings>(() => program.value.settings ?? SHIPPED_SETTINGS);
+  const book = computed(() => new Playbook(ownTexts.value, settings.value));
   const words = computed<CallWords>(
     () => program.value.callWords?.sets[program.value.callWords.active] ?? SHIPPED_CALL_WORDS,
   );
@@ -66,12 +66,20 @@ export const usePlaybook = defineStore('playbook', () => {
   const own = (shelf: BookShelf, slug: string): OwnDocument | null =>
     documents.value.find((d) => d.shelf === shelf && d.slug === slug) ?? null;
 
-  /** Plays in the order of their families, ready for a grouped list. */
-  const plays = computed(() => {
-    const groups = new Map<string, Entry[]>();
-    for (const e of book.value.list('schemes')) groups.set(e.family, [...(groups.get(e.family) ?? []), e]);
-    return [...groups].map(([family, items]) => ({ family, items: items.map((e) => ({ id: e.id, name: e.name })) }));
+  /** What the program runs: what it has chosen of the library, and its own; the whole library until it has chosen. */
+  const schemes = computed<readonly Entry[]>(() => {
+    const all = book.value.list('schemes');
+    const chosen = program.value.plays;
+    return chosen?.length ? all.filter((e) => e.own || chosen.includes(e.id)) : all;
   });
+
+  /** Plays in the order of their families, ready for a grouped list. */
+  const plays = computed(() => inFamilies(schemes.value));
+  /** The same with one more that is on the board though the program does not run it. */
+  const playsWith = (id: string): ReturnType<typeof inFamilies> =>
+    schemes.value.some((e) => e.id === id)
+      ? plays.value
+      : inFamilies([...schemes.value, ...book.value.list('schemes').filter((e) => e.id === id)]);
   const fronts = computed(() =>
     book.value.list('fronts').map(({ id, name }) => ({ id, name, opponent: own('fronts', id)?.opponent ?? null })),
   );
@@ -125,7 +133,9 @@ export const usePlaybook = defineStore('playbook', () => {
     settings,
     words,
     naming,
+    schemes,
     plays,
+    playsWith,
     fronts,
     formations,
     own,
@@ -138,3 +148,9 @@ export const usePlaybook = defineStore('playbook', () => {
     changeProgram,
   };
 });
+
+function inFamilies(entries: readonly Entry[]): { family: string; items: { id: string; name: string }[] }[] {
+  const groups = new Map<string, Entry[]>();
+  for (const e of entries) groups.set(e.family, [...(groups.get(e.family) ?? []), e]);
+  return [...groups].map(([family, items]) => ({ family, items: items.map(({ id, name }) => ({ id, name })) }));
+}

@@ -45,15 +45,16 @@ export const useProtection = defineStore('protection', () => {
   /** Who comes and who twists, as chosen by hand; empty for the plainest pressure that beats it. */
   const chosen = ref<{ rushers: string[]; twist: [string, string] | null } | null>(null);
 
-  const protections = computed(() =>
-    playbook.book
-      .list('schemes')
-      .filter((e) => {
-        const scheme = playbook.book.scheme(e.id);
-        return scheme.ok && scheme.value.head.throw !== null;
-      })
-      .map(({ id, name, from }) => ({ id, name, from: from ?? 'five-man' })),
-  );
+  const isProtection = ({ id }: { id: string }): boolean => {
+    const scheme = playbook.book.scheme(id);
+    return scheme.ok && scheme.value.head.throw !== null;
+  };
+  /** Those the program runs; all of the library while it has chosen none. */
+  const protections = computed(() => {
+    const chosen = playbook.schemes.filter(isProtection);
+    const all = chosen.length ? chosen : playbook.book.list('schemes').filter(isProtection);
+    return all.map(({ id, name, from }) => ({ id, name, from: from ?? 'five-man' }));
+  });
 
   /** Lays out a call; what cannot be read leaves the board as it was. */
   function setUp(next: ProtectionCall): void {

@@ -1,5 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
+import type { NewAccount } from '#core/model/account';
+import { READERS, STAFF, type Role } from '#core/model/role';
 import { request } from './request';
 
 export interface Member {
@@ -7,7 +9,7 @@ export interface Member {
   userName: string;
   programId: number;
   programName: string;
-  role: 'coach' | 'assistant' | 'player';
+  role: Role;
   playerId: number | null;
 }
 export interface DemoAccount {
@@ -19,7 +21,8 @@ export interface DemoAccount {
 interface SessionAnswer {
   demo: DemoAccount[];
   member: Member | null;
-  programs: { id: number; name: string; role: string }[];
+  programs: { id: number; name: string; role: Role }[];
+  canBegin: boolean;
 }
 
 /** Who is at the machine. */
@@ -27,6 +30,8 @@ export const useSession = defineStore('session', () => {
   const member = ref<Member | null>(null);
   const demo = ref<DemoAccount[]>([]);
   const programs = ref<SessionAnswer['programs']>([]);
+  /** Nobody has made the first program here yet. */
+  const canBegin = ref(false);
   const known = ref(false);
 
   async function load(): Promise<void> {
@@ -34,6 +39,7 @@ export const useSession = defineStore('session', () => {
     member.value = answer.member;
     demo.value = answer.demo;
     programs.value = answer.programs;
+    canBegin.value = answer.canBegin;
     known.value = true;
   }
 
@@ -47,6 +53,16 @@ export const useSession = defineStore('session', () => {
     member.value = null;
   }
 
+  async function begin(of: NewAccount & { code: string; program: string }): Promise<void> {
+    await request('/api/begin', { method: 'POST', body: of });
+    await load();
+  }
+
+  async function join(token: string, account: NewAccount): Promise<void> {
+    await request('/api/tickets/join', { method: 'POST', body: { token, ...account } });
+    await load();
+  }
+
   async function changeProgram(id: number): Promise<void> {
     await request('/api/session/program', { method: 'PUT', body: { id } });
     await load();
@@ -57,8 +73,15 @@ export const useSession = defineStore('session', () => {
     demo,
     programs,
     known,
-    staff: computed(() => member.value !== null && member.value.role !== 'player'),
+    canBegin,
+    /** Who grades and logs. */
+    staff: computed(() => member.value !== null && STAFF.includes(member.value.role)),
+    /** Who may look at every rule, front and play. */
+    reads: computed(() => member.value !== null && READERS.includes(member.value.role)),
+    coach: computed(() => member.value?.role === 'coach'),
     load,
+    begin,
+    join,
     logIn,
     logOut,
     changeProgram,

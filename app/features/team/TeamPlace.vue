@@ -1,79 +1,97 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
-import { usePlaybook } from '~/features/playbook/store';
+import { ref } from 'vue';
+import type { Settings } from '#core/model/settings';
 import { useSession } from '~/features/session/store';
-import { RequestProblem } from '~/features/session/request';
-import type { ProgramBody } from '#core/model/program';
-import NamingTable from './NamingTable.vue';
-import SettingsTable from './SettingsTable.vue';
+import AliasList from './AliasList.vue';
+import { useChanging } from './changing';
 import SpeedTable from './SpeedTable.vue';
-import WordsTable from './WordsTable.vue';
+import TeamHead from './TeamHead.vue';
+import WayRow from './WayRow.vue';
+import WaysPicture from './WaysPicture.vue';
+import { WAYS } from './ways';
 
-const playbook = usePlaybook();
+/** How this team sees and does it, a group at a time, beside a picture of what it comes to. */
 const session = useSession();
-const problem = ref('');
-const notice = ref('');
-const coach = computed(() => session.member?.role === 'coach');
-
-async function change(part: ProgramBody, said: string): Promise<void> {
-  problem.value = '';
-  notice.value = '';
-  try {
-    await playbook.changeProgram(part);
-    notice.value = said;
-  } catch (failure) {
-    if (!(failure instanceof RequestProblem)) throw failure;
-    problem.value = failure.message;
-  }
-}
+const { problem, notice, change } = useChanging();
+const open = ref(WAYS[0]!.id);
+const set = (settings: Settings): Promise<boolean> => change({ settings }, 'That is in force.');
 </script>
 
 <template>
   <div class="place">
-    <header class="page-head">
-      <h1>How this team says and sees it</h1>
-      <p class="soft">
-        {{
-          coach
-            ? 'Changes count at once, on every board and for every new snap. Grades given before keep what they were given against.'
-            : 'The coach changes these.'
-        }}
-      </p>
-    </header>
+    <TeamHead
+      title="How this team sees and does it"
+      :says="
+        session.coach
+          ? 'Changes count at once, on every board and for every new snap. Grades given before keep what they were given against.'
+          : 'The line coach changes these.'
+      "
+    />
     <p v-if="problem" class="page-problem" role="alert">{{ problem }}</p>
     <p v-if="notice" class="page-notice" role="status">{{ notice }}</p>
-    <fieldset :disabled="!coach">
-      <legend class="visually-hidden">The team’s ways</legend>
-      <div class="stack">
-        <WordsTable
-          @change="(callWords) => change({ callWords }, `The words of “${callWords.active}” are in force.`)"
-        />
-        <SpeedTable @change="(settings) => change({ settings }, 'The speeds are in force.')" />
-      </div>
-      <SettingsTable @change="(settings) => change({ settings }, 'The limits are in force.')" />
-      <NamingTable @change="(naming) => change({ naming }, 'Plays are called by these names now.')" />
-    </fieldset>
+    <div class="parts">
+      <nav aria-label="Groups">
+        <button
+          v-for="g in WAYS"
+          :key="g.id"
+          class="plain"
+          type="button"
+          :aria-current="open === g.id"
+          @click="open = g.id"
+        >
+          {{ g.name }}
+        </button>
+        <button class="plain" type="button" :aria-current="open === 'speeds'" @click="open = 'speeds'">
+          How fast our men are
+        </button>
+      </nav>
+      <fieldset :disabled="!session.coach">
+        <legend class="visually-hidden">The team’s ways</legend>
+        <template v-for="g in WAYS" :key="g.id">
+          <template v-if="open === g.id">
+            <WayRow v-for="w in g.ways" :key="w.key" :way="w" @change="set" />
+            <AliasList v-if="g.id === 'see'" @change="set" />
+          </template>
+        </template>
+        <SpeedTable v-if="open === 'speeds'" @change="(settings) => change({ settings }, 'The speeds are in force.')" />
+      </fieldset>
+      <WaysPicture :scheme="open === 'see' ? null : open === 'throw' ? 'pro-half-slide' : 'power'" />
+    </div>
   </div>
 </template>
 
 <style scoped>
-.stack {
+.parts {
+  padding: 14px 20px 40px;
   display: grid;
-  gap: 26px;
-  align-content: start;
+  grid-template-columns: 150px minmax(280px, 1fr) minmax(300px, 1.1fr);
+  gap: 20px 32px;
+  align-items: start;
+}
+nav {
+  display: grid;
+  gap: 2px;
+}
+nav button {
+  padding: 6px 8px;
+  border-left: 3px solid transparent;
+  color: var(--soft);
+}
+nav button[aria-current='true'] {
+  border-color: var(--violet);
+  background: var(--wash);
+  color: var(--ink);
+  font-weight: 650;
 }
 fieldset {
   border: 0;
   margin: 0;
-  padding: 6px 20px 40px;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-  gap: 26px 40px;
+  padding: 0;
   min-width: 0;
 }
-@media (max-width: 900px) {
-  fieldset {
-    grid-template-columns: 1fr;
+@media (max-width: 1000px) {
+  .parts {
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

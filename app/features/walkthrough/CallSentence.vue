@@ -86,7 +86,7 @@ const sentence = computed(() => (board.resolution ? verdictSentence(board.resolu
       <span>{{ board.resolution?.passing ? 'Protect with' : 'Run' }}</span>
       <WordSelect
         :value="board.call.scheme"
-        :options="playbook.plays"
+        :options="playbook.playsWith(board.call.scheme)"
         label="Play"
         filter
         groups="family"

@@ -18,6 +18,6 @@ export interface MovementJob {
 
 /** All readings, likeliest first; none when the call cannot be worked out. */
 export function* readMovement({ own, settings, words, call, atSnap, looks }: MovementJob): Generator<MovementReading> {
-  const worked = workCall(call, { playbook: new Playbook(own), settings, words });
+  const worked = workCall(call, { playbook: new Playbook(own, settings), settings, words });
   if (worked.ok) yield* nameMovement(worked.value, atSnap, looks, settings);
 }

@@ -1,4 +1,4 @@
 import { GRADED, requireMember } from '../../session/member';
-import { listGames } from '../../usecases/film';
+import { listGames } from '../../usecases/schedule';
 
 export default defineEventHandler(async (event) => listGames(await requireMember(event, GRADED)));

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { requireMember } from '../../../session/member';
 import { readId, readInput } from '../../../session/read-input';
-import { publishGame } from '../../../usecases/film';
+import { publishGame } from '../../../usecases/schedule';
 
 export default defineEventHandler(async (event) => {
   const member = await requireMember(event, ['coach']);

@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core';
+import { computed, ref } from 'vue';
+import { identify } from '#core/identify/identify';
+import type { Front } from '#core/model/front';
+import type { Side } from '#core/model/side';
+import { resolve } from '#core/movement/play';
+import { usePlaybook } from '~/features/playbook/store';
+import LineBoard from './LineBoard.vue';
+import { boardScale, PASS_DEPTH } from './scale';
+
+/** A front as this program sees it, or a play against it as this program blocks it, to be looked at and not worked on. */
+const props = defineProps<{ scheme: string | null; formation: string; front: string; side: Side; height: number }>();
+const playbook = usePlaybook();
+const area = ref<HTMLElement | null>(null);
+const { width } = useElementSize(area);
+
+const drawn = computed(() => {
+  const { book, settings, words } = playbook;
+  const men = book.formation(props.formation);
+  const theirs = men.ok ? book.front(props.front, men.value, settings) : men;
+  if (!men.ok || !theirs.ok) return null;
+  const front = theirs.value as Front;
+  const compiled = props.scheme === null ? null : book.scheme(props.scheme);
+  const call = { side: props.side, tags: [], without: [], settings, words, overrides: {} };
+  const resolution = compiled?.ok ? resolve(compiled.value, men.value, front, call) : null;
+  const identification = resolution?.identification ?? identify(men.value, front, { side: props.side, settings });
+  return { formation: men.value, front, resolution, identification };
+});
+const scale = computed(() =>
+  drawn.value
+    ? boardScale(drawn.value.formation, Math.max(300, width.value), props.height, {
+        front: drawn.value.front,
+        ...(drawn.value.resolution?.passing ? { shallow: PASS_DEPTH } : {}),
+      })
+    : null,
+);
+</script>
+
+<template>
+  <div ref="area" class="picture">
+    <LineBoard
+      v-if="drawn && scale && width > 0"
+      :formation="drawn.formation"
+      :front="drawn.front"
+      :identification="drawn.identification"
+      :resolution="drawn.resolution"
+      :scale="scale"
+      :columns="[]"
+      :selected="null"
+      :numbers="{}"
+      :movable="false"
+    />
+    <slot :resolution="drawn?.resolution ?? null" :identification="drawn?.identification ?? null" />
+  </div>
+</template>
+
+<style scoped>
+.picture {
+  min-width: 0;
+}
+</style>

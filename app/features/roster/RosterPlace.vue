@@ -1,0 +1,216 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue';
+import { placesOf, SeatSchema, type Player } from '#core/roster/player';
+import { readPosition } from '#core/roster/positions';
+import { useSession } from '~/features/session/store';
+import TeamHead from '~/features/team/TeamHead.vue';
+import RosterText from './RosterText.vue';
+import { useRoster } from './store';
+
+/** The men of the program: numbers, who plays where, where else they can, and who has left. */
+const roster = useRoster();
+const session = useSession();
+const filter = ref('');
+onMounted(() => void roster.open());
+
+const LINE = ['LT', 'LG', 'C', 'RG', 'RT', 'Y'];
+const shown = computed(() => {
+  const wanted = filter.value.trim().toLowerCase();
+  return roster.players.filter((p) => `${p.number} ${p.name} ${placesOf(p).join(' ')}`.toLowerCase().includes(wanted));
+});
+/** The line as it stands, and who could stand there. */
+const line = computed(() =>
+  LINE.map((seat) => ({
+    seat,
+    first: roster.here.find((p) => p.seat === seat) ?? null,
+    others: roster.here.filter((p) => p.seat !== seat && p.seats.includes(seat)),
+  })),
+);
+
+function setSeat(p: Player, value: string): void {
+  const seat = value.trim().toUpperCase();
+  if (seat !== '' && !SeatSchema.safeParse(seat).success) {
+    roster.problem = `"${value}" is no place such as LT, C or Y. Nothing was changed.`;
+    return;
+  }
+  void roster.change(p, { seat });
+}
+function setSeats(p: Player, value: string): void {
+  const { seat, seats, unknown } = readPosition(value);
+  if (unknown.length) {
+    roster.problem = `"${unknown.join(' ')}" is no place or position. Nothing was changed.`;
+    return;
+  }
+  void roster.change(p, { seats: [seat, ...seats].filter(Boolean) });
+}
+function setNumber(p: Player, value: string): void {
+  const number = Number(value);
+  if (!/^\d{1,2}$/.test(value.trim())) {
+    roster.problem = `"${value}" is no number from 0 to 99. Nothing was changed.`;
+    return;
+  }
+  void roster.change(p, { number });
+}
+const valueOf = (event: Event): string => (event.target as HTMLInputElement).value;
+</script>
+
+<template>
+  <div class="place">
+    <TeamHead
+      title="The men"
+      says="Games that were played keep who played where and with which number, whatever is changed here."
+    />
+    <p v-if="roster.problem" class="page-problem" role="alert">{{ roster.problem }}</p>
+    <p v-if="roster.notice" class="page-notice" role="status">{{ roster.notice }}</p>
+    <section v-if="roster.here.length" class="line" aria-label="The line">
+      <div v-for="l in line" :key="l.seat">
+        <b>{{ l.seat }}</b>
+        <p>{{ l.first ? `${l.first.number} ${l.first.name}` : 'nobody yet' }}</p>
+        <p v-for="o in l.others" :key="o.id" class="soft">{{ o.number }} {{ o.name }}</p>
+      </div>
+    </section>
+    <div class="parts">
+      <section v-if="roster.players.length" aria-label="Roster">
+        <input v-model="filter" class="field" type="search" placeholder="find a man" aria-label="Find a man" />
+        <div class="scroller">
+          <fieldset :disabled="!session.staff">
+            <legend class="visually-hidden">Roster</legend>
+            <table aria-label="Roster">
+              <thead>
+                <tr>
+                  <th scope="col">No.</th>
+                  <th scope="col">Name</th>
+                  <th scope="col">Plays</th>
+                  <th scope="col">Can also play</th>
+                  <th scope="col">On defence</th>
+                  <th scope="col"><span class="visually-hidden">Left</span></th>
+                </tr>
+              </thead>
+              <tbody>
+                <tr v-for="p in shown" :key="p.id" :class="{ left: p.left }">
+                  <td>
+                    <input
+                      class="field number"
+                      :value="p.number"
+                      inputmode="numeric"
+                      :aria-label="`Number of ${p.name}`"
+                      @change="setNumber(p, valueOf($event))"
+                    />
+                  </td>
+                  <td>
+                    <input
+                      class="field"
+                      :value="p.name"
+                      maxlength="80"
+                      :aria-label="`Name of ${p.number}`"
+                      @change="roster.change(p, { name: valueOf($event) })"
+                    />
+                  </td>
+                  <td>
+                    <input
+                      class="field seat"
+                      :value="p.seat"
+                      maxlength="3"
+                      :aria-label="`Where ${p.name} plays`"
+                      @change="setSeat(p, valueOf($event))"
+                    />
+                  </td>
+                  <td>
+                    <input
+                      class="field"
+                      :value="p.seats.join(' ')"
+                      :aria-label="`Where else ${p.name} can play`"
+                      @change="setSeats(p, valueOf($event))"
+                    />
+                  </td>
+                  <td>
+                    <input
+                      class="field seat"
+                      :value="p.defence"
+                      maxlength="20"
+                      :aria-label="`Where ${p.name} plays on defence`"
+                      @change="roster.change(p, { defence: valueOf($event) })"
+                    />
+                  </td>
+                  <td>
+                    <button class="plain link" type="button" @click="roster.change(p, { left: !p.left })">
+                      {{ p.left ? 'is back' : 'has left' }}
+                    </button>
+                  </td>
+                </tr>
+              </tbody>
+            </table>
+          </fieldset>
+        </div>
+      </section>
+      <RosterText v-if="session.staff" />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.line {
+  display: grid;
+  grid-template-columns: repeat(6, minmax(0, 1fr));
+  gap: 8px;
+  padding: 12px 20px;
+  border-bottom: 1px solid var(--rule);
+  font-size: 13px;
+}
+.parts {
+  padding: 14px 20px 40px;
+  display: grid;
+  grid-template-columns: minmax(0, 3fr) minmax(260px, 2fr);
+  gap: 20px 40px;
+  align-items: start;
+}
+.parts > :only-child {
+  grid-column: 1 / -1;
+}
+fieldset {
+  border: 0;
+  margin: 0;
+  padding: 0;
+  min-width: 0;
+}
+.scroller {
+  overflow-x: auto;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+  margin-top: 8px;
+}
+th,
+td {
+  text-align: left;
+  padding: 2px 10px 2px 0;
+}
+thead th {
+  font-size: 12px;
+  color: var(--soft);
+}
+td input {
+  width: 100%;
+  min-width: 90px;
+}
+td input.number,
+td input.seat {
+  min-width: 0;
+  width: 52px;
+}
+.left input {
+  color: var(--soft);
+}
+td button {
+  white-space: nowrap;
+}
+@media (max-width: 900px) {
+  .parts {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .line {
+    grid-template-columns: repeat(3, minmax(0, 1fr));
+  }
+}
+</style>

@@ -1,0 +1,196 @@
+<script setup lang="ts">
+import { onMounted, ref, watch } from 'vue';
+import { useSession } from '~/features/session/store';
+import TeamHead from '~/features/team/TeamHead.vue';
+import { useSeason } from './store';
+
+/** Week by week whom we play, and the season as a whole. */
+const season = useSeason();
+const session = useSession();
+const [opponent, playedOn, next] = [ref(''), ref(''), ref('')];
+const week = ref(1);
+onMounted(() => void season.load());
+watch(
+  () => season.nextWeek,
+  (value) => {
+    week.value = value;
+  },
+  { immediate: true },
+);
+async function add(): Promise<void> {
+  const game = { opponent: opponent.value.trim(), week: week.value, playedOn: playedOn.value || null };
+  if (!(await season.add(game))) return;
+  opponent.value = '';
+  playedOn.value = '';
+}
+async function begin(): Promise<void> {
+  if (await season.begin(next.value.trim())) next.value = '';
+}
+const valueOf = (event: Event): string => (event.target as HTMLInputElement).value;
+</script>
+
+<template>
+  <div class="place">
+    <TeamHead
+      :title="season.season ? `Season ${season.season.name}` : 'The season'"
+      says="Opponents, week by week. A game with snaps or film stays in the schedule."
+    />
+    <p v-if="season.problem" class="page-problem" role="alert">{{ season.problem }}</p>
+    <p v-if="season.notice" class="page-notice" role="status">{{ season.notice }}</p>
+    <div class="parts">
+      <section aria-label="Schedule">
+        <fieldset :disabled="!session.staff">
+          <legend class="visually-hidden">Schedule</legend>
+          <table aria-label="Schedule">
+            <thead>
+              <tr>
+                <th scope="col">Week</th>
+                <th scope="col">Opponent</th>
+                <th scope="col">Day</th>
+                <th scope="col">What there is</th>
+                <th scope="col"><span class="visually-hidden">What can be done</span></th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="g in season.schedule.games" :key="g.id">
+                <td>
+                  <input
+                    class="field week"
+                    type="number"
+                    min="0"
+                    max="60"
+                    :value="g.week"
+                    :aria-label="`Week of ${g.opponent}`"
+                    @change="season.change(g, { week: Number(valueOf($event)) })"
+                  />
+                </td>
+                <td>
+                  <input
+                    class="field"
+                    :value="g.opponent"
+                    maxlength="80"
+                    :aria-label="`Opponent of week ${g.week}`"
+                    @change="season.change(g, { opponent: valueOf($event) })"
+                  />
+                </td>
+                <td>
+                  <input
+                    class="field"
+                    type="date"
+                    :value="g.playedOn ?? ''"
+                    :aria-label="`Day of week ${g.week}`"
+                    @change="season.change(g, { playedOn: valueOf($event) || null })"
+                  />
+                </td>
+                <td class="soft">{{ g.snaps }} snaps, {{ g.films }} films</td>
+                <td>
+                  <button v-if="g.snaps + g.films === 0" class="plain link" type="button" @click="season.remove(g)">
+                    take out
+                  </button>
+                  <NuxtLink v-else :to="`/book?by=man&game=${g.id}`">grades</NuxtLink>
+                </td>
+              </tr>
+              <tr>
+                <td>
+                  <input
+                    v-model.number="week"
+                    class="field week"
+                    type="number"
+                    min="0"
+                    max="60"
+                    aria-label="New: week"
+                  />
+                </td>
+                <td>
+                  <input
+                    v-model="opponent"
+                    class="field"
+                    maxlength="80"
+                    placeholder="whom we play"
+                    aria-label="New: opponent"
+                    @keydown.enter="add"
+                  />
+                </td>
+                <td><input v-model="playedOn" class="field" type="date" aria-label="New: day" /></td>
+                <td>
+                  <button class="plain link" type="button" :disabled="!opponent.trim()" @click="add">add</button>
+                </td>
+                <td />
+              </tr>
+            </tbody>
+          </table>
+        </fieldset>
+      </section>
+      <section v-if="session.coach && season.season" aria-label="The season as a whole">
+        <label
+          >It is called
+          <input class="field" :value="season.season.name" maxlength="40" @change="season.rename(valueOf($event))"
+        /></label>
+        <h2>Roll over to the next</h2>
+        <p class="soft">
+          The playbook, the roster and the way of grading go on. Games and grades of {{ season.season.name }} are kept
+          and stay in the Book.
+        </p>
+        <form @submit.prevent="begin">
+          <input v-model="next" class="field" maxlength="40" placeholder="2027" aria-label="Name of the next season" />
+          <button class="plain link" type="submit" :disabled="!next.trim()">Begin it</button>
+        </form>
+        <template v-if="season.schedule.seasons.length > 1">
+          <h2>Before</h2>
+          <ul>
+            <li v-for="s in season.schedule.seasons.slice(1)" :key="s.id">
+              <NuxtLink :to="`/book?by=game&season=${s.id}`">{{ s.name }}</NuxtLink>{{ ' ' }}
+              <span class="soft">{{ s.games }} games</span>
+            </li>
+          </ul>
+        </template>
+      </section>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.parts {
+  padding: 14px 20px 40px;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 280px;
+  gap: 20px 40px;
+  align-items: start;
+}
+fieldset {
+  border: 0;
+  margin: 0;
+  padding: 0;
+  overflow-x: auto;
+}
+section,
+form {
+  display: grid;
+  gap: 8px;
+  justify-items: start;
+}
+label {
+  font-size: 13px;
+  font-weight: 600;
+}
+table {
+  border-collapse: collapse;
+}
+th,
+td {
+  text-align: left;
+  padding: 2px 14px 2px 0;
+}
+thead th {
+  font-size: 12px;
+  color: var(--soft);
+}
+.week {
+  width: 62px;
+}
+@media (max-width: 800px) {
+  .parts {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

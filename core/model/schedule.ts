@@ -1,0 +1,18 @@
+import * as z from 'zod';
+
+export const SeasonNameSchema = z.string().trim().min(1, 'a name').max(40);
+/** A game as it stands in the schedule. */
+export const ScheduledSchema = z.object({
+  opponent: z.string().trim().min(1, 'a name').max(80),
+  week: z.int().min(0).max(60),
+  /** The day, as 2026-11-27. */
+  playedOn: z.iso.date({ message: 'a day such as 2026-11-27' }).nullable().default(null),
+});
+export type Scheduled = z.infer<typeof ScheduledSchema>;
+export const ScheduleSchema = z.object({
+  /** The newest first: that one is played now, the others are kept. */
+  seasons: z.array(z.object({ id: z.int(), name: z.string(), games: z.int() })),
+  /** Games of the newest season. */
+  games: z.array(ScheduledSchema.extend({ id: z.int(), snaps: z.int(), films: z.int() })),
+});
+export type Schedule = z.infer<typeof ScheduleSchema>;
