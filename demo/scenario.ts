@@ -50,6 +50,7 @@ export const DEMO_ACCOUNTS = [
     number: null,
   },
   { email: 'player@lanterns.example', password: 'lantern-player', name: 'Jory Pell', role: 'player', number: 55 },
+  { email: 'reader@lanterns.example', password: 'lantern-reader', name: 'Una Falk', role: 'reader', number: null },
 ] as const;
 
 /** Fronts seen on the opponents' film, and one rule sheet the coach has made his own. */

@@ -2,6 +2,9 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import { enter } from './people';
 
+/** Places nobody is logged in at. */
+const DOORS = ['/login', '/begin', '/join'];
+
 for (const theme of ['paper', 'board'] as const) {
   for (const path of [
     '/login',
@@ -17,6 +20,15 @@ for (const theme of ['paper', 'board'] as const) {
     '/matrix',
     '/protection',
     '/team',
+    '/team/roster',
+    '/team/people',
+    '/team/season',
+    '/team/words',
+    '/team/record',
+    '/account',
+    '/first',
+    '/begin',
+    '/join',
   ]) {
     test(`${path} on ${theme} has nothing a screen reader or a keyboard stumbles over`, async ({ page }) => {
       const complaints: string[] = [];
@@ -25,7 +37,7 @@ for (const theme of ['paper', 'board'] as const) {
       });
       page.on('pageerror', (e) => complaints.push(e.message));
       await page.addInitScript((t) => localStorage.setItem('violet-chalk-theme', t), theme);
-      if (path === '/login') await page.goto(path);
+      if (DOORS.includes(path)) await page.goto(path);
       else await enter(page, 'coach', path);
       await expect(page.locator('main').first()).toContainText(/\w{4}/);
       if (path === '/film') await expect(page.getByRole('table', { name: 'Grades' })).toBeVisible();

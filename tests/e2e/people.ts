@@ -1,7 +1,11 @@
 import { expect, type Page } from '@playwright/test';
 
 /** Logs a demo account in and goes to a place. */
-export async function enter(page: Page, role: 'coach' | 'assistant' | 'player', path: string): Promise<void> {
+export async function enter(
+  page: Page,
+  role: 'coach' | 'assistant' | 'reader' | 'player',
+  path: string,
+): Promise<void> {
   const answer = await page.request.post('/api/session', {
     data: { email: `${role}@lanterns.example`, password: `lantern-${role}` },
   });

@@ -1,7 +1,7 @@
 import { readdirSync } from 'node:fs';
 
 /** Who asks: nobody who is logged in, or a member of the demo program in a role. */
-export const ASKERS = ['stranger', 'coach', 'assistant', 'player'] as const;
+export const ASKERS = ['stranger', 'coach', 'assistant', 'reader', 'player'] as const;
 export type Asker = (typeof ASKERS)[number];
 
 /** Ids to fill into addresses: of the asker's own program, or of another one. */
@@ -16,6 +16,14 @@ export interface Ids {
   readonly note: number;
   /** What a player said to his grades. */
   readonly said: number;
+  /** A man of the roster. */
+  readonly player: number;
+  /** Somebody who belongs to the program and may be taken out of it, and one who stays. */
+  readonly leaver: number;
+  readonly person: number;
+  readonly invitation: number;
+  /** A game with nothing in it. */
+  readonly spareGame: number;
   /** A snap nothing else asks for. */
   readonly spare: number;
 }
@@ -33,7 +41,10 @@ export interface Route {
 }
 
 const ANYBODY = ASKERS;
-const MEMBERS = ['coach', 'assistant', 'player'] as const;
+/** Everybody who is logged in; those who see grades; those who see every rule. */
+const EVERYBODY = ['coach', 'assistant', 'reader', 'player'] as const;
+const GRADED = ['coach', 'assistant', 'player'] as const;
+const READERS = ['coach', 'assistant', 'reader'] as const;
 const STAFF = ['coach', 'assistant'] as const;
 const COACH = ['coach'] as const;
 
@@ -43,16 +54,40 @@ export const ROUTES: Readonly<Record<string, Route>> = {
   'GET /api/session': { who: ANYBODY },
   'POST /api/session': { who: ANYBODY, body: () => ({ email: 'coach@lanterns.example', password: 'lantern-coach' }) },
   'DELETE /api/session': { who: ANYBODY },
-  'PUT /api/session/program': { who: MEMBERS, body: ({ program }) => ({ id: program }) },
-  'GET /api/program': { who: MEMBERS },
+  'PUT /api/session/program': { who: EVERYBODY, body: ({ program }) => ({ id: program }) },
+  'POST /api/begin': { who: ANYBODY, body: () => ({}) },
+  'POST /api/tickets/look': { who: ANYBODY, body: () => ({}) },
+  'POST /api/tickets/join': { who: ANYBODY, body: () => ({}) },
+  'POST /api/tickets/reset': { who: ANYBODY, body: () => ({}) },
+  'POST /api/tickets/forgotten': { who: ANYBODY, body: () => ({}) },
+  'POST /api/programs': { who: EVERYBODY, body: () => ({}) },
+  'POST /api/demo': { who: EVERYBODY, body: () => ({}) },
+  'GET /api/account/sessions': { who: EVERYBODY },
+  'DELETE /api/account/sessions/[session]': { who: EVERYBODY, gone: true },
+  'PUT /api/account/password': { who: EVERYBODY, body: () => ({}) },
+  'PUT /api/account/name': { who: EVERYBODY, body: () => ({}) },
+  'GET /api/people': { who: COACH },
+  'POST /api/people/invitations': { who: COACH, body: () => ({ role: 'reader' }) },
+  'DELETE /api/people/invitations/[id]': { who: COACH, id: 'invitation', gone: true },
+  'PUT /api/people/[id]': { who: COACH, id: 'person', body: () => ({ role: 'assistant', playerId: null }) },
+  'POST /api/people/[id]/reset': { who: COACH, id: 'person', body: () => ({}) },
+  'DELETE /api/people/[id]': { who: COACH, id: 'leaver', gone: true },
+  'GET /api/audit': { who: COACH },
+  'POST /api/roster': { who: STAFF, body: () => ({ players: [] }) },
+  'PUT /api/roster/[id]': { who: STAFF, id: 'player', body: () => ({}) },
+  'GET /api/schedule': { who: READERS },
+  'POST /api/season': { who: COACH, body: () => ({}) },
+  'PUT /api/games/[id]': { who: STAFF, id: 'game', body: () => ({}) },
+  'DELETE /api/games/[id]': { who: STAFF, id: 'spareGame', gone: true },
+  'GET /api/program': { who: EVERYBODY },
   'PUT /api/program': { who: COACH, body: () => ({}) },
-  'GET /api/roster': { who: MEMBERS },
-  'GET /api/book': { who: MEMBERS, query: '?by=block' },
-  'GET /api/book/snaps': { who: MEMBERS },
+  'GET /api/roster': { who: EVERYBODY },
+  'GET /api/book': { who: GRADED, query: '?by=block' },
+  'GET /api/book/snaps': { who: GRADED },
   'GET /api/book/plays': { who: STAFF, query: '?by=front' },
   'GET /api/book/plays/snaps': { who: STAFF, query: '?plays=stuffed' },
-  'GET /api/book/choices': { who: MEMBERS, query: '?of=block' },
-  'GET /api/season': { who: MEMBERS },
+  'GET /api/book/choices': { who: GRADED, query: '?of=block' },
+  'GET /api/season': { who: EVERYBODY },
   'PUT /api/season': { who: COACH, body: () => ({}) },
   'GET /api/grading/games': { who: STAFF },
   'GET /api/grading/questions': { who: STAFF },
@@ -64,7 +99,7 @@ export const ROUTES: Readonly<Record<string, Route>> = {
   'POST /api/games/[id]/said': { who: ['player'], id: 'game', body: () => ({ snapId: null, question: '' }) },
   'GET /api/snaps/[id]/finding': { who: STAFF, id: 'snap' },
   'PUT /api/snaps/[id]/finding': { who: STAFF, id: 'snap', body: () => ({}) },
-  'GET /api/games': { who: MEMBERS },
+  'GET /api/games': { who: GRADED },
   'POST /api/games': { who: STAFF, body: () => ({ opponent: '', week: 1 }) },
   'POST /api/games/[id]/snaps': { who: STAFF, id: 'game', body: () => ({ numbers: [] }) },
   'GET /api/games/[id]/snaps': { who: STAFF, id: 'game' },
@@ -80,12 +115,12 @@ export const ROUTES: Readonly<Record<string, Route>> = {
   'PUT /api/notes/[id]': { who: STAFF, id: 'note', body: () => ({}) },
   'DELETE /api/notes/[id]': { who: STAFF, id: 'note', gone: true },
   'DELETE /api/snaps/[id]': { who: STAFF, id: 'spare', gone: true },
-  'GET /api/snaps/[id]': { who: MEMBERS, id: 'snap' },
+  'GET /api/snaps/[id]': { who: GRADED, id: 'snap' },
   'GET /api/snaps/[id]/history': { who: STAFF, id: 'snap' },
-  'PUT /api/snaps/[id]/grades': { who: MEMBERS, id: 'snap', body: () => ({ snapRevision: 1, entries: [] }) },
+  'PUT /api/snaps/[id]/grades': { who: GRADED, id: 'snap', body: () => ({ snapRevision: 1, entries: [] }) },
   'PUT /api/snaps/[id]/call': { who: STAFF, id: 'snap', body: () => ({ confirmed: false }) },
   'PUT /api/snaps/[id]/situation': { who: STAFF, id: 'snap', body: () => ({}) },
-  'GET /api/clips/[id]': { who: MEMBERS, id: 'clip' },
+  'GET /api/clips/[id]': { who: GRADED, id: 'clip' },
   'PUT /api/clips/[id]': { who: STAFF, id: 'clip', body: () => ({}) },
   'PUT /api/clips/[id]/calibration': { who: STAFF, id: 'clip', body: () => ({ marks: [] }) },
   'GET /api/snaps/[id]/measuring': { who: STAFF, id: 'snap' },
@@ -99,7 +134,7 @@ export const ROUTES: Readonly<Record<string, Route>> = {
   'POST /api/films/[id]/cuts': { who: STAFF, id: 'film', body: () => ({ cuts: [] }) },
   'GET /api/films/[id]/still': { who: STAFF, id: 'film', gone: true },
   'DELETE /api/films/[id]': { who: STAFF, id: 'film', gone: true },
-  'GET /api/playbook': { who: MEMBERS },
+  'GET /api/playbook': { who: EVERYBODY },
   'POST /api/playbook': { who: COACH, body: () => ({ texts: [] }) },
   'PUT /api/playbook/[id]': { who: STAFF, id: 'document', body: () => ({}) },
   'PUT /api/playbook/[id]/shelf': { who: COACH, id: 'document', body: () => ({}) },

@@ -44,7 +44,13 @@ async function makeForeign(client: pg.Client): Promise<Ids> {
   const note = await one('film_notes', { ...owned, clip_id: clip });
   const player = await one('players', { program_id: program, name: 'Otter', number: 1, seat: 'C' });
   const said = await one('acknowledgements', { program_id: program, game_id: game, player_id: player, user_id: 1 });
-  return { program, game, snap, clip, document, film, cut, note, spare, said };
+  const leaver = await one('users', { email: `otter-${program}@otters.example`, name: 'Otter', password_hash: 'x' });
+  await one('memberships', { user_id: leaver, program_id: program, role: 'assistant' });
+  const ticket = { kind: 'invitation', hash: `otter-${program}`, program_id: program, role: 'reader' };
+  const invitation = await one('tickets', { ...ticket, expires_at: '2099-01-01' });
+  const spareGame = await one('games', { program_id: program, season_id: season, opponent: 'Nobody', week: 2 });
+  const people = { person: leaver, leaver, invitation, player };
+  return { program, game, snap, clip, document, film, cut, note, spare, said, spareGame, ...people };
 }
 
 test.beforeAll(async () => {
@@ -64,6 +70,11 @@ test.beforeAll(async () => {
     note: 0,
     spare: 0,
     said: 0,
+    player: await first('select id from players order by id limit 1'),
+    person: await first(`select id from users where email = 'assistant@lanterns.example'`),
+    leaver: 0,
+    invitation: 0,
+    spareGame: 0,
   };
   const { rows } = await client.query<{ id: number }>(
     `insert into films (program_id, upload, name, kind, state, bytes, user_id) values ($1, 'route-table', 'gone.mp4', 'practice', 'refused', 1, 1)
@@ -84,10 +95,24 @@ test.beforeAll(async () => {
     `insert into clips (program_id, snap_id, angle, file, body) values ($1, $2, 'end zone', '', '{}')`,
     [own.program, spare],
   );
+  const leaver = await made(`insert into users (email, name, password_hash) values ($1, 'Leaver', 'x')`, [
+    `leaver-${game}@lanterns.example`,
+  ]);
+  await made(`insert into memberships (user_id, program_id, role) values ($1, $2, 'assistant')`, [leaver, own.program]);
+  const invitation = await made(
+    `insert into tickets (kind, hash, program_id, role, expires_at) values ('invitation', $1, $2, 'reader', '2099-01-01')`,
+    [`route-table-${game}`, own.program],
+  );
   own = {
     ...own,
     film: rows[0]!.id,
     spare,
+    spareGame: await made(
+      `insert into games (program_id, season_id, opponent, week) select $1, min(id), 'Nobody', 59 from seasons where program_id = $1`,
+      [own.program],
+    ),
+    leaver,
+    invitation,
     cut: await made(
       `insert into cuts (program_id, user_id, name, body) values ($1, 1, 'route table', '{}') on conflict (program_id, name) do update set user_id = 1`,
       [own.program],
@@ -160,7 +185,7 @@ for (const name of Object.keys(ROUTES)) {
 }
 
 test('a program is entered by its members only', async () => {
-  for (const asker of ['coach', 'assistant', 'player'] as const)
+  for (const asker of ['coach', 'assistant', 'reader', 'player'] as const)
     expect((await ask('PUT /api/session/program', cookies.get(asker), foreign)).status).toBe(403);
 });
 

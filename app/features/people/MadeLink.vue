@@ -42,8 +42,9 @@ const { copy, copied, isSupported } = useClipboard();
   display: flex;
   gap: 12px;
 }
-input {
+input.field {
   flex: 1;
+  width: 100%;
   min-width: 0;
 }
 </style>

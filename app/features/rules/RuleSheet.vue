@@ -26,7 +26,7 @@ const errors = computed(() => rules.diagnostics.filter((d) => d.severity === 'er
 const cautions = computed(() => (rules.tree ? cautionsOfSheet(rules.tree, playbook.settings.levelOfPlay) : []));
 const warnings = computed(() => rules.diagnostics.filter((d) => d.severity === 'warning'));
 const coach = computed(() => session.member?.role === 'coach');
-const canSave = computed(() => rules.dirty && (coach.value || rules.document !== null));
+const canSave = computed(() => rules.dirty && session.staff && (coach.value || rules.document !== null));
 
 async function save(draft: boolean): Promise<void> {
   if (canSave.value && (draft || !hasErrors(rules.diagnostics))) await rules.save(draft);

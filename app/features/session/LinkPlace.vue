@@ -19,14 +19,19 @@ const busy = ref(false);
 const done = ref(false);
 const attempt = attempting(problem);
 
-onMounted(() =>
+/** A link is sometimes cut where a line ends. */
+const isWhole = computed(() => /^[\w-]{20,64}$/.test(token.value));
+onMounted(() => {
+  if (!isWhole.value) problem.value = 'This link is not whole. Open it again, or ask for a new one.';
+  else void look();
+});
+const look = (): Promise<boolean> =>
   attempt(async () => {
     const found = await request('/api/tickets/look', { method: 'POST', body: { token: token.value } });
     ticket.value = TicketViewSchema.parse(found);
     name.value = ticket.value.name;
     email.value = ticket.value.email;
-  }),
-);
+  });
 const title = computed(() => {
   if (!ticket.value) return 'Violet Chalk';
   return ticket.value.kind === 'invitation' ? `Join ${ticket.value.program}` : 'A new password';
