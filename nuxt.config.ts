@@ -75,6 +75,7 @@ export default defineNuxtConfig({
   // Uploads have limits of their own, which count what comes.
   routeRules: {
     '/api/upload/**': { security: { requestSizeLimiter: false } },
+    '/api/copy': { security: { requestSizeLimiter: false } },
     // The picture library makes functions while it starts: only here, where nothing else runs, and it may ask for nothing.
     [`/${EYES}**`]: {
       headers: { 'content-security-policy': "default-src 'none'; script-src 'self' 'unsafe-eval'; connect-src 'none'" },

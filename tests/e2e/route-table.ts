@@ -61,6 +61,8 @@ export const ROUTES: Readonly<Record<string, Route>> = {
   'POST /api/tickets/reset': { who: ANYBODY, body: () => ({}) },
   'POST /api/tickets/forgotten': { who: ANYBODY, body: () => ({}) },
   'POST /api/programs': { who: EVERYBODY, body: () => ({}) },
+  'GET /api/copy': { who: COACH },
+  'POST /api/copy': { who: EVERYBODY, body: () => ({}) },
   'POST /api/demo': { who: EVERYBODY, body: () => ({}) },
   'GET /api/account/sessions': { who: EVERYBODY },
   'DELETE /api/account/sessions/[session]': { who: EVERYBODY, gone: true },

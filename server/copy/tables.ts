@@ -1,0 +1,97 @@
+import * as z from 'zod';
+import { LineupSchema } from '#core/film/log/lineup';
+import { CutSchema } from '#core/film/log/cut';
+import { AskedSchema } from '#core/model/asked';
+import { CalibrationSchema } from '#core/model/calibration';
+import { FilmBodySchema } from '#core/model/film';
+import { FilmNoteSchema } from '#core/model/film-note';
+import { FindingSchema } from '#core/model/finding';
+import { GradeSchema } from '#core/model/grade';
+import { MeasuringSchema } from '#core/model/measured';
+import { ClipBodySchema, SnapBodySchema } from '#core/model/snap';
+
+/** A row as it goes out: columns by their names in the database. */
+export type Row = Record<string, unknown> & { readonly id?: number };
+
+/** A table of a program, as its copy holds it. */
+export interface CopiedTable {
+  readonly name: string;
+  /** Columns that name a row of another table; `users` are people. */
+  readonly refs: Readonly<Record<string, string>>;
+  /** What its bodies have to be, so that nothing nobody can read comes in. */
+  readonly bodies: Readonly<Record<string, z.ZodType>>;
+  /** Only with film: without it these are rows of nothing. */
+  readonly withFilm?: true;
+  /** Its rows have no number of their own. */
+  readonly unnumbered?: true;
+}
+
+const AnyText = z.string();
+
+/** Every table of a program, in the order in which they can be written. A new table of a program is one entry here. */
+export const COPIED: readonly CopiedTable[] = [
+  { name: 'seasons', refs: {}, bodies: {} },
+  { name: 'players', refs: {}, bodies: {} },
+  { name: 'games', refs: { season_id: 'seasons' }, bodies: { lineup: LineupSchema } },
+  { name: 'snaps', refs: { game_id: 'games' }, bodies: { body: SnapBodySchema } },
+  {
+    name: 'films',
+    refs: { game_id: 'games', user_id: 'users' },
+    bodies: { body: FilmBodySchema },
+    withFilm: true,
+  },
+  { name: 'clips', refs: { snap_id: 'snaps', film_id: 'films' }, bodies: { body: ClipBodySchema } },
+  { name: 'calibrations', refs: { clip_id: 'clips', user_id: 'users' }, bodies: { body: CalibrationSchema } },
+  { name: 'measurings', refs: { snap_id: 'snaps', user_id: 'users' }, bodies: { body: MeasuringSchema } },
+  { name: 'film_notes', refs: { clip_id: 'clips', user_id: 'users' }, bodies: { body: FilmNoteSchema } },
+  { name: 'cuts', refs: { user_id: 'users' }, bodies: { body: CutSchema } },
+  {
+    name: 'grades',
+    refs: { snap_id: 'snaps', player_id: 'players', user_id: 'users', sheet: 'users' },
+    bodies: { body: GradeSchema, asked: AskedSchema.nullable() },
+  },
+  {
+    name: 'grade_changes',
+    refs: { snap_id: 'snaps', user_id: 'users', sheet: 'users' },
+    bodies: { before: GradeSchema.nullable(), after: GradeSchema.nullable() },
+  },
+  { name: 'snap_findings', refs: { snap_id: 'snaps', user_id: 'users' }, bodies: { body: FindingSchema } },
+  {
+    name: 'acknowledgements',
+    refs: { game_id: 'games', snap_id: 'snaps', player_id: 'players', user_id: 'users' },
+    bodies: { question: AnyText, answer: AnyText },
+  },
+  { name: 'documents', refs: {}, bodies: {} },
+  {
+    name: 'document_versions',
+    refs: { document_id: 'documents', user_id: 'users' },
+    bodies: { text: AnyText },
+  },
+  { name: 'attendance', refs: { player_id: 'players' }, bodies: {}, unnumbered: true },
+  { name: 'audit', refs: { user_id: 'users' }, bodies: {} },
+];
+
+/** Tables of a program that no copy holds: what is made anew from others, and what opens doors. */
+export const NOT_COPIED: readonly string[] = ['book_marks', 'book_snaps', 'memberships', 'sessions', 'tickets'];
+
+export const FORMAT = 'violet-chalk-program';
+/** What a copy says of itself. */
+export const CopyHeadSchema = z.object({
+  format: z.literal(FORMAT),
+  version: z.literal(1),
+  /** The newest migration of the database it is from. */
+  migration: z.string().max(60),
+  name: z.string().min(1).max(80),
+  made: z.iso.datetime(),
+  film: z.boolean(),
+  body: z.unknown(),
+});
+export type CopyHead = z.infer<typeof CopyHeadSchema>;
+
+/** Somebody a row names: he is invited anew where the copy goes, his name stays with what he did. */
+export const CopiedPersonSchema = z.object({
+  id: z.int().positive(),
+  name: z.string().max(80),
+  email: z.string().max(200),
+});
+export type CopiedPerson = z.infer<typeof CopiedPersonSchema>;
