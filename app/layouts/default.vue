@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
+import { attempting } from '~/features/session/attempt';
+import { leave } from '~/features/session/leave';
 import { useFirst } from '~/features/first/store';
 import { useTheme } from '~/features/session/theme';
 import { useSession } from '~/features/session/store';
@@ -40,11 +42,8 @@ async function changeTo(id: number): Promise<void> {
   window.location.reload();
 }
 
-/** Nothing of what was looked at stays in the page for whoever logs in next. */
-async function leave(): Promise<void> {
-  await session.logOut();
-  window.location.assign('/login');
-}
+const problem = ref('');
+const goOut = (): Promise<boolean> => attempting(problem)(leave);
 </script>
 
 <template>
@@ -72,7 +71,8 @@ async function leave(): Promise<void> {
         <button class="plain" type="button" @click="theme = theme === 'paper' ? 'board' : 'paper'">
           {{ theme === 'paper' ? 'Dark board' : 'Light paper' }}
         </button>
-        <button class="plain" type="button" @click="leave">Log out</button>
+        <button class="plain" type="button" @click="goOut">Log out</button>
+        <span v-if="problem" role="alert">{{ problem }}</span>
       </div>
     </nav>
     <main id="place"><slot /></main>

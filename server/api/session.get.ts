@@ -1,5 +1,5 @@
 import { canBegin } from '../usecases/begin';
-import { programsOf } from '../usecases/accounts';
+import { deviceKeyOf, programsOf } from '../usecases/accounts';
 import { memberBehind } from '../session/member';
 import { DEMO_ACCOUNTS } from '#demo/scenario';
 
@@ -9,5 +9,6 @@ export default defineEventHandler(async (event) => {
   const demo = isDemo ? DEMO_ACCOUNTS.map(({ email, password, name, role }) => ({ email, password, name, role })) : [];
   const member = await memberBehind(event);
   const programs = member ? await programsOf(member.userId) : [];
-  return { demo, member, programs, canBegin: member ? false : await canBegin(firstCode) };
+  const deviceKey = member ? await deviceKeyOf(member.userId) : null;
+  return { demo, member, programs, deviceKey, canBegin: member ? false : await canBegin(firstCode) };
 });

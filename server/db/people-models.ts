@@ -14,6 +14,8 @@ export class UserRow extends Model<InferAttributes<UserRow>, InferCreationAttrib
   declare passwordHash: string;
   /** Keeps this installation: may copy all of it. */
   declare keeper: CreationOptional<boolean>;
+  /** Locks what he leaves on machines he logs out of; given to nobody else. */
+  declare deviceKey: CreationOptional<string | null>;
 }
 
 export class MembershipRow extends Model<InferAttributes<MembershipRow>, InferCreationAttributes<MembershipRow>> {
@@ -95,6 +97,7 @@ const now = () => ({ type: DataTypes.DATE, defaultValue: DataTypes.NOW });
 export const USER = {
   ...{ id, email: text, name: text, passwordHash: text },
   keeper: { type: DataTypes.BOOLEAN, defaultValue: false },
+  deviceKey: text,
 } as ModelAttributes<UserRow>;
 export const MEMBERSHIP = {
   id,

@@ -8,7 +8,7 @@ export async function sendFile(event: H3Event, file: string, gone: string): Prom
   await new Promise<void>((done, fail) => {
     send(req, `/${basename(file)}`, { root: dirname(file), cacheControl: false, acceptRanges: true })
       .on('headers', (response: { setHeader(name: string, value: string): void }) =>
-        response.setHeader('Cache-Control', 'private, max-age=3600'),
+        response.setHeader('Cache-Control', 'private, no-cache'),
       )
       .on('error', (problem: Error & { status?: number }) =>
         fail(

@@ -1,3 +1,4 @@
+import { randomBytes } from 'node:crypto';
 import { createError } from 'h3';
 import type { OwnSession } from '#core/model/account';
 import { MembershipRow, ProgramRow, UserRow } from '../db/models';
@@ -19,6 +20,13 @@ export async function logIn(email: string, password: string): Promise<{ id: numb
 
 let unknown: string | null = null;
 const unknownHash = async (): Promise<string> => (unknown ??= await hashPassword('nobody'));
+
+/** The key that locks what a user leaves on machines he logs out of; made once. */
+export async function deviceKeyOf(userId: number): Promise<string> {
+  const fresh = randomBytes(32).toString('hex');
+  await UserRow.update({ deviceKey: fresh }, { where: { id: userId, deviceKey: null } });
+  return (await UserRow.findByPk(userId, { attributes: ['deviceKey'] }))!.deviceKey!;
+}
 
 /** Programs a user belongs to. */
 export async function programsOf(userId: number): Promise<{ id: number; name: string; role: string }[]> {

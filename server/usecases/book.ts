@@ -63,7 +63,7 @@ async function namesOf(
   if (where.id.length === 0) return new Map();
   if (by === 'man') {
     const players = (await PlayerRow.findAll({ where })).filter((p) => role !== 'player' || p.id === playerId);
-    return new Map(players.map((p) => [String(p.id), `${p.number} ${p.name}`]));
+    return new Map(players.map((p) => [String(p.id), p.erasedAt ? 'a man erased' : `${p.number} ${p.name}`]));
   }
   if (by === 'game') {
     const games = await GameRow.findAll({ where });

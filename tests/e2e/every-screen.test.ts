@@ -22,6 +22,7 @@ for (const theme of ['paper', 'board'] as const) {
     '/team',
     '/team/roster',
     '/team/people',
+    '/team/attendance',
     '/team/season',
     '/team/words',
     '/team/record',

@@ -18,6 +18,8 @@ export interface Ids {
   readonly said: number;
   /** A man of the roster. */
   readonly player: number;
+  /** A man who has left. */
+  readonly gonePlayer: number;
   /** Somebody who belongs to the program and may be taken out of it, and one who stays. */
   readonly leaver: number;
   readonly person: number;
@@ -77,6 +79,9 @@ export const ROUTES: Readonly<Record<string, Route>> = {
   'GET /api/audit': { who: COACH },
   'POST /api/roster': { who: STAFF, body: () => ({ players: [] }) },
   'PUT /api/roster/[id]': { who: STAFF, id: 'player', body: () => ({}) },
+  'POST /api/roster/[id]/erase': { who: COACH, id: 'gonePlayer', gone: true },
+  'GET /api/attendance': { who: STAFF, query: '?day=2026-11-24' },
+  'PUT /api/attendance': { who: STAFF, body: () => ({ day: '2026-11-24', men: [] }) },
   'GET /api/schedule': { who: READERS },
   'POST /api/season': { who: COACH, body: () => ({}) },
   'PUT /api/games/[id]': { who: STAFF, id: 'game', body: () => ({}) },

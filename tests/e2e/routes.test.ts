@@ -49,7 +49,7 @@ async function makeForeign(client: pg.Client): Promise<Ids> {
   const ticket = { kind: 'invitation', hash: `otter-${program}`, program_id: program, role: 'reader' };
   const invitation = await one('tickets', { ...ticket, expires_at: '2099-01-01' });
   const spareGame = await one('games', { program_id: program, season_id: season, opponent: 'Nobody', week: 2 });
-  const people = { person: leaver, leaver, invitation, player };
+  const people = { person: leaver, leaver, invitation, player, gonePlayer: player };
   return { program, game, snap, clip, document, film, cut, note, spare, said, spareGame, ...people };
 }
 
@@ -73,6 +73,7 @@ test.beforeAll(async () => {
     player: await first('select id from players order by id limit 1'),
     person: await first(`select id from users where email = 'assistant@lanterns.example'`),
     leaver: 0,
+    gonePlayer: 0,
     invitation: 0,
     spareGame: 0,
   };
@@ -113,6 +114,10 @@ test.beforeAll(async () => {
     ),
     leaver,
     invitation,
+    gonePlayer: await made(
+      `insert into players (program_id, name, number, seat, left_at) values ($1, 'Former Man', 98, '', now())`,
+      [own.program],
+    ),
     cut: await made(
       `insert into cuts (program_id, user_id, name, body) values ($1, 1, 'route table', '{}') on conflict (program_id, name) do update set user_id = 1`,
       [own.program],

@@ -29,6 +29,12 @@ async function make(): Promise<void> {
 async function visit(): Promise<void> {
   if (await account.visitDemo()) goTo('/walkthrough');
 }
+async function pick(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement;
+  const file = input.files?.[0];
+  input.value = '';
+  if (file && (await account.bringIn(file))) goTo('/');
+}
 const ago = (at: string): string => formatDistanceToNow(new Date(at), { addSuffix: true });
 </script>
 
@@ -81,6 +87,11 @@ const ago = (at: string): string => formatDistanceToNow(new Date(at), { addSuffi
           <label>Another team <input v-model="program" class="field" maxlength="80" /></label>
           <button class="plain link" type="submit" :disabled="!program.trim()">Make its program</button>
         </form>
+        <label
+          >or make one of a copy
+          <input type="file" accept=".zip,application/zip" :disabled="account.bringing" @change="pick"
+        /></label>
+        <p v-if="account.bringing" role="status">It is brought in …</p>
         <p>
           <button class="plain link" type="button" @click="visit">Visit the made-up Larkhollow Lanterns</button>
           <span class="soft"> with four games, film and grades; nothing of them comes into your own program.</span>

@@ -10,6 +10,7 @@ import { useSession } from '~/features/session/store';
 export const useAccount = defineStore('account', () => {
   const session = useSession();
   const sessions = shallowRef<readonly OwnSession[]>([]);
+  const bringing = ref(false);
   const problem = ref('');
   const notice = ref('');
   const attempt = attempting(problem);
@@ -49,5 +50,28 @@ export const useAccount = defineStore('account', () => {
       await request('/api/demo', { method: 'POST', body: {} });
     });
 
-  return { sessions, problem, notice, load, changeName, changePassword, end, makeProgram, visitDemo };
+  /** Makes another program of a copy, all of it or nothing. */
+  const bringIn = (file: File): Promise<boolean> =>
+    attempt(async () => {
+      bringing.value = true;
+      try {
+        await request('/api/copy', { method: 'POST', body: file, type: 'application/zip' });
+      } finally {
+        bringing.value = false;
+      }
+    });
+
+  return {
+    sessions,
+    bringing,
+    bringIn,
+    problem,
+    notice,
+    load,
+    changeName,
+    changePassword,
+    end,
+    makeProgram,
+    visitDemo,
+  };
 });

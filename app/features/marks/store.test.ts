@@ -10,6 +10,7 @@ import { MarksServer, refusal } from '~/testing/marks-server';
 import { memoryBox, openBox } from './box';
 import { byNote } from './one-tab';
 import { useMarks } from './store';
+import { newKey, seal, unseal } from './seal';
 import { keyOf, nextBatch, replacing, type Waiting } from './waiting';
 
 const LATE: Grade = { ...ALL_PLUS, technique: 'minus', faults: ['left-late'] };
@@ -244,5 +245,71 @@ describe('one tab at a time, without the browser’s locks', () => {
     const [one, two] = [byNote('other'), byNote('other')];
     await expect(one(() => Promise.reject(new Error('no')))).rejects.toThrow('no');
     expect(await two(async () => {})).toBe(true);
+  });
+});
+
+describe('somebody logs out', () => {
+  const leaving = (userId: number, deviceKey: string) => {
+    const marks = tab(userId);
+    useSession().deviceKey = deviceKey;
+    return marks;
+  };
+
+  it('and what has not arrived stays, locked for him, named, and goes when he is back', async () => {
+    const key = newKey();
+    reachable = false;
+    const first = leaving(3, key);
+    await give(first, 'LT', LATE);
+    await give(first, 'C', ALL_PLUS);
+    await first.lock();
+    expect(first.waiting).toEqual([]);
+    expect(await first.locked()).toMatchObject([{ userId: 3, count: 2 }]);
+    const kept = JSON.stringify(await (await openBox()).sealed());
+    for (const word of ['LT', 'left-late', 'technique']) expect(kept).not.toContain(word);
+
+    const other = leaving(4, newKey());
+    await other.resume();
+    expect([other.waiting, (await other.locked()).length]).toEqual([[], 1]);
+
+    reachable = true;
+    const back = leaving(3, key);
+    await back.resume();
+    expect([at('LT'), at('C')]).toEqual([LATE, ALL_PLUS]);
+    expect(await back.locked()).toEqual([]);
+  });
+
+  it('with another key it stays locked and is not lost', async () => {
+    reachable = false;
+    const [right, wrong] = [newKey(), newKey()];
+    const first = leaving(3, right);
+    await give(first, 'LT', LATE);
+    await first.lock();
+    expect(await (await openBox()).unseal(3, wrong)).toBe(1);
+    expect(await (await openBox()).unseal(3, right)).toBe(0);
+    expect((await (await openBox()).all({ programId: 1, userId: 3 })).marks).toHaveLength(1);
+  });
+
+  it('twice before he is back, both are kept', async () => {
+    reachable = false;
+    const key = newKey();
+    for (const blocker of ['LT', 'RT']) {
+      const marks = leaving(3, key);
+      await give(marks, blocker, LATE);
+      await marks.lock();
+    }
+    const back = leaving(3, key);
+    await back.resume();
+    expect(back.waiting.map((w) => w.entry.blocker)).toEqual(['LT', 'RT']);
+  });
+
+  it('nothing of it opens once a single sign was changed', () => {
+    const key = newKey();
+    const sealed = seal(key, { userId: 3, name: 'Maren' }, [['1/3/7/program/LT', { a: 1 }]]);
+    expect(unseal(key, sealed)).toEqual([['1/3/7/program/LT', { a: 1 }]]);
+    const flip = (at: number): string =>
+      sealed.locked.slice(0, at) + (sealed.locked[at] === '0' ? '1' : '0') + sealed.locked.slice(at + 1);
+    for (const at of [0, 60, sealed.locked.length - 1]) expect(unseal(key, { locked: flip(at) })).toBeNull();
+    expect(unseal(key, { locked: 'no hex' })).toBeNull();
+    expect(seal(key, { userId: 3, name: '' }, []).locked).not.toBe(seal(key, { userId: 3, name: '' }, []).locked);
   });
 });

@@ -184,8 +184,20 @@ export const useMarks = defineStore('marks', () => {
     await changed();
   }
 
-  /** Takes up what waits on this machine since earlier. */
+  /** Somebody logs out: what has not arrived stays here, locked for him alone. */
+  async function lock(): Promise<void> {
+    const { member, deviceKey } = session;
+    if (!member || !deviceKey) return;
+    await (await opened()).box.seal({ userId: member.userId, name: member.userName }, deviceKey);
+    await changed();
+  }
+  /** Whose marks are locked on this machine. */
+  const locked = async (): Promise<{ name: string; count: number }[]> => (await opened()).box.sealed();
+
+  /** Takes up what waits on this machine since earlier, also what was locked when he logged out. */
   async function resume(): Promise<void> {
+    const { member, deviceKey } = session;
+    if (member && deviceKey) await (await opened()).box.unseal(member.userId, deviceKey);
     await reread();
     if (onItsWay.value.length) await send();
   }
@@ -205,6 +217,8 @@ export const useMarks = defineStore('marks', () => {
     give,
     send,
     resume,
+    lock,
+    locked,
     takeMine,
     drop,
     waitingFor,

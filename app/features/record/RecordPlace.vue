@@ -29,6 +29,17 @@ onMounted(() => void more());
       says="Who was let in or taken out, what was published, and what was taken out of the program. Every single mark keeps its own record."
     />
     <p v-if="problem" class="page-problem" role="alert">{{ problem }}</p>
+    <section class="record copies" aria-label="Copies">
+      <h2>Copies</h2>
+      <p>
+        <a class="link" href="/api/copy" download>Take a copy of this program</a> as one file of open files;
+        <a class="link" href="/api/copy?film=yes" download>with its film</a>.
+      </p>
+      <p class="soft">
+        It holds records about people: keep it where only you can read it. Bring it in under
+        <NuxtLink to="/account">your account</NuxtLink>, here or on another machine; it becomes a program of its own.
+      </p>
+    </section>
     <ol class="record">
       <li v-for="e in entries" :key="e.id">
         <time :datetime="e.at" class="soft">{{ format(new Date(e.at), 'd MMM yyyy, HH:mm') }}</time>
@@ -45,6 +56,10 @@ onMounted(() => void more());
 </template>
 
 <style scoped>
+.copies {
+  display: grid;
+  gap: 4px;
+}
 .record {
   padding: 10px 20px;
 }

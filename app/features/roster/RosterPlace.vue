@@ -51,6 +51,12 @@ function setNumber(p: Player, value: string): void {
   }
   void roster.change(p, { number });
 }
+/** The man somebody is about to erase. */
+const erasing = ref<number | null>(null);
+async function erase(p: Player): Promise<void> {
+  erasing.value = null;
+  await roster.erase(p);
+}
 const valueOf = (event: Event): string => (event.target as HTMLInputElement).value;
 </script>
 
@@ -136,6 +142,17 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
                     <button class="plain link" type="button" @click="roster.change(p, { left: !p.left })">
                       {{ p.left ? 'is back' : 'has left' }}
                     </button>
+                    <template v-if="p.left && session.coach">
+                      <button v-if="erasing !== p.id" class="plain link" type="button" @click="erasing = p.id">
+                        erase
+                      </button>
+                      <p v-else class="sure">
+                        His name, notes, the history of his marks and his account go for good; counts stay. Film he is
+                        seen on stays, and so do copies and backups made before: delete those by hand.
+                        <button class="plain link" type="button" @click="erase(p)">Erase {{ p.name }}</button>
+                        <button class="plain link" type="button" @click="erasing = null">keep him</button>
+                      </p>
+                    </template>
                   </td>
                 </tr>
               </tbody>
@@ -204,6 +221,11 @@ td input.seat {
 }
 td button {
   white-space: nowrap;
+  margin-right: 10px;
+}
+.sure {
+  max-width: 260px;
+  font-size: 13px;
 }
 @media (max-width: 900px) {
   .parts {

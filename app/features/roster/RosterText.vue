@@ -46,7 +46,14 @@ const says = computed(() => {
 <template>
   <section class="text" aria-label="More men">
     <label for="roster-text">One man a line: number, name, where he plays</label>
-    <textarea id="roster-text" v-model="roster.draft" class="field" rows="6" :placeholder="EXAMPLE" spellcheck="false" />
+    <textarea
+      id="roster-text"
+      v-model="roster.draft"
+      class="field"
+      rows="6"
+      :placeholder="EXAMPLE"
+      spellcheck="false"
+    />
     <p class="acts">
       <button class="plain link" type="button" @click="picker?.click()">or choose a CSV file</button>
       <span v-if="roster.draft.trim()" role="status">{{ says }}</span>

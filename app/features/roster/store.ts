@@ -37,5 +37,13 @@ export const useRoster = defineStore('roster', () => {
       notice.value = `${was.name} is changed. Games that were played stay as they were.`;
     });
 
-  return { players, here, numbers, draft, problem, notice, load, open, add, change };
+  const erase = ({ id, name }: Player): Promise<boolean> =>
+    attempt(async () => {
+      notice.value = '';
+      await request(`/api/roster/${id}/erase`, { method: 'POST', body: {} });
+      await load();
+      notice.value = `Everything said of ${name} is erased. Counts stay without a name.`;
+    });
+
+  return { players, here, numbers, draft, problem, notice, load, open, add, change, erase };
 });

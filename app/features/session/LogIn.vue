@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, onMounted, ref, shallowRef } from 'vue';
 import { ROLES, type Role } from '#core/model/role';
+import { useMarks } from '~/features/marks/store';
 import { attempting } from './attempt';
 import DoorFrame from './DoorFrame.vue';
 import { request } from './request';
@@ -14,6 +15,11 @@ const problem = ref('');
 const notice = ref('');
 const busy = ref(false);
 const attempt = attempting(problem);
+/** Whose marks have not arrived. */
+const locked = shallowRef<{ name: string; count: number }[]>([]);
+onMounted(async () => {
+  locked.value = await useMarks().locked();
+});
 const next = computed(() => {
   const wanted = String(route.query.next ?? '/walkthrough');
   return wanted.startsWith('/') && !wanted.startsWith('//') ? wanted : '/walkthrough';
@@ -61,6 +67,11 @@ async function forgotten(): Promise<void> {
       <Button type="submit" label="Log in" :disabled="busy" />
       <button class="plain link" type="button" @click="forgotten">I do not know my password any more</button>
     </form>
+    <p v-for="l in locked" :key="l.name" class="soft">
+      {{ l.count }} {{ l.count === 1 ? 'mark' : 'marks' }} of {{ l.name }} wait on this machine, locked until
+      {{ l.name }}
+      logs in.
+    </p>
     <section v-if="session.canBegin" aria-labelledby="own">
       <h2 id="own">Your own program</h2>
       <p><NuxtLink to="/begin">Make your own program</NuxtLink> with the code the start command printed.</p>

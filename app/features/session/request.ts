@@ -17,6 +17,8 @@ export class RequestProblem extends Error {
 interface Options {
   method?: 'GET' | 'POST' | 'PUT' | 'DELETE';
   body?: object;
+  /** What the body is, where it is no JSON. */
+  type?: string;
 }
 
 /** Talks to the server; every failure is a `RequestProblem` with a sentence that can be shown. */
@@ -25,6 +27,7 @@ export async function request<T>(url: string, options: Options = {}): Promise<T>
     return (await $fetch(url, {
       method: options.method ?? 'GET',
       body: options.body as Record<string, unknown>,
+      ...(options.type ? { headers: { 'content-type': options.type } } : {}),
       retry: 0,
     })) as T;
   } catch (problem) {

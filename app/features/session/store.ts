@@ -23,6 +23,7 @@ interface SessionAnswer {
   member: Member | null;
   programs: { id: number; name: string; role: Role }[];
   canBegin: boolean;
+  deviceKey: string | null;
 }
 
 /** Who is at the machine. */
@@ -30,6 +31,8 @@ export const useSession = defineStore('session', () => {
   const member = ref<Member | null>(null);
   const demo = ref<DemoAccount[]>([]);
   const programs = ref<SessionAnswer['programs']>([]);
+  /** Locks what stays on this machine after the log-out. */
+  const deviceKey = ref<string | null>(null);
   /** Nobody has made the first program here yet. */
   const canBegin = ref(false);
   const known = ref(false);
@@ -40,6 +43,7 @@ export const useSession = defineStore('session', () => {
     demo.value = answer.demo;
     programs.value = answer.programs;
     canBegin.value = answer.canBegin;
+    deviceKey.value = answer.deviceKey ?? null;
     known.value = true;
   }
 
@@ -51,6 +55,7 @@ export const useSession = defineStore('session', () => {
   async function logOut(): Promise<void> {
     await request('/api/session', { method: 'DELETE' });
     member.value = null;
+    deviceKey.value = null;
   }
 
   async function begin(of: NewAccount & { code: string; program: string }): Promise<void> {
@@ -74,6 +79,7 @@ export const useSession = defineStore('session', () => {
     programs,
     known,
     canBegin,
+    deviceKey,
     /** Who grades and logs. */
     staff: computed(() => member.value !== null && STAFF.includes(member.value.role)),
     /** Who may look at every rule, front and play. */

@@ -4,8 +4,9 @@ import { useSession } from '~/features/session/store';
 /** The head of the Team place, with the way to its rooms. */
 defineProps<{ title: string; says: string }>();
 const session = useSession();
-const ROOMS: readonly { to: string; name: string; coach?: true }[] = [
+const ROOMS: readonly { to: string; name: string; coach?: true; staff?: true }[] = [
   { to: '/team/roster', name: 'Roster' },
+  { to: '/team/attendance', name: 'Who is here', staff: true },
   { to: '/team/people', name: 'People', coach: true },
   { to: '/team/season', name: 'Season' },
   { to: '/team', name: 'Our ways' },
@@ -17,9 +18,12 @@ const ROOMS: readonly { to: string; name: string; coach?: true }[] = [
 <template>
   <header class="page-head">
     <nav aria-label="Team">
-      <NuxtLink v-for="r in ROOMS.filter((room) => !room.coach || session.coach)" :key="r.to" :to="r.to">{{
-        r.name
-      }}</NuxtLink>
+      <NuxtLink
+        v-for="r in ROOMS.filter((room) => (!room.coach || session.coach) && (!room.staff || session.staff))"
+        :key="r.to"
+        :to="r.to"
+        >{{ r.name }}</NuxtLink
+      >
     </nav>
     <h1>{{ title }}</h1>
     <p class="soft">{{ says }}</p>

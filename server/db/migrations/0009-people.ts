@@ -8,7 +8,7 @@ export const name = '0009-people';
  */
 export async function up(queries: QueryInterface): Promise<void> {
   await queries.sequelize.query(`
-    alter table users add column keeper boolean not null default false;
+    alter table users add column keeper boolean not null default false, add column device_key text;
     alter table programs add column demo boolean not null default false;
     update programs set demo = true where id = 1 and name = 'Larkhollow Lanterns'
       and exists (select 1 from users where email = 'coach@lanterns.example');
@@ -44,6 +44,6 @@ export async function down(queries: QueryInterface): Promise<void> {
     alter table memberships drop constraint memberships_role_check;
     alter table memberships add constraint memberships_role_check check (role in ('coach', 'assistant', 'player'));
     alter table programs drop column demo;
-    alter table users drop column keeper;
+    alter table users drop column keeper, drop column device_key;
   `);
 }

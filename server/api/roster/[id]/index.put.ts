@@ -1,8 +1,8 @@
 import * as z from 'zod';
 import { NewPlayerSchema } from '#core/roster/player';
-import { requireMember, STAFF } from '../../session/member';
-import { readId, readInput } from '../../session/read-input';
-import { changePlayer } from '../../usecases/roster';
+import { requireMember, STAFF } from '../../../session/member';
+import { readId, readInput } from '../../../session/read-input';
+import { changePlayer } from '../../../usecases/roster';
 
 export default defineEventHandler(async (event) => {
   const member = await requireMember(event, STAFF);

@@ -1,0 +1,133 @@
+import { QueryTypes } from 'sequelize';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { ALL_PLUS } from '#core/model/grade';
+import {
+  AcknowledgementRow,
+  AttendanceRow,
+  CutRow,
+  FindingRow,
+  GameRow,
+  GradeChangeRow,
+  GradeRow,
+  PlayerRow,
+  UserRow,
+} from '../../server/db/models';
+import { findSession, startSession } from '../../server/session/sessions';
+import { listAudit } from '../../server/usecases/audited';
+import { readBook } from '../../server/usecases/book';
+import { erasePlayer } from '../../server/usecases/erase';
+import { changePlayer, roster } from '../../server/usecases/roster';
+import { acknowledge } from '../../server/usecases/said';
+import { publishGame } from '../../server/usecases/schedule';
+import { freshDatabase, makeProgram } from './fresh-database';
+import { markAs } from './marking';
+
+let db: Awaited<ReturnType<typeof freshDatabase>>;
+let lanterns: Awaited<ReturnType<typeof makeProgram>>;
+let terns: Awaited<ReturnType<typeof makeProgram>>;
+let man: PlayerRow;
+let before: Awaited<ReturnType<typeof readBook>>['total'];
+const NAME = 'Anselm Rook-Pell';
+
+beforeAll(async () => {
+  db = await freshDatabase();
+  lanterns = await makeProgram('Lanterns');
+  terns = await makeProgram('Terns');
+  const { coach, player } = lanterns.members;
+  man = (await PlayerRow.findByPk(player.playerId!))!;
+  await man.update({ name: NAME });
+  await UserRow.update({ name: NAME }, { where: { id: player.userId } });
+  for (const [i, snap] of lanterns.snaps.entries()) {
+    await markAs(coach, snap, [{ blocker: 'C', grade: { ...ALL_PLUS, note: `${NAME} steps under himself` } }]);
+    await markAs(coach, snap, [
+      { blocker: 'C', grade: { ...ALL_PLUS, technique: 'minus', note: 'again' } },
+      { blocker: 'LG', grade: { ...ALL_PLUS, note: `waits for Rook-Pell ${i}` } },
+    ]);
+  }
+  await publishGame(coach, lanterns.gameId, true);
+  await acknowledge(player, lanterns.gameId, { snapId: null, question: 'Why?' });
+  await AttendanceRow.create({
+    programId: coach.programId,
+    playerId: man.id,
+    day: '2026-11-24',
+    here: 'away',
+    note: 'knee',
+  });
+  await CutRow.create({ programId: coach.programId, userId: coach.userId, name: `Anselm, all of him`, body: {} });
+  const chain = [{ man: 'C', says: `rook-pell is late, the rookie was not` }];
+  await FindingRow.create({
+    ...{ programId: coach.programId, snapId: lanterns.snaps[0]!, userId: coach.userId, revision: 1 },
+    body: { free: [], reads: [], questions: [], cause: { chain, root: 'C', verdict: null, note: '' } },
+  });
+  before = (await readBook(coach, 'place', {})).total;
+});
+afterAll(() => db.drop());
+
+/** Everything the database holds, as text. */
+async function everything(): Promise<string> {
+  const tables = await db.sequelize.query<{ table: string }>(
+    `select table_name as "table" from information_schema.tables where table_schema = 'public'`,
+    { type: QueryTypes.SELECT },
+  );
+  const rows = await Promise.all(
+    tables.map(({ table }) => db.sequelize.query(`select * from "${table}"`, { type: QueryTypes.SELECT })),
+  );
+  return JSON.stringify(rows);
+}
+
+describe('erasing a man', () => {
+  it('is for who has left, by the coach of his program', async () => {
+    const { coach } = lanterns.members;
+    await expect(erasePlayer(coach, man.id)).rejects.toThrow('write down that he has left first');
+    await expect(erasePlayer(terns.members.coach, man.id)).rejects.toMatchObject({ statusCode: 404 });
+    const own = (await roster(coach)).find((p) => p.id === man.id)!;
+    await changePlayer(coach, man.id, { ...own, left: true });
+    expect(await everything()).toContain('Rook-Pell');
+  });
+
+  it('leaves no word of him anywhere, and every count as it was', async () => {
+    const { coach, player } = lanterns.members;
+    const session = await startSession(player.userId, coach.programId);
+    const erased = await erasePlayer(coach, man.id);
+    expect(erased).toEqual({ marks: 2, changes: 4, account: true });
+    const all = await everything();
+    for (const word of [
+      'Anselm',
+      'Rook-Pell',
+      'rook-pell',
+      'player@lanterns.example',
+      'steps under himself',
+      'knee',
+      'Why?',
+    ])
+      expect(all, word).not.toContain(word);
+    expect(all).toContain('the rookie was not');
+    expect((await readBook(coach, 'place', {})).total).toEqual(before);
+    expect((await readBook(coach, 'man', {})).lines.map((l) => l.label)).toContain('a man erased');
+    expect(await findSession(session)).toBeNull();
+    expect(await AcknowledgementRow.count()).toBe(0);
+  });
+
+  it('keeps what others were marked, with its history', async () => {
+    const { coach } = lanterns.members;
+    const [guard] = await GradeRow.findAll({ where: { programId: coach.programId, blocker: 'LG' } });
+    expect((guard!.body as { note: string }).note).toBe('waits for erased 0');
+    expect(await GradeChangeRow.count({ where: { programId: coach.programId, blocker: 'LG' } })).toBe(2);
+    expect(await GradeChangeRow.count({ where: { programId: coach.programId, blocker: 'C' } })).toBe(0);
+  });
+
+  it('takes him off the roster and out of every line-up’s numbers, and is written down without his name', async () => {
+    const { coach } = lanterns.members;
+    expect((await roster(coach)).map((p) => p.id)).not.toContain(man.id);
+    const game = (await GameRow.findByPk(lanterns.gameId))!;
+    expect(JSON.stringify(game.lineup)).not.toContain('"number":62');
+    const { entries } = await listAudit(coach, { skip: 0, take: 1 });
+    expect(entries[0]).toMatchObject({ what: 'erased', about: 'a man who had left' });
+    await expect(erasePlayer(coach, man.id)).rejects.toMatchObject({ statusCode: 404 });
+  });
+
+  it('leaves another program alone', async () => {
+    expect((await roster(terns.members.coach)).every((p) => p.name.startsWith('Terns'))).toBe(true);
+    expect(await UserRow.count({ where: { email: 'player@terns.example' } })).toBe(1);
+  });
+});
