@@ -41,6 +41,9 @@ export default defineNuxtConfig({
     /** A bucket for film that several machines share; without one film is in the folder. */
     filmS3: { endpoint: '', region: 'us-east-1', bucket: '' },
     demo: false,
+    /** Where backups lie, and the script that makes them. */
+    backupDir: '.data/backups',
+    backupScript: 'scripts/backup.sh',
     /** What makes the first program; the start command prints it. */
     firstCode: '',
     /** The address people reach this server by, for links in letters. */

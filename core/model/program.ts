@@ -15,7 +15,7 @@ export const ProgramBodySchema = z.object({
   settings: SettingsSchema.optional(),
   callWords: z
     .object({ active: z.string(), sets: z.record(z.string().min(1).max(30), CallWordsSchema) })
-    .refine((w) => w.active in w.sets, { message: 'the week’s set must be one of the sets' })
+    .refine((w) => Object.hasOwn(w.sets, w.active), { message: 'the week’s set must be one of the sets' })
     .optional(),
   naming: NamingSchema.optional(),
   /** Plays of the library the program runs, by id; everything while nothing was chosen. */

@@ -1,5 +1,5 @@
 import { canBegin } from '../usecases/begin';
-import { deviceKeyOf, programsOf } from '../usecases/accounts';
+import { deviceKeyOf, isKeeper, programsOf } from '../usecases/accounts';
 import { memberBehind } from '../session/member';
 import { DEMO_ACCOUNTS } from '#demo/scenario';
 
@@ -10,5 +10,6 @@ export default defineEventHandler(async (event) => {
   const member = await memberBehind(event);
   const programs = member ? await programsOf(member.userId) : [];
   const deviceKey = member ? await deviceKeyOf(member.userId) : null;
-  return { demo, member, programs, deviceKey, canBegin: member ? false : await canBegin(firstCode) };
+  const keeper = member ? await isKeeper(member.userId) : false;
+  return { demo, member, keeper, programs, deviceKey, canBegin: member ? false : await canBegin(firstCode) };
 });

@@ -1,11 +1,14 @@
 import pg from 'pg';
-import { Sequelize, type QueryInterface } from 'sequelize';
-import { SequelizeStorage, Umzug } from 'umzug';
+import { QueryTypes, Sequelize, type QueryInterface } from 'sequelize';
+import { Umzug } from 'umzug';
 import { MIGRATIONS } from './migrations';
 import { defineModels } from './models';
 
 /** Any number; the same for every process of this application, so that only one of them migrates at a time. */
 const MIGRATION_LOCK = 7_203_114;
+
+/** Nobody waits longer for an answer. */
+const LONGEST_STATEMENT_MS = 60_000;
 
 let connection: Sequelize | null = null;
 let ready: Promise<Sequelize> | null = null;
@@ -16,25 +19,45 @@ export function connect(url: string): Sequelize {
     dialectModule: pg,
     logging: false,
     pool: { min: 0, max: 10, acquire: 10_000 },
-    // Compiling a query takes longer than any of ours.
-    dialectOptions: { options: '-c jit=off' },
+    // Compiling a query takes longer than any of ours; one that takes this long has lost its way.
+    dialectOptions: { options: `-c jit=off -c statement_timeout=${LONGEST_STATEMENT_MS}` },
   });
   defineModels(sequelize);
   return sequelize;
 }
 
-/** Runs what has not run yet, one process at a time. */
+/** Runs what has not run yet, one process at a time: all of it with its record, or nothing. */
 export async function migrate(sequelize: Sequelize): Promise<void> {
   await sequelize.transaction(async (transaction) => {
     await sequelize.query(`select pg_advisory_xact_lock(${MIGRATION_LOCK})`, { transaction });
+    const query = (sql: string): Promise<unknown> => sequelize.query(sql, { transaction });
+    await query('set local statement_timeout = 0');
+    await query('create table if not exists "SequelizeMeta" (name varchar(255) primary key)');
+    const record = (sql: string, name: string): Promise<unknown> =>
+      sequelize.query(sql, { replacements: { name }, transaction });
     const umzug = new Umzug<QueryInterface>({
       migrations: MIGRATIONS.map(({ name, up, down }) => ({
         name,
         up: ({ context }) => up(context),
         down: ({ context }) => down(context),
       })),
-      context: sequelize.getQueryInterface(),
-      storage: new SequelizeStorage({ sequelize }),
+      // What a migration asks runs in the transaction that records it.
+      context: { sequelize: { query } } as unknown as QueryInterface,
+      storage: {
+        async executed() {
+          const rows = await sequelize.query<{ name: string }>('select name from "SequelizeMeta" order by name', {
+            type: QueryTypes.SELECT,
+            transaction,
+          });
+          return rows.map((row) => row.name);
+        },
+        async logMigration({ name }) {
+          await record('insert into "SequelizeMeta" (name) values (:name)', name);
+        },
+        async unlogMigration({ name }) {
+          await record('delete from "SequelizeMeta" where name = :name', name);
+        },
+      },
       logger: undefined,
     });
     await umzug.up();

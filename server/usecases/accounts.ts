@@ -28,6 +28,9 @@ export async function deviceKeyOf(userId: number): Promise<string> {
   return (await UserRow.findByPk(userId, { attributes: ['deviceKey'] }))!.deviceKey!;
 }
 
+/** Does he keep this installation? */
+export const isKeeper = async (userId: number): Promise<boolean> => (await UserRow.findByPk(userId))?.keeper ?? false;
+
 /** Programs a user belongs to. */
 export async function programsOf(userId: number): Promise<{ id: number; name: string; role: string }[]> {
   const memberships = await MembershipRow.findAll({ where: { userId }, order: [['id', 'ASC']] });

@@ -67,4 +67,21 @@ describe('migrations', () => {
     for (const m of MIGRATIONS) await m.up(db.sequelize.getQueryInterface());
     expect(await tables()).toContain('grade_changes');
   });
+
+  it('are recorded with what they did, or neither is there', async () => {
+    const broken = connect(db.url);
+    await db.sequelize.query('delete from "SequelizeMeta"');
+    for (const m of [...MIGRATIONS].reverse()) await m.down(db.sequelize.getQueryInterface());
+    // The last migration meets a table of its own name.
+    await db.sequelize.query('create table audit (id integer)');
+    await expect(migrate(broken)).rejects.toThrow('already exists');
+    expect(await tables()).toEqual(['SequelizeMeta', 'audit']);
+    const [rows] = await db.sequelize.query('select name from "SequelizeMeta"');
+    expect(rows).toEqual([]);
+    await db.sequelize.query('drop table audit');
+    await migrate(broken);
+    expect(await tables()).toContain('attendance');
+    await broken.close();
+    connect(db.url);
+  });
 });

@@ -5,11 +5,14 @@ import * as z from 'zod';
 import { AuditEntrySchema, sayAudit, type AuditEntry } from '#core/model/audit';
 import { attempting } from '~/features/session/attempt';
 import { request } from '~/features/session/request';
+import { useSession } from '~/features/session/store';
+import BackupList from './BackupList.vue';
 import TeamHead from '~/features/team/TeamHead.vue';
 
 /** What was done with people and their records: who, what and when. */
 const entries = shallowRef<readonly AuditEntry[]>([]);
 const total = ref(0);
+const session = useSession();
 const problem = ref('');
 const attempt = attempting(problem);
 const PageSchema = z.object({ entries: z.array(AuditEntrySchema), total: z.int() });
@@ -40,6 +43,7 @@ onMounted(() => void more());
         <NuxtLink to="/account">your account</NuxtLink>, here or on another machine; it becomes a program of its own.
       </p>
     </section>
+    <BackupList v-if="session.keeper" class="record" />
     <ol class="record">
       <li v-for="e in entries" :key="e.id">
         <time :datetime="e.at" class="soft">{{ format(new Date(e.at), 'd MMM yyyy, HH:mm') }}</time>

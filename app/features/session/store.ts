@@ -24,6 +24,7 @@ interface SessionAnswer {
   programs: { id: number; name: string; role: Role }[];
   canBegin: boolean;
   deviceKey: string | null;
+  keeper: boolean;
 }
 
 /** Who is at the machine. */
@@ -32,6 +33,7 @@ export const useSession = defineStore('session', () => {
   const demo = ref<DemoAccount[]>([]);
   const programs = ref<SessionAnswer['programs']>([]);
   /** Locks what stays on this machine after the log-out. */
+  const keeper = ref(false);
   const deviceKey = ref<string | null>(null);
   /** Nobody has made the first program here yet. */
   const canBegin = ref(false);
@@ -44,6 +46,7 @@ export const useSession = defineStore('session', () => {
     programs.value = answer.programs;
     canBegin.value = answer.canBegin;
     deviceKey.value = answer.deviceKey ?? null;
+    keeper.value = answer.keeper ?? false;
     known.value = true;
   }
 
@@ -80,6 +83,8 @@ export const useSession = defineStore('session', () => {
     known,
     canBegin,
     deviceKey,
+    /** Keeps this installation. */
+    keeper,
     /** Who grades and logs. */
     staff: computed(() => member.value !== null && STAFF.includes(member.value.role)),
     /** Who may look at every rule, front and play. */

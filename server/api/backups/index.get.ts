@@ -1,0 +1,5 @@
+import { backupPlaces } from '../../session/backup-places';
+import { requireMember } from '../../session/member';
+import { listBackups } from '../../usecases/backups';
+
+export default defineEventHandler(async (event) => listBackups(await requireMember(event, ['coach']), backupPlaces()));
