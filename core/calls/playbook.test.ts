@@ -31,3 +31,25 @@ describe('a formation kept with an order that cannot be obeyed', () => {
     expect(broken.formation('old').ok).toBe(false);
   });
 });
+
+describe('the split of a program', () => {
+  const at = (inches: number, id: string): (number | undefined)[] => {
+    const read = new Playbook([], { splitInches: inches }).formation(id);
+    return read.ok ? ['LT', 'LG', 'C', 'RG', 'RT'].map((seat) => read.value.men.find((m) => m.id === seat)?.x) : [];
+  };
+
+  it('holds in every formation that does not say its own, and the shipped one changes nothing', () => {
+    expect(at(24, 'five-man')).toEqual([-8, -4, 0, 4, 8]);
+    expect(at(36, 'five-man')).toEqual([-10, -5, 0, 5, 10]);
+    expect(at(36, 'goal-line-pair')).toEqual(at(24, 'goal-line-pair'));
+  });
+
+  it('goes with a formation wherever its notation goes, and notation alone says all of it', () => {
+    const wide = new Playbook([], { splitInches: 36 });
+    const text = wide.clauses('formations', 'five-man');
+    expect(text).toContain('split 36in');
+    const [far, near] = [new Playbook().formation(text), wide.formation('LT LG C RG RT')];
+    expect(far.ok && far.value.men.find((m) => m.id === 'RT')!.x).toBe(10);
+    expect(near.ok && near.value.men.find((m) => m.id === 'RT')!.x).toBe(8);
+  });
+});
