@@ -84,7 +84,8 @@ export default defineNuxtConfig({
       headers: { 'content-security-policy': "default-src 'none'; script-src 'self' 'unsafe-eval'; connect-src 'none'" },
     },
   },
-  nitro: { esbuild: { options: { target: 'node20' } } },
+  // Files of the page go out packed.
+  nitro: { esbuild: { options: { target: 'node20' } }, compressPublicAssets: { gzip: true, brotli: false } },
   typescript: { strict: true },
   vite: {
     worker: {

@@ -1,6 +1,7 @@
 import { mkdir, readdir } from 'node:fs/promises';
 import { FileStore } from '@tus/file-store';
-import { MemoryLocker, Server, type Upload } from '@tus/server';
+import type { Locker } from '@tus/utils';
+import { Server, type Upload } from '@tus/server';
 import * as z from 'zod';
 import { findUnkeepable } from '#core/model/keepable';
 import { FilmKindSchema } from '#core/model/film';
@@ -45,14 +46,16 @@ const GIVEN_UP_AFTER = 14 * 24 * 3600 * 1000;
 const storeOf = ({ arriving }: FilmPlaces): FileStore =>
   new FileStore({ directory: arriving, expirationPeriodInMilliseconds: GIVEN_UP_AFTER });
 
-/** One process sees to one upload at a time. */
-const locker = new MemoryLocker();
-
 /** Who may send the rest of an upload: members of the program its name begins with. */
 const belongsTo = ({ programId }: Member, upload: string): boolean => upload.startsWith(`p${programId}-`);
 
 /** Takes uploads of one member by the resumable protocol; `arrived` is told of every film that is whole. */
-export function uploadServer(member: Member, places: FilmPlaces, arrived: (film: number) => Promise<void>): Server {
+export function uploadServer(
+  member: Member,
+  places: FilmPlaces,
+  locker: Locker,
+  arrived: (film: number) => Promise<void>,
+): Server {
   return new Server({
     path: UPLOAD_PATH,
     relativeLocation: true,

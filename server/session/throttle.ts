@@ -1,28 +1,27 @@
 import type { H3Event } from 'h3';
-import { RateLimiterMemory } from 'rate-limiter-flexible';
+import type { Sequelize } from 'sequelize';
+import { database } from '../db/database';
+import { limitsOn, type Limits } from './limits';
 
-/** Tries a minute for one address from one machine, and for all addresses from that machine; whoever is over waits a minute. */
-const TRIES = 10;
-const TRIES_FROM_ONE_MACHINE = 60;
-const one = new RateLimiterMemory({ points: TRIES, duration: 60, blockDuration: 60 });
-const all = new RateLimiterMemory({ points: TRIES_FROM_ONE_MACHINE, duration: 60, blockDuration: 60 });
+let kept: { db: Sequelize; limits: Limits } | null = null;
+async function limits(): Promise<Limits> {
+  const db = await database();
+  if (kept?.db !== db) kept = { db, limits: limitsOn(db) };
+  return kept.limits;
+}
 
 const machine = (event: H3Event): string => getRequestIP(event) ?? 'unknown';
-const keyOf = (event: H3Event, email: string): string => `${machine(event)} ${email.trim().toLowerCase()}`;
+const plain = (what: string): string => what.trim().toLowerCase();
 
-/** Counts a try before its password is looked at, so that many at once are counted too; 429 with the seconds to wait. */
-export async function takeTry(event: H3Event, email: string): Promise<void> {
-  try {
-    await all.consume(machine(event));
-    await one.consume(keyOf(event, email));
-  } catch (refused) {
-    const wait = Math.ceil((refused as { msBeforeNext: number }).msBeforeNext / 1000);
-    throw createError({ statusCode: 429, message: `Too many tries. Try again in ${wait} seconds.` });
-  }
+/** Counts a try at something that can be guessed; 429 with the seconds to wait. */
+export async function takeTry(event: H3Event, what: string): Promise<void> {
+  const wait = await (await limits()).take(machine(event), plain(what));
+  if (wait === null) return;
+  const seconds = Math.ceil(wait / 1000);
+  setResponseHeader(event, 'Retry-After', seconds);
+  throw createError({ statusCode: 429, message: `Too many tries. Try again in ${seconds} seconds.` });
 }
 
 /** Whoever got in has not been guessing. */
-export async function forgetTries(event: H3Event, email: string): Promise<void> {
-  await one.delete(keyOf(event, email));
-  await all.reward(machine(event));
-}
+export const forgetTries = async (event: H3Event, what: string): Promise<void> =>
+  (await limits()).forget(machine(event), plain(what));

@@ -41,6 +41,7 @@ describe('migrations', () => {
       'memberships',
       'players',
       'programs',
+      'rate_limits',
       'seasons',
       'sessions',
       'snap_findings',

@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest';
 import { FilmRow, GameRow } from '../../server/db/models';
 import { placesIn, type FilmPlaces } from '../../server/film/places';
+import { PostgresLocker } from '../../server/film/upload-locks';
 import { noteLeftOver, uploadServer, UPLOAD_PATH } from '../../server/film/uploads';
 import type { Member } from '../../server/session/member';
 import { folder } from './film-files';
@@ -24,7 +25,10 @@ let arrived: number[] = [];
 /** The server as a process that has just started: nothing but files and the database is left of the one before. */
 async function start(at: FilmPlaces = places): Promise<void> {
   server = createServer((request, response) => {
-    void uploadServer(asking, at, async (film) => void arrived.push(film)).handle(request, response);
+    void uploadServer(asking, at, new PostgresLocker(db.url), async (film) => void arrived.push(film)).handle(
+      request,
+      response,
+    );
   });
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
   url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;

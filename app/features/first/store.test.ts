@@ -34,9 +34,24 @@ describe('the first steps', () => {
     first.go('men');
     expect(first.at).toBe('men');
     await first.take('men');
-    expect(first.at).toBe('play');
+    expect(first.at).toBe('grade');
     for (const { id } of STEPS) await first.take(id);
     expect([first.isFresh, program.begun!.length]).toEqual([false, STEPS.length]);
+  });
+
+  it('are taken as fast as anybody taps: none is lost, and one that could not be kept is shown again', async () => {
+    const [first, playbook] = [useFirst(), usePlaybook()];
+    server.slow();
+    const taps = [first.take('play')];
+    expect(first.at).toBe('see');
+    taps.push(first.take('see'), first.togglePlay('power'), first.togglePlay('duo'));
+    await vi.waitFor(() => expect(server.asked.some((a) => a.what === 'PUT /api/program')).toBe(true));
+    server.answer();
+    expect(await Promise.all(taps)).toEqual([true, true, true, true]);
+    expect([program.begun, program.plays, first.at]).toEqual([['play', 'see'], ['power', 'duo'], 'words']);
+    server.down();
+    expect(await first.take('words')).toBe(false);
+    expect([first.at, playbook.program.begun]).toEqual(['words', ['play', 'see']]);
   });
 
   it('are not asked of a program that never had them', async () => {

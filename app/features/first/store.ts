@@ -2,6 +2,7 @@ import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import { usePlaybook } from '~/features/playbook/store';
 import { attempting } from '~/features/session/attempt';
+import { inTurn } from '~/features/session/in-turn';
 import { request } from '~/features/session/request';
 import { shortName, textWithHeader } from '~/features/playbook/keep';
 import { STEPS, type StepId } from './steps';
@@ -11,6 +12,7 @@ export const useFirst = defineStore('first', () => {
   const playbook = usePlaybook();
   const problem = ref('');
   const attempt = attempting(problem);
+  const turn = inTurn();
   const done = computed<readonly string[]>(() => playbook.program.begun ?? []);
   /** A program that was just made, with steps still to take; one of an older build never is. */
   const isFresh = computed(() => playbook.program.begun !== undefined && STEPS.some((s) => !done.value.includes(s.id)));
@@ -21,21 +23,26 @@ export const useFirst = defineStore('first', () => {
     chosen.value = id;
   };
 
-  /** Takes a step, or leaves it as it ships; on to the next that is open. */
-  const take = (id: StepId): Promise<boolean> =>
-    attempt(async () => {
-      await playbook.changeProgram({ begun: [...new Set([...done.value, id])] });
-      chosen.value = null;
-    });
+  /** Takes a step, or leaves it as it ships; on to the next that is open at once, and back to it when it could not be kept. */
+  async function take(id: StepId): Promise<boolean> {
+    const after = STEPS.findIndex((s) => s.id === id) + 1;
+    const open = (s: { id: StepId }): boolean => s.id !== id && !done.value.includes(s.id);
+    chosen.value = (STEPS.slice(after).find(open) ?? STEPS.find(open))?.id ?? null;
+    const kept = await turn(() => attempt(() => playbook.changeProgram({ begun: [...new Set([...done.value, id])] })));
+    if (!kept) chosen.value = id;
+    return kept;
+  }
 
   /** One tap: a play is run from now on, or not any more. */
   const togglePlay = (id: string): Promise<boolean> =>
-    attempt(async () => {
-      const plays = playbook.program.plays ?? [];
-      await playbook.changeProgram({
-        plays: plays.includes(id) ? plays.filter((p) => p !== id) : [...plays, id],
-      });
-    });
+    turn(() =>
+      attempt(async () => {
+        const plays = playbook.program.plays ?? [];
+        await playbook.changeProgram({
+          plays: plays.includes(id) ? plays.filter((p) => p !== id) : [...plays, id],
+        });
+      }),
+    );
 
   /** Writes the next opponent into the schedule and his front into the book; returns the front's id. */
   async function meet(opponent: string, week: number, front: string): Promise<string | null> {

@@ -27,6 +27,7 @@ export async function up(queries: QueryInterface): Promise<void> {
       user_id integer references users(id) on delete set null, what text not null, about text not null default '',
       at timestamptz not null default now());
     create index on audit (program_id, at);
+    create table rate_limits (key varchar(255) primary key, points integer not null default 0, expire bigint);
     create table attendance (program_id integer not null references programs(id) on delete cascade,
       player_id integer not null references players(id) on delete cascade, day date not null,
       here text not null check (here in ('here', 'limited', 'away')), note text not null default '', primary key (player_id, day));
@@ -36,7 +37,7 @@ export async function up(queries: QueryInterface): Promise<void> {
 
 export async function down(queries: QueryInterface): Promise<void> {
   await queries.sequelize.query(`
-    drop table attendance, audit, tickets;
+    drop table attendance, audit, tickets, rate_limits;
     alter table games drop column played_on;
     alter table players drop column seats, drop column defence, drop column left_at, drop column erased_at;
     alter table sessions drop column machine, drop column seen_at;

@@ -1,0 +1,34 @@
+import { randomUUID } from 'node:crypto';
+import { encodingFor, shellOf, type Shell } from '../shell';
+
+/** Says that the page itself is asked for, to be kept. */
+const MAKING = { name: 'x-making-the-page', value: randomUUID() };
+let shell: Promise<Shell> | null = null;
+
+async function make(): Promise<Shell> {
+  const answer = await useNitroApp().localFetch('/', { headers: { [MAKING.name]: MAKING.value } });
+  if (!answer.ok) throw new Error(`the page could not be made: ${answer.status}`);
+  return shellOf(await answer.text(), Object.fromEntries(answer.headers));
+}
+
+/** Is this an address of a place, and not of data or of a file? */
+const isPlace = (path: string): boolean => !/^\/(api|_nuxt|__)/.test(path) && !/\.\w+$/.test(path);
+
+/** Every place begins with the same page: it is made once, packed, and named by what it is, so that a browser that has it asks only whether it is still so. */
+export default defineEventHandler(async (event) => {
+  if (import.meta.dev || (event.method !== 'GET' && event.method !== 'HEAD')) return;
+  if (!isPlace(event.path.split('?')[0]!) || getRequestHeader(event, MAKING.name) === MAKING.value) return;
+  shell ??= make();
+  const page = await shell.catch((problem: unknown) => {
+    shell = null;
+    throw problem;
+  });
+  setResponseHeaders(event, { ...page.headers, etag: page.etag });
+  if (getRequestHeader(event, 'if-none-match') === page.etag) {
+    setResponseStatus(event, 304);
+    return '';
+  }
+  const as = encodingFor(getRequestHeader(event, 'accept-encoding') ?? '');
+  if (as !== 'plain') setResponseHeader(event, 'content-encoding', as);
+  return event.method === 'HEAD' ? '' : page[as];
+});
