@@ -57,6 +57,7 @@ export const ROUTES: Readonly<Record<string, Route>> = {
   'POST /api/session': { who: ANYBODY, body: () => ({ email: 'coach@lanterns.example', password: 'lantern-coach' }) },
   'DELETE /api/session': { who: ANYBODY },
   'PUT /api/session/program': { who: EVERYBODY, body: ({ program }) => ({ id: program }) },
+  'GET /api/metrics': { who: ANYBODY, gone: true },
   'POST /api/begin': { who: ANYBODY, body: () => ({}) },
   'POST /api/tickets/look': { who: ANYBODY, body: () => ({}) },
   'POST /api/tickets/join': { who: ANYBODY, body: () => ({}) },
