@@ -41,6 +41,8 @@ export default defineNuxtConfig({
     /** A bucket for film that several machines share; without one film is in the folder. */
     filmS3: { endpoint: '', region: 'us-east-1', bucket: '' },
     demo: false,
+    /** Stands behind a proxy of one's own that says from whom a request comes. */
+    trustProxy: false,
     /** What opens the figures of a process; none without it. */
     metricsToken: '',
     /** Where backups lie, and the script that makes them. */

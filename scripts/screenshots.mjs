@@ -81,7 +81,6 @@ const SHOTS = [
     async (page) => page.getByRole('button', { name: /^77 Dov Harrow, Technique/ }).click(),
   ],
   ['grading-paper', '/book/grading', 'paper'],
-  ['rules-paper', '/rules', 'paper'],
   [
     'rule-sheet-paper',
     '/rules/power',
@@ -120,12 +119,24 @@ const SHOTS = [
     'board',
     async (page) => page.getByRole('slider').fill('70'),
   ],
-  ['team-paper', '/team', 'paper'],
+  ['team-paper', '/team', 'paper', async (page) => page.getByRole('button', { name: 'How we see a front' }).click()],
   [
     'mending-paper',
     '/walkthrough?play=inside-zone-z1&formation=h-back&front=LE%205%20left;%20N%201%20left;%20T%203%20right;%20RE%205%20right;%20W%2030%20left;%20M%2010%20right;%20S%20(9,%2012)',
     'paper',
     async (page) => page.getByRole('combobox', { name: 'Compare with' }).selectOption({ label: 'Inside zone, pairs' }),
+  ],
+  [
+    'first-steps-paper',
+    '/account',
+    'paper',
+    async (page) => {
+      await page.request.post(`${url}/api/programs`, { data: { name: 'Mossfield Wrens' } });
+      await page.goto(`${url}/first`);
+      await page.getByRole('button', { name: 'What you run' }).click();
+      await page.getByRole('checkbox', { name: 'We run Inside zone, help back side' }).check();
+      await page.waitForTimeout(1500);
+    },
   ],
 ];
 

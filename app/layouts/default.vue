@@ -1,5 +1,7 @@
 <script setup lang="ts">
+import { onKeyStroke } from '@vueuse/core';
 import { computed, ref } from 'vue';
+import { inField } from '~/features/hands/in-field';
 import { attempting } from '~/features/session/attempt';
 import { leave } from '~/features/session/leave';
 import { useFirst } from '~/features/first/store';
@@ -42,6 +44,11 @@ async function changeTo(id: number): Promise<void> {
   window.location.reload();
 }
 
+/** On film `?` lists the keys; everywhere else it says what the words mean. */
+onKeyStroke('?', (event) => {
+  if (inField(event.target) || route.path.startsWith('/film')) return;
+  void navigateTo('/glossary');
+});
 const problem = ref('');
 const goOut = (): Promise<boolean> => attempting(problem)(leave);
 </script>
@@ -58,7 +65,8 @@ const goOut = (): Promise<boolean> => attempting(problem)(leave);
       </ul>
       <div class="foot">
         <p v-if="session.member">
-          {{ session.member.programName }}<br /><NuxtLink to="/account">{{ session.member.userName }}</NuxtLink>
+          <template v-if="session.programs.length < 2">{{ session.member.programName }}<br /></template
+          ><NuxtLink to="/account">{{ session.member.userName }}</NuxtLink>
         </p>
         <select
           v-if="session.programs.length > 1"
@@ -68,6 +76,7 @@ const goOut = (): Promise<boolean> => attempting(problem)(leave);
         >
           <option v-for="p in session.programs" :key="p.id" :value="p.id">{{ p.name }}</option>
         </select>
+        <NuxtLink to="/glossary">What words mean</NuxtLink>
         <button class="plain" type="button" @click="theme = theme === 'paper' ? 'board' : 'paper'">
           {{ theme === 'paper' ? 'Dark board' : 'Light paper' }}
         </button>
@@ -120,6 +129,11 @@ nav li a.here {
   padding: 0 12px 0 16px;
   display: grid;
   gap: 8px;
+  font-size: 12px;
+}
+.foot select {
+  width: 100%;
+  min-width: 0;
   font-size: 12px;
 }
 .foot a,

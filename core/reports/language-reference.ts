@@ -3,7 +3,8 @@ import { BUMPS, COVER_NAMES, ENTRIES, SCHEME_STEPS, TEMPOS, THROWS, TRACKS } fro
 import { WORDS } from '../vocabulary/index';
 import { PHRASE_KINDS, type PhraseKind, type Saying } from '../vocabulary/word';
 
-const TITLES: Record<PhraseKind, string> = {
+/** What the kinds of phrases are called. */
+export const PHRASE_TITLES: Record<PhraseKind, string> = {
   condition: 'Conditions',
   target: 'Defenders',
   qualifier: 'Narrowing a defender down',
@@ -17,7 +18,7 @@ const TITLES: Record<PhraseKind, string> = {
 };
 
 /** A template as a reader sees it: slots by name, optional ones in brackets. */
-const show = (text: string): string =>
+export const showTemplate = (text: string): string =>
   text
     .replace(/\[?\{(\w+):(\w+)[!=-]?\}\]?/g, (whole, name: string, kind: string) => {
       const what = kind in KIND_NAMES ? kind : kind === 'dir' || kind === 'wing' ? 'side' : name;
@@ -27,10 +28,10 @@ const show = (text: string): string =>
 
 function section(kind: PhraseKind): string[] {
   const rows = Object.values<Saying>(WORDS[kind]).map((w) => {
-    const forms = [...w.says, ...(w.denies ?? [])].map(show).join('<br>');
+    const forms = [...w.says, ...(w.denies ?? [])].map(showTemplate).join('<br>');
     return `| ${forms}${w.subject ? `<br>(as subject: ${w.subject})` : ''} | ${w.help} |`;
   });
-  return [`## ${TITLES[kind]}`, '', '| said | meaning |', '| --- | --- |', ...rows, ''];
+  return [`## ${PHRASE_TITLES[kind]}`, '', '| said | meaning |', '| --- | --- |', ...rows, ''];
 }
 
 /** The reference of the rule language as Markdown, made from the vocabulary itself. */

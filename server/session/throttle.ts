@@ -10,7 +10,9 @@ async function limits(): Promise<Limits> {
   return kept.limits;
 }
 
-const machine = (event: H3Event): string => getRequestIP(event) ?? 'unknown';
+/** Behind a proxy of one's own everybody comes from the proxy: only then is believed what it says of them. */
+const machine = (event: H3Event): string =>
+  getRequestIP(event, { xForwardedFor: useRuntimeConfig().trustProxy }) ?? 'unknown';
 const plain = (what: string): string => what.trim().toLowerCase();
 
 /** Counts a try at something that can be guessed; 429 with the seconds to wait. */

@@ -27,6 +27,7 @@ for (const theme of ['paper', 'board'] as const) {
     '/team/words',
     '/team/record',
     '/account',
+    '/glossary',
     '/first',
     '/begin',
     '/join',

@@ -37,7 +37,7 @@ const about = (id: string): string => {
         :aria-pressed="f === family"
         @click="family = f"
       >
-        {{ f }}<span v-if="count(f)" class="soft"> {{ count(f) }}</span>
+        {{ count(f) ? `${f}, ${count(f)}` : f }}
       </button>
       <label class="soft"
         >all against

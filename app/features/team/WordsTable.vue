@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue';
 import { usePlaybook } from '~/features/playbook/store';
 import type { ProgramBody } from '#core/model/program';
-import { CALL_MEANINGS, SHIPPED_CALL_WORDS, type CallMeaning } from '#core/model/call-words';
+import { CALL_MEANINGS, CALL_SAYS, SHIPPED_CALL_WORDS, type CallMeaning } from '#core/model/call-words';
 
 type Words = NonNullable<ProgramBody['callWords']>;
 const emit = defineEmits<{ change: [words: Words] }>();
@@ -12,17 +12,6 @@ const words = computed<Words>(
   () => playbook.program.callWords ?? { active: 'Everyday', sets: { Everyday: SHIPPED_CALL_WORDS } },
 );
 const names = computed(() => Object.keys(words.value.sets).sort((a, b) => a.localeCompare(b)));
-const MEANS: Record<CallMeaning, string> = {
-  loaded: 'two or more on the guard or wider',
-  light: 'fewer than that',
-  mike: 'who the Mike is ({id} is his letter)',
-  pair: 'we double him',
-  gone: 'I fill back for the puller',
-  solo: 'I go alone to the next level',
-  share: 'we two have those two until one of them shows inside',
-  headUp: 'tackle to the end: somebody is head-up on me',
-  clear: 'tackle to the end: nobody is head-up on me',
-};
 
 const set = (name: string, meaning: CallMeaning, word: string): void =>
   emit('change', {
@@ -62,12 +51,12 @@ function addSet(): void {
       </thead>
       <tbody>
         <tr v-for="m in CALL_MEANINGS" :key="m">
-          <th scope="row">{{ MEANS[m] }}</th>
+          <th scope="row">{{ CALL_SAYS[m] }}</th>
           <td v-for="n in names" :key="n">
             <input
               :value="words.sets[n]![m]"
               maxlength="30"
-              :aria-label="`${MEANS[m]}, ${n}`"
+              :aria-label="`${CALL_SAYS[m]}, ${n}`"
               @change="set(n, m, ($event.target as HTMLInputElement).value)"
             />
           </td>
