@@ -5,7 +5,7 @@ import { findIn, glossary } from './glossary';
 
 const groups = glossary({
   words: { ...SHIPPED_CALL_WORDS, pair: 'Lighthouse' },
-  faults: [{ id: 'own-heels', name: 'heels click', part: 'first step' }],
+  faults: [{ id: 'own-heels', name: 'heels click', part: 'first step', blocks: [] }],
 });
 
 describe('the glossary', () => {
