@@ -21,15 +21,16 @@ export async function logIn(email: string, password: string): Promise<{ id: numb
 let unknown: string | null = null;
 const unknownHash = async (): Promise<string> => (unknown ??= await hashPassword('nobody'));
 
-/** The key that locks what a user leaves on machines he logs out of; made once. */
-export async function deviceKeyOf(userId: number): Promise<string> {
+/** What an account is beside its name: whether it keeps this installation, and the key that locks what it leaves on machines, made once. */
+export async function accountOf(userId: number): Promise<{ keeper: boolean; deviceKey: string }> {
+  const read = async (): Promise<UserRow> => (await UserRow.findByPk(userId, { attributes: ['keeper', 'deviceKey'] }))!;
+  const user = await read();
+  if (user.deviceKey) return { keeper: user.keeper, deviceKey: user.deviceKey };
   const fresh = randomBytes(32).toString('hex');
+  // Whoever else is making one just now may have been faster.
   await UserRow.update({ deviceKey: fresh }, { where: { id: userId, deviceKey: null } });
-  return (await UserRow.findByPk(userId, { attributes: ['deviceKey'] }))!.deviceKey!;
+  return { keeper: user.keeper, deviceKey: (await read()).deviceKey! };
 }
-
-/** Does he keep this installation? */
-export const isKeeper = async (userId: number): Promise<boolean> => (await UserRow.findByPk(userId))?.keeper ?? false;
 
 /** Programs a user belongs to. */
 export async function programsOf(userId: number): Promise<{ id: number; name: string; role: string }[]> {

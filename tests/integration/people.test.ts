@@ -9,7 +9,14 @@ import { machineOf } from '../../server/session/machine';
 import { findMember, type Member } from '../../server/session/member';
 import { findSession, startSession } from '../../server/session/sessions';
 import { hashOf } from '../../server/session/tickets';
-import { changePassword, endOwnSession, logIn, ownSessions, programsOf } from '../../server/usecases/accounts';
+import {
+  accountOf,
+  changePassword,
+  endOwnSession,
+  logIn,
+  ownSessions,
+  programsOf,
+} from '../../server/usecases/accounts';
 import { listAudit } from '../../server/usecases/audited';
 import { begin, beginAnother, canBegin, leaveDemo, visitDemo } from '../../server/usecases/begin';
 import {
@@ -247,6 +254,16 @@ describe('a password', () => {
     const { token } = await invite(coach, invitation('assistant'));
     expect(await statusOf(resetPassword(token, 'any long password'))).toBe(404);
     expect(await askForReset('nobody@club.example')).toBeNull();
+  });
+});
+
+describe('an account', () => {
+  it('has one key for the machines it leaves, however many ask for it at once, and another than anybody else', async () => {
+    const member = await joinAs('assistant', 'Odile');
+    const keys = await Promise.all(Array.from({ length: 6 }, () => accountOf(member.userId)));
+    expect(new Set(keys.map((k) => k.deviceKey)).size).toBe(1);
+    expect(keys[0]).toMatchObject({ keeper: false, deviceKey: expect.stringMatching(/^[0-9a-f]{64}$/) });
+    expect((await accountOf(coach.userId)).deviceKey).not.toBe(keys[0]!.deviceKey);
   });
 });
 

@@ -26,6 +26,8 @@ const without = computed(() => {
   const taken = [...people.found.people, ...people.found.waiting].map((p) => p.playerId);
   return roster.players.filter((p) => !p.left && !taken.includes(p.id));
 });
+/** Whom somebody can be: himself as he is, or one who has no account yet. */
+const menFor = (p: Person) => roster.players.filter((m) => m.id === p.playerId || without.value.includes(m));
 async function invite(): Promise<void> {
   const player = role.value === 'player' ? playerId.value : null;
   const invitation = { role: role.value, name: name.value.trim(), email: email.value.trim(), playerId: player };
@@ -74,7 +76,18 @@ const mine = ({ id }: Person): boolean => id === session.member?.userId;
                     <option v-for="r in ROLE_IDS" :key="r" :value="r">{{ ROLES[r].name }}</option>
                   </select>
                 </td>
-                <td>{{ manOf(p.playerId) || '–' }}</td>
+                <td>
+                  <select
+                    v-if="p.role === 'player'"
+                    :value="p.playerId ?? ''"
+                    :aria-label="`Which man ${p.name} is`"
+                    @change="people.change(p, 'player', Number(($event.target as HTMLSelectElement).value) || null)"
+                  >
+                    <option value="">nobody yet</option>
+                    <option v-for="m in menFor(p)" :key="m.id" :value="m.id">{{ m.number }} {{ m.name }}</option>
+                  </select>
+                  <template v-else>–</template>
+                </td>
                 <td>{{ mine(p) ? 'you' : seen(p) }}</td>
                 <td class="acts">
                   <template v-if="!mine(p)">
