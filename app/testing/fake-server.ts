@@ -1,20 +1,14 @@
 import { vi } from 'vitest';
 import type { BookShelf } from '#core/calls/playbook';
 import { readTree } from '#core/language/read';
+import { failWith, steered, type Steering } from './steer';
 import type { OwnDocument } from '~/features/playbook/store';
 
 /** The server as the stores see it, in memory: it can be down, slow, or refuse. */
-export interface FakeServer {
+export interface FakeServer extends Steering {
   /** The text kept under a short name; `null` when there is none. */
   kept(shelf: BookShelf, slug: string): string | null;
   count(shelf: BookShelf): number;
-  down(): void;
-  up(): void;
-  /** The next request is refused with this answer. */
-  refuse(status: number, message: string): void;
-  /** Requests wait until `answer` is called. */
-  slow(): void;
-  answer(): void;
   /** What was asked for, in order: "PUT /api/program". */
   readonly asked: readonly string[];
 }
@@ -32,14 +26,10 @@ interface Body {
 export function serve(): FakeServer {
   let documents: OwnDocument[] = [];
   let program: object = {};
-  let reachable = true;
-  let refusal: { status: number; message: string } | null = null;
-  let waiting: (() => void)[] | null = null;
+  const { steering, pass } = steered();
   const asked: string[] = [];
 
-  const fail = (status: number | undefined, message: string): never => {
-    throw Object.assign(new Error(message), { status, data: { message } });
-  };
+  const fail = failWith;
   const change = (id: number, to: Partial<OwnDocument>): void => {
     documents = documents.map((d) => (d.id === id ? { ...d, ...to } : d));
   };
@@ -77,11 +67,7 @@ export function serve(): FakeServer {
 
   vi.stubGlobal('$fetch', async (url: string, { method = 'GET', body = {} }: { method?: string; body?: Body } = {}) => {
     asked.push(`${method} ${url}`);
-    if (waiting) await new Promise<void>((resolve) => waiting!.push(resolve));
-    if (!reachable) fail(undefined, 'connection refused');
-    const refused = refusal;
-    refusal = null;
-    if (refused) fail(refused.status, refused.message);
+    await pass();
     return structuredClone(answerTo(method, url, body));
   });
 
@@ -89,14 +75,6 @@ export function serve(): FakeServer {
     asked,
     kept: (shelf, slug) => documents.find((d) => d.shelf === shelf && d.slug === slug)?.text ?? null,
     count: (shelf) => documents.filter((d) => d.shelf === shelf).length,
-    down: () => void (reachable = false),
-    up: () => void (reachable = true),
-    refuse: (status, message) => void (refusal = { status, message }),
-    slow: () => void (waiting = []),
-    answer: () => {
-      const held = waiting ?? [];
-      waiting = null;
-      for (const go of held) go();
-    },
+    ...steering,
   };
 }

@@ -46,7 +46,7 @@ const ago = (at: string): string => formatDistanceToNow(new Date(at), { addSuffi
     </header>
     <p v-if="account.problem" class="page-problem" role="alert">{{ account.problem }}</p>
     <p v-if="account.notice" class="page-notice" role="status">{{ account.notice }}</p>
-    <div class="parts">
+    <div class="page-parts">
       <section aria-label="Name and password">
         <h2>Name and password</h2>
         <form @submit.prevent="account.changeName(name)">
@@ -102,11 +102,8 @@ const ago = (at: string): string => formatDistanceToNow(new Date(at), { addSuffi
 </template>
 
 <style scoped>
-.parts {
-  padding: 16px 20px 40px;
-  display: grid;
+.page-parts {
   grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
-  gap: 26px 40px;
 }
 section,
 form {

@@ -40,20 +40,14 @@ const isLast = computed(() => step.value.id === STEPS.at(-1)!.id);
       </p>
     </header>
     <p v-if="first.problem" class="page-problem" role="alert">{{ first.problem }}</p>
-    <div class="parts">
-      <nav aria-label="Steps">
-        <button
-          v-for="(s, i) in STEPS"
-          :key="s.id"
-          class="plain"
-          type="button"
-          :aria-current="s.id === first.at ? 'step' : undefined"
-          @click="first.go(s.id)"
-        >
-          <span class="tick" aria-hidden="true">{{ first.done.includes(s.id) ? '✓' : i + 1 }}</span> {{ s.name }}
-          <span class="visually-hidden">{{ first.done.includes(s.id) ? 'taken' : '' }}</span>
-        </button>
-      </nav>
+    <div class="page-parts">
+      <SideChoice
+        :model-value="first.at"
+        :items="STEPS"
+        :done="first.done"
+        label="Steps"
+        @update:model-value="first.go($event as StepId)"
+      />
       <section :aria-label="step.name">
         <h2 class="name">{{ step.name }}</h2>
         <component :is="BODIES[first.at]" />
@@ -69,31 +63,8 @@ const isLast = computed(() => step.value.id === STEPS.at(-1)!.id);
 </template>
 
 <style scoped>
-.parts {
-  padding: 14px 20px 40px;
-  display: grid;
+.page-parts {
   grid-template-columns: 190px minmax(0, 1fr);
-  gap: 20px 32px;
-  align-items: start;
-}
-nav {
-  display: grid;
-  gap: 2px;
-}
-nav button {
-  padding: 6px 8px;
-  border-left: 3px solid transparent;
-  color: var(--soft);
-}
-nav button[aria-current] {
-  border-color: var(--violet);
-  background: var(--wash);
-  color: var(--ink);
-  font-weight: 650;
-}
-.tick {
-  display: inline-block;
-  width: 18px;
 }
 section {
   display: grid;
@@ -108,10 +79,5 @@ section {
   display: flex;
   gap: 18px;
   align-items: baseline;
-}
-@media (max-width: 800px) {
-  .parts {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

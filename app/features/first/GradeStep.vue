@@ -8,19 +8,9 @@ onMounted(() => void grading.loadSeason());
 </script>
 
 <template>
-  <div class="step">
-    <p v-if="grading.problem" class="problem" role="alert">{{ grading.problem }}</p>
+  <div class="page-step">
+    <p v-if="grading.problem" class="page-problem" role="alert">{{ grading.problem }}</p>
     <RubricChoice />
     <p class="soft">A grade keeps the rubric it was given with, so you can change it during a season.</p>
   </div>
 </template>
-
-<style scoped>
-.step {
-  display: grid;
-  gap: 10px;
-}
-.problem {
-  color: var(--broken);
-}
-</style>

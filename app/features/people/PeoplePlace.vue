@@ -49,10 +49,10 @@ const mine = ({ id }: Person): boolean => id === session.member?.userId;
     />
     <p v-if="people.problem" class="page-problem" role="alert">{{ people.problem }}</p>
     <p v-if="people.notice" class="page-notice" role="status">{{ people.notice }}</p>
-    <div class="parts">
+    <div class="page-parts">
       <section aria-label="People">
-        <div class="scroller">
-          <table aria-label="People">
+        <div class="page-scroller">
+          <table class="page-table" aria-label="People">
             <thead>
               <tr>
                 <th scope="col">Name</th>
@@ -137,12 +137,8 @@ const mine = ({ id }: Person): boolean => id === session.member?.userId;
 </template>
 
 <style scoped>
-.parts {
-  padding: 14px 20px 40px;
-  display: grid;
+.page-parts {
   grid-template-columns: minmax(0, 1fr) 260px;
-  gap: 20px 40px;
-  align-items: start;
 }
 section {
   display: grid;
@@ -159,41 +155,23 @@ label {
   font-weight: 600;
   gap: 2px;
 }
-.scroller {
-  overflow-x: auto;
-}
-table {
-  border-collapse: collapse;
+.page-table {
   width: 100%;
 }
-th,
-td {
-  text-align: left;
-  padding: 6px 14px 6px 0;
+td,
+th {
   border-bottom: 1px solid var(--rule);
   vertical-align: baseline;
-}
-tbody th {
-  font-weight: 600;
 }
 tbody th .soft {
   font-weight: 400;
   font-size: 13px;
   display: block;
 }
-thead th {
-  font-size: 12px;
-  color: var(--soft);
-}
 .acts {
   white-space: nowrap;
 }
 .acts button + button {
   margin-left: 14px;
-}
-@media (max-width: 800px) {
-  .parts {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

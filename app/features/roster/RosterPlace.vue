@@ -75,13 +75,13 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
         <p v-for="o in l.others" :key="o.id" class="soft">{{ o.number }} {{ o.name }}</p>
       </div>
     </section>
-    <div class="parts">
+    <div class="page-parts">
       <section v-if="roster.players.length" aria-label="Roster">
         <input v-model="filter" class="field" type="search" placeholder="find a man" aria-label="Find a man" />
-        <div class="scroller">
-          <fieldset :disabled="!session.staff">
+        <div>
+          <fieldset class="page-scroller" :disabled="!session.staff">
             <legend class="visually-hidden">Roster</legend>
-            <table aria-label="Roster">
+            <table class="page-table" aria-label="Roster">
               <thead>
                 <tr>
                   <th scope="col">No.</th>
@@ -174,38 +174,15 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
   border-bottom: 1px solid var(--rule);
   font-size: 13px;
 }
-.parts {
-  padding: 14px 20px 40px;
-  display: grid;
+.page-parts {
   grid-template-columns: minmax(0, 3fr) minmax(260px, 2fr);
-  gap: 20px 40px;
-  align-items: start;
 }
-.parts > :only-child {
+.page-parts > :only-child {
   grid-column: 1 / -1;
 }
-fieldset {
-  border: 0;
-  margin: 0;
-  padding: 0;
-  min-width: 0;
-}
-.scroller {
-  overflow-x: auto;
-}
-table {
-  border-collapse: collapse;
+.page-table {
   width: 100%;
   margin-top: 8px;
-}
-th,
-td {
-  text-align: left;
-  padding: 2px 10px 2px 0;
-}
-thead th {
-  font-size: 12px;
-  color: var(--soft);
 }
 td input {
   width: 100%;
@@ -228,9 +205,6 @@ td button {
   font-size: 13px;
 }
 @media (max-width: 900px) {
-  .parts {
-    grid-template-columns: minmax(0, 1fr);
-  }
   .line {
     grid-template-columns: repeat(3, minmax(0, 1fr));
   }

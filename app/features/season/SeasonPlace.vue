@@ -37,11 +37,11 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
     />
     <p v-if="season.problem" class="page-problem" role="alert">{{ season.problem }}</p>
     <p v-if="season.notice" class="page-notice" role="status">{{ season.notice }}</p>
-    <div class="parts">
+    <div class="page-parts">
       <section aria-label="Schedule">
-        <fieldset :disabled="!session.staff">
+        <fieldset class="page-scroller" :disabled="!session.staff">
           <legend class="visually-hidden">Schedule</legend>
-          <table aria-label="Schedule">
+          <table class="page-table" aria-label="Schedule">
             <thead>
               <tr>
                 <th scope="col">Week</th>
@@ -150,18 +150,8 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
 </template>
 
 <style scoped>
-.parts {
-  padding: 14px 20px 40px;
-  display: grid;
+.page-parts {
   grid-template-columns: minmax(0, 1fr) 280px;
-  gap: 20px 40px;
-  align-items: start;
-}
-fieldset {
-  border: 0;
-  margin: 0;
-  padding: 0;
-  overflow-x: auto;
 }
 section,
 form {
@@ -173,24 +163,7 @@ label {
   font-size: 13px;
   font-weight: 600;
 }
-table {
-  border-collapse: collapse;
-}
-th,
-td {
-  text-align: left;
-  padding: 2px 14px 2px 0;
-}
-thead th {
-  font-size: 12px;
-  color: var(--soft);
-}
 .week {
   width: 62px;
-}
-@media (max-width: 800px) {
-  .parts {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

@@ -13,6 +13,7 @@ import { WAYS } from './ways';
 /** How this team sees and does it, a group at a time, beside a picture of what it comes to. */
 const session = useSession();
 const { problem, notice, change } = useChanging();
+const SPEEDS = { id: 'speeds', name: 'How fast our men are' };
 const open = ref(WAYS[0]!.id);
 const set = (settings: Settings): Promise<boolean> => change({ settings }, 'That is in force.');
 </script>
@@ -29,22 +30,8 @@ const set = (settings: Settings): Promise<boolean> => change({ settings }, 'That
     />
     <p v-if="problem" class="page-problem" role="alert">{{ problem }}</p>
     <p v-if="notice" class="page-notice" role="status">{{ notice }}</p>
-    <div class="parts">
-      <nav aria-label="Groups">
-        <button
-          v-for="g in WAYS"
-          :key="g.id"
-          class="plain"
-          type="button"
-          :aria-current="open === g.id"
-          @click="open = g.id"
-        >
-          {{ g.name }}
-        </button>
-        <button class="plain" type="button" :aria-current="open === 'speeds'" @click="open = 'speeds'">
-          How fast our men are
-        </button>
-      </nav>
+    <div class="page-parts">
+      <SideChoice v-model="open" :items="[...WAYS, SPEEDS]" label="Groups" />
       <fieldset :disabled="!session.coach">
         <legend class="visually-hidden">The team’s ways</legend>
         <template v-for="g in WAYS" :key="g.id">
@@ -53,7 +40,10 @@ const set = (settings: Settings): Promise<boolean> => change({ settings }, 'That
             <AliasList v-if="g.id === 'see'" @change="set" />
           </template>
         </template>
-        <SpeedTable v-if="open === 'speeds'" @change="(settings) => change({ settings }, 'The speeds are in force.')" />
+        <SpeedTable
+          v-if="open === SPEEDS.id"
+          @change="(settings) => change({ settings }, 'The speeds are in force.')"
+        />
       </fieldset>
       <WaysPicture :scheme="open === 'see' ? null : open === 'throw' ? 'pro-half-slide' : 'power'" />
     </div>
@@ -61,37 +51,13 @@ const set = (settings: Settings): Promise<boolean> => change({ settings }, 'That
 </template>
 
 <style scoped>
-.parts {
-  padding: 14px 20px 40px;
-  display: grid;
+.page-parts {
   grid-template-columns: 150px minmax(280px, 1fr) minmax(300px, 1.1fr);
-  gap: 20px 32px;
-  align-items: start;
-}
-nav {
-  display: grid;
-  gap: 2px;
-}
-nav button {
-  padding: 6px 8px;
-  border-left: 3px solid transparent;
-  color: var(--soft);
-}
-nav button[aria-current='true'] {
-  border-color: var(--violet);
-  background: var(--wash);
-  color: var(--ink);
-  font-weight: 650;
 }
 fieldset {
   border: 0;
   margin: 0;
   padding: 0;
   min-width: 0;
-}
-@media (max-width: 1000px) {
-  .parts {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>
