@@ -76,7 +76,7 @@ const goOut = (): Promise<boolean> => attempting(problem)(leave);
         >
           <option v-for="p in session.programs" :key="p.id" :value="p.id">{{ p.name }}</option>
         </select>
-        <NuxtLink to="/glossary">What words mean</NuxtLink>
+        <NuxtLink to="/glossary">Glossary</NuxtLink>
         <button class="plain" type="button" @click="theme = theme === 'paper' ? 'board' : 'paper'">
           {{ theme === 'paper' ? 'Dark board' : 'Light paper' }}
         </button>

@@ -4,9 +4,9 @@ export interface Steering {
   up(): void;
   /** The next request is refused with this answer. */
   refuse(status: number, message: string): void;
-  /** Requests wait until `answer` is called. */
+  /** Requests wait until `answer` is called, in the order they came or the last first. */
   slow(): void;
-  answer(): void;
+  answer(lastFirst?: 'last first'): void;
 }
 
 /** A failure as requests meet it: with a status when the server answered at all. */
@@ -25,8 +25,8 @@ export function steered(): { steering: Steering; pass: () => Promise<void> } {
       up: () => void (reachable = true),
       refuse: (status, message) => void (refusal = { status, message }),
       slow: () => void (waiting = []),
-      answer: () => {
-        const held = waiting ?? [];
+      answer: (lastFirst) => {
+        const held = lastFirst ? (waiting ?? []).reverse() : (waiting ?? []);
         waiting = null;
         for (const go of held) go();
       },

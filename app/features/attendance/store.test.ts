@@ -58,7 +58,7 @@ describe('who is here', () => {
     server.slow();
     const slow = attendance.open('2026-11-24');
     const next = attendance.open('2026-11-25');
-    server.answer();
+    server.answer('last first');
     await Promise.all([slow, next]);
     expect([attendance.day, attendance.says]).toEqual(['2026-11-25', 'nothing written down yet']);
   });

@@ -284,6 +284,7 @@ describe('somebody logs out', () => {
     const first = leaving(3, right);
     await give(first, 'LT', LATE);
     await first.lock();
+    expect(await (await openBox()).unseal(4, wrong)).toBe(0);
     expect(await (await openBox()).unseal(3, wrong)).toBe(1);
     expect(await (await openBox()).unseal(3, right)).toBe(0);
     expect((await (await openBox()).all({ programId: 1, userId: 3 })).marks).toHaveLength(1);

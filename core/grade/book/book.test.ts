@@ -114,6 +114,7 @@ describe('what speaks for a play', () => {
   };
   it.each<[Partial<BookPlay>, string]>([
     [{}, '2nd and 7, gained 1; all did their job'],
+    [{ gain: 0, blocked: null }, '2nd and 7, gained 0'],
     [{ gain: -3, down: 1, distance: 10 }, '1st and 10, lost 3; all did their job'],
     [
       { gain: 12, result: 'touchdown', blocked: false, missed: ['C', 'RG'] },
