@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { wordDiagnostic } from '../diagnostics/wording';
 import { libraryIds, libraryText } from '../library/library';
-import { isAboutHeader, readDocument, readTree } from './read';
+import { isAboutHeader, LONGEST, readDocument, readTree } from './read';
 
 const BODY =
   'family gap\nentry playside A gap\ntrack gap\ntempo power\ncover shoulders\n\ncentre\n  when bananas: climb\n  otherwise: climb\n';
@@ -41,5 +41,22 @@ describe('a header that is not right', () => {
   it('never is one of what ships', () => {
     for (const shelf of ['schemes', 'fronts', 'formations'] as const)
       for (const id of libraryIds(shelf)) expect(told(libraryText(shelf, id)!)).toEqual([]);
+  });
+});
+
+describe('a text nobody would write', () => {
+  const codes = (text: string): unknown[] => readTree(text).diagnostics.map((d) => [d.code, d.span.line]);
+
+  it('is refused before it is read, with the place where it is too long', () => {
+    expect(codes(`scheme long "Long"\nnote ${'x '.repeat(LONGEST.text / 2)}`)).toEqual([['text.too-large', 1]]);
+    expect(codes(`scheme long "Long"\nfamily gap\nnote ${'x'.repeat(LONGEST.line)}`)).toEqual([
+      ['text.line-too-long', 3],
+    ]);
+    expect(readTree(`scheme long "Long"\nnote ${'x'.repeat(LONGEST.line - 5)}`).tree).not.toBeNull();
+  });
+
+  it('is nothing that ships', () => {
+    for (const shelf of ['schemes', 'fronts', 'formations'] as const)
+      for (const id of libraryIds(shelf)) expect(codes(libraryText(shelf, id)!), id).toEqual([]);
   });
 });

@@ -52,6 +52,8 @@ export interface ReadTree<T extends Tree = Tree> {
  * @example readTree('scheme dive "Dive"').tree?.kind // => 'scheme'
  */
 export function readTree(text: string): ReadTree {
+  const tooLong = findTooLong(text);
+  if (tooLong) return { tree: null, diagnostics: [tooLong] };
   const source = readTokens(text);
   const diagnostics = [...source.diagnostics];
   const header = source.lines[0];
@@ -66,6 +68,19 @@ export function readTree(text: string): ReadTree {
       ? { kind: 'scheme' as const, ...base, ...readBody(body, diagnostics) }
       : { kind: found.kind, ...base, clauses: readClauses(body) };
   return { tree, diagnostics };
+}
+
+/** Longer than any rule sheet or sentence a person would write, signs: reading it would hold everybody else up. */
+export const LONGEST = { text: 60_000, line: 1_200 } as const;
+
+function findTooLong(text: string): Diagnostic | null {
+  if (text.length > LONGEST.text)
+    return error('text.too-large', { line: 1, column: 1, endColumn: 1 }, { most: LONGEST.text });
+  const lines = text.split('\n');
+  const at = lines.findIndex((line) => line.length > LONGEST.line);
+  if (at < 0) return null;
+  const span = { line: at + 1, column: LONGEST.line + 1, endColumn: lines[at]!.length + 1 };
+  return error('text.line-too-long', span, { most: LONGEST.line });
 }
 
 const KINDS = ['formation', 'front', 'scheme'] as const satisfies readonly Tree['kind'][];

@@ -34,6 +34,11 @@ test('film comes in byte ranges, to members only', async ({ page }) => {
     100,
     expect.stringMatching(/^bytes 100-199\/\d+$/),
   ]);
+  // Nothing of it is shown again without asking, and the log-out empties what the browser has kept.
+  expect(part.headers()['cache-control']).toBe('private, no-cache');
+  expect((await page.request.delete('/api/session')).headers()['clear-site-data']).toBe('"cache"');
+  expect((await page.request.get(url)).status()).toBe(401);
+  await enter(page, 'coach', '/walkthrough');
   expect((await page.request.get(url, { headers: { Range: 'bytes=99999999-' } })).status()).toBe(416);
   expect((await page.request.get('/api/clips/999999')).status()).toBe(404);
 });

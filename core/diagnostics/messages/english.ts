@@ -4,6 +4,8 @@ export const ENGLISH = {
   'text.header-near':
     'a document starts with "formation", "front" or "scheme", an id and a name in quotes; found {found}: did you mean "{near}"?',
   'text.empty': 'there is nothing in this text',
+  'text.too-large': 'the text is longer than {most} signs',
+  'text.line-too-long': 'this line is longer than {most} signs: divide it into sentences',
   'text.expected': 'expected {expected}; found {found}',
   'text.expected-near': 'expected {expected}; found {found}: did you mean "{near}"?',
   'text.quote': 'this quotation mark is never closed',
