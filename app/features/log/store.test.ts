@@ -19,9 +19,10 @@ interface Body {
   lineup: Lineup;
 }
 const GAME = { id: 1, opponent: 'Fennick Otters', week: 5, published: false, snaps: 2 };
+const MAN = { seats: [], defence: '', left: false };
 const PLAYERS = [
-  { id: 11, name: 'Tallow', number: 72, seat: 'LT' },
-  { id: 12, name: 'Spare', number: 66, seat: '' },
+  { ...MAN, id: 11, name: 'Tallow', number: 72, seat: 'LT' },
+  { ...MAN, id: 12, name: 'Spare', number: 66, seat: '' },
 ];
 
 function answerTo(method: string, url: string, body: Body): unknown {
