@@ -343,6 +343,11 @@ const { naming } = useFilmKeys({
   grid-template-columns: minmax(0, 1fr);
   gap: 10px;
   min-height: 250px;
+  /* The film stays in sight while one goes down through what is marked of a man. */
+  position: sticky;
+  top: -10px;
+  z-index: 2;
+  background: var(--ground);
 }
 .screens.board {
   grid-template-columns: minmax(0, 1fr) minmax(0, 38%);
@@ -366,6 +371,9 @@ const { naming } = useFilmKeys({
   }
   .area {
     padding: 8px;
+  }
+  .screens {
+    position: static;
   }
 }
 </style>
