@@ -55,6 +55,12 @@ module.exports = {
       to: { path: 'node_modules', pathNot: 'node_modules/(zod|fastest-levenshtein|ml-matrix)/' },
     },
     { name: 'app-and-server-apart', severity: 'error', from: { path: '^app/' }, to: { path: '^(server|cli)/' } },
+    {
+      name: 'what-use-cases-stand-on-knows-none-of-them',
+      severity: 'error',
+      from: { path: '^server/(db|book|copy|mail|session|storage|watch)/' },
+      to: { path: '^server/(usecases|api|jobs)/' },
+    },
     { name: 'server-knows-no-app', severity: 'error', from: { path: '^server/' }, to: { path: '^(app|cli)/' } },
     { name: 'cli-knows-core-only', severity: 'error', from: { path: '^cli/' }, to: { path: '^(app|server|demo)/' } },
     {

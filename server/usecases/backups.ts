@@ -6,18 +6,11 @@ import { promisify } from 'node:util';
 import { createError } from 'h3';
 import { Op } from 'sequelize';
 import { BackupSchema, type Backup } from '#core/model/backup';
+import type { BackupPlaces } from '../copy/backup-places';
 import { database } from '../db/database';
 import { PlayerRow, UserRow } from '../db/models';
 import type { Member } from '../session/member';
 import { none } from './owned';
-
-/** Where backups lie and what makes them, as this machine is set up. */
-export interface BackupPlaces {
-  readonly folder: string;
-  readonly script: string;
-  readonly databaseUrl: string;
-  readonly filmDir: string;
-}
 
 /** A backup holds every program of the installation: only who keeps it may see or make one. */
 async function requireKeeper({ userId }: Member): Promise<void> {

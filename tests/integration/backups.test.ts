@@ -8,7 +8,8 @@ import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { PlayerRow, UserRow } from '../../server/db/models';
 import type { Member } from '../../server/session/member';
-import { listBackups, makeBackup, readBackup, type BackupPlaces } from '../../server/usecases/backups';
+import type { BackupPlaces } from '../../server/copy/backup-places';
+import { listBackups, makeBackup, readBackup } from '../../server/usecases/backups';
 import { freshDatabase, makeProgram } from './fresh-database';
 
 const run = promisify(execFile);

@@ -1,4 +1,4 @@
-import { backupPlaces } from '../../session/backup-places';
+import { backupPlaces } from '../../copy/backup-places';
 import { requireMember } from '../../session/member';
 import { listBackups } from '../../usecases/backups';
 

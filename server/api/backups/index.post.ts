@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { backupPlaces } from '../../session/backup-places';
+import { backupPlaces } from '../../copy/backup-places';
 import { requireMember } from '../../session/member';
 import { readInput } from '../../session/read-input';
 import { makeBackup } from '../../usecases/backups';
