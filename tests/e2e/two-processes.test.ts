@@ -1,47 +1,20 @@
-import { spawn, type ChildProcess } from 'node:child_process';
-import { createServer } from 'node:net';
+import type { ChildProcess } from 'node:child_process';
 import { expect, test } from '@playwright/test';
 import pg from 'pg';
+import { freePort, logInAt, startProcess } from './another-process';
 
 const first = process.env.E2E_URL ?? 'http://localhost:4170';
 let second: string;
 let server: ChildProcess;
 
-const freePort = (): Promise<number> =>
-  new Promise((done) => {
-    const probe = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as { port: number };
-      probe.close(() => done(port));
-    });
-  });
-
-/** Another process of the same application on the same database and film, as behind a proxy. */
 test.beforeAll(async () => {
   const port = await freePort();
   second = `http://localhost:${port}`;
-  server = spawn('node', ['.output/server/index.mjs'], {
-    env: {
-      ...process.env,
-      ...{ NITRO_HOST: '127.0.0.1', NITRO_PORT: String(port), NODE_ENV: 'production' },
-      ...{ NUXT_DATABASE_URL: process.env.E2E_DATABASE_URL, NUXT_FILM_DIR: process.env.FILM_DIR },
-      ...{ NUXT_SESSION_PASSWORD: process.env.E2E_SESSION_PASSWORD, NUXT_SESSION_NAME: process.env.E2E_SESSION_NAME },
-      NUXT_METRICS_TOKEN: 'figures',
-    },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  });
-  await expect(async () => expect((await fetch(`${second}/api/health`)).status).toBe(200)).toPass({ timeout: 60_000 });
+  server = await startProcess(port, { NUXT_METRICS_TOKEN: 'figures' });
 });
 test.afterAll(() => void server.kill());
 
-async function logIn(at: string): Promise<string> {
-  const answer = await fetch(`${at}/api/session`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ email: 'assistant@lanterns.example', password: 'lantern-assistant' }),
-  });
-  expect(answer.status).toBe(200);
-  return answer.headers.get('set-cookie')!.split(';')[0]!;
-}
+const logIn = (at: string): Promise<string> => logInAt(at, 'assistant');
 
 test('whoever is logged in at one is so at the other, until he logs out at either', async () => {
   const cookie = await logIn(first);
