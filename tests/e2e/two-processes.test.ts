@@ -60,7 +60,9 @@ test('a film begun at one arrives at the other, and is prepared once', async () 
   expect(head.headers.get('upload-offset')).toBe('12');
   // Both send the same part at once: it arrives once.
   const both = await Promise.all([send(first, 12, bytes.subarray(12)), send(second, 12, bytes.subarray(12))]);
-  expect(both.map((a) => a.status).sort()).toEqual([204, 409]);
+  // The other is told that it is there already, or that the film has gone on from there.
+  expect(both.filter((a) => a.status === 204)).toHaveLength(1);
+  expect([404, 409]).toContain(both.find((a) => a.status !== 204)!.status);
   const client = new pg.Client(process.env.E2E_DATABASE_URL);
   await client.connect();
   await expect(async () => {

@@ -27,6 +27,25 @@ beforeEach(async () => {
 });
 afterEach(() => vi.unstubAllGlobals());
 
+describe('what a program does its own way', () => {
+  it('counts at once, each change builds on the one before, and what is refused is taken back', async () => {
+    const playbook = usePlaybook();
+    server.slow();
+    const changes = [playbook.changeProgram({ plays: ['power'] })];
+    changes.push(playbook.changeProgram({ plays: [...playbook.program.plays!, 'duo'] }));
+    expect(playbook.program.plays).toEqual(['power', 'duo']);
+    server.answer();
+    await Promise.all(changes);
+    expect([program.plays, playbook.program.plays]).toEqual([
+      ['power', 'duo'],
+      ['power', 'duo'],
+    ]);
+    server.refuse(400, 'No.');
+    await expect(playbook.changeProgram({ plays: [] })).rejects.toThrow('No.');
+    expect(playbook.program.plays).toEqual(['power', 'duo']);
+  });
+});
+
 describe('the first steps', () => {
   it('go on from one that is open to the next, in any order, until all are taken', async () => {
     const first = useFirst();

@@ -6,6 +6,7 @@ import { shippedNaming } from '#core/names/shipped';
 import type { ProgramBody } from '#core/model/program';
 import { SHIPPED_SETTINGS, type Settings } from '#core/model/settings';
 import { SHIPPED_CALL_WORDS, type CallWords } from '#core/model/call-words';
+import { inTurn } from '~/features/session/in-turn';
 import { request } from '~/features/session/request';
 
 export interface OwnDocument {
@@ -30,7 +31,14 @@ export interface Version {
 /** What this program can call and how it works it out: everything that ships, its own texts over it, its limits and words. */
 export const usePlaybook = defineStore('playbook', () => {
   const documents = shallowRef<readonly OwnDocument[]>([]);
-  const program = shallowRef<ProgramBody>({});
+  /** What the server has, and what is on its way there; together they are how the program does things now. */
+  const kept = shallowRef<ProgramBody>({});
+  const onItsWay = shallowRef<readonly ProgramBody[]>([]);
+  const program = computed<ProgramBody>({
+    get: () => Object.assign({}, kept.value, ...onItsWay.value),
+    set: (body) => void (kept.value = body),
+  });
+  const turn = inTurn();
   const knownFor = ref<number | null>(null);
 
   async function load(): Promise<void> {
@@ -39,7 +47,7 @@ export const usePlaybook = defineStore('playbook', () => {
       request<ProgramBody>('/api/program'),
     ]);
     documents.value = found;
-    program.value = body;
+    kept.value = body;
   }
 
   /** Loads a program's texts when they are not the ones at hand. */
@@ -118,11 +126,14 @@ export const usePlaybook = defineStore('playbook', () => {
   const versions = (document: OwnDocument): Promise<Version[]> =>
     request<Version[]>(`/api/playbook/${document.id}/versions`);
 
+  /** Changes parts of it: they count at once, whatever is changed next builds on them, and what the server refuses is taken back. */
   async function changeProgram(change: ProgramBody): Promise<void> {
-    program.value = await request<ProgramBody>('/api/program', {
-      method: 'PUT',
-      body: change as Record<string, unknown>,
-    });
+    onItsWay.value = [...onItsWay.value, change];
+    try {
+      kept.value = await turn(() => request<ProgramBody>('/api/program', { method: 'PUT', body: change }));
+    } finally {
+      onItsWay.value = onItsWay.value.filter((c) => c !== change);
+    }
   }
 
   return {
