@@ -177,7 +177,9 @@ test.describe.serial('the first hour', () => {
     await page.goto('/film');
     await expect(page.getByRole('table', { name: 'Grades' })).toBeVisible();
     await page.getByRole('combobox', { name: 'Program' }).selectOption({ label: 'Mossfield Wrens' });
-    await expect(page.getByText('Mossfield Wrens').first()).toBeVisible();
+    const here = page.getByRole('combobox', { name: 'Program' }).locator('option:checked');
+    await expect(here).toHaveText('Mossfield Wrens');
+    await expect(page.getByRole('table', { name: 'Grades' })).toHaveCount(0);
   });
 });
 
