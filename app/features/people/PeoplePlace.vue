@@ -31,10 +31,10 @@ const menFor = (p: Person) => roster.players.filter((m) => m.id === p.playerId |
 async function invite(): Promise<void> {
   const player = role.value === 'player' ? playerId.value : null;
   const invitation = { role: role.value, name: name.value.trim(), email: email.value.trim(), playerId: player };
-  if (!(await people.invite(invitation))) return;
-  name.value = '';
-  email.value = '';
-  playerId.value = null;
+  // The fields are the next one's at once, and this one's again when he could not be invited.
+  [name.value, email.value, playerId.value] = ['', '', null];
+  if (await people.invite(invitation)) return;
+  [name.value, email.value, playerId.value] = [invitation.name, invitation.email, player];
 }
 const seen = ({ seenAt }: Person): string =>
   seenAt ? formatDistanceToNow(new Date(seenAt), { addSuffix: true }) : 'not yet';

@@ -31,8 +31,8 @@ export const usePeople = defineStore('people', () => {
       notice.value = '';
       link.value = null;
       await what();
-      await read();
       notice.value = says;
+      await read();
     });
 
   const invite = (invitation: Invitation): Promise<boolean> =>
