@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { createError } from 'h3';
-import { Op, type Transaction } from 'sequelize';
+import { Op, QueryTypes, type Transaction } from 'sequelize';
 import { PROGRAM_SHEET } from '#core/model/grade';
+import { ERASED, partsOfName, withoutName, withoutNameIn } from '#core/roster/without-name';
 import { audit } from '../audit';
 import { database } from '../db/database';
 import { gradeBody, lineupOf } from '../db/mappers';
@@ -21,9 +22,6 @@ import type { Member } from '../session/member';
 import { hashPassword } from '../session/passwords';
 import { endSessionsOf } from '../session/sessions';
 import { none } from './owned';
-
-/** What stands where a name stood. */
-const NOBODY = 'erased';
 
 /** What was deleted of a man, and what stays. */
 export interface Erased {
@@ -48,17 +46,17 @@ export async function erasePlayer(member: Member, id: number): Promise<Erased> {
         statusCode: 409,
         message: `${man.name} is on the roster: write down that he has left first. Nothing was changed.`,
       });
-    const names = namesOf(man.name);
+    const { name } = man;
     const marks = await forgetMarks(programId, man, transaction);
     const account = await forgetAccount(programId, man, transaction);
     await AcknowledgementRow.destroy({ where: { programId, playerId: id }, transaction });
     await AttendanceRow.destroy({ where: { programId, playerId: id }, transaction });
     await TicketRow.destroy({ where: { programId, playerId: id }, transaction });
     await forgetJerseys(programId, id, transaction);
-    await forgetWords(programId, names, transaction);
+    await forgetWords(programId, name, transaction);
     const now = new Date();
     const erased = {
-      name: NOBODY,
+      name: ERASED,
       number: 0,
       seat: '',
       seats: [],
@@ -72,9 +70,6 @@ export async function erasePlayer(member: Member, id: number): Promise<Erased> {
   });
 }
 
-/** His name as it may stand in a text: whole, and each part of it that is no mere letter. */
-const namesOf = (name: string): string[] => [name, ...name.split(/\s+/).filter((part) => part.length > 2)];
-
 /** Notes on his marks and the history of their changes; the marks themselves are counts. */
 async function forgetMarks(
   programId: number,
@@ -82,12 +77,13 @@ async function forgetMarks(
   transaction: Transaction,
 ): Promise<{ marks: number; changes: number }> {
   const grades = await GradeRow.findAll({ where: { programId, playerId: man.id }, transaction });
+  if (grades.length === 0) return { marks: 0, changes: 0 };
   for (const row of grades) await row.update({ body: { ...gradeBody(row), note: '' } }, { transaction });
   const changes = await GradeChangeRow.destroy({
     where: { programId, [Op.or]: grades.map(({ snapId, blocker, sheet }) => ({ snapId, blocker, sheet })) },
     transaction,
   });
-  return { marks: grades.filter((g) => g.sheet === PROGRAM_SHEET).length, changes: grades.length ? changes : 0 };
+  return { marks: grades.filter((g) => g.sheet === PROGRAM_SHEET).length, changes };
 }
 
 /** His account: his own readings go, his membership goes, and the account itself where it is in no other program. */
@@ -102,7 +98,7 @@ async function forgetAccount(programId: number, man: PlayerRow, transaction: Tra
   if (await MembershipRow.findOne({ where: { userId }, transaction })) return false;
   const passwordHash = await hashPassword(randomUUID());
   await UserRow.update(
-    { name: NOBODY, email: `${randomUUID()}@erased.invalid`, passwordHash },
+    { name: ERASED, email: `${randomUUID()}@erased.invalid`, passwordHash },
     { where: { id: userId }, transaction },
   );
   await endSessionsOf(userId, {}, transaction);
@@ -119,29 +115,32 @@ async function forgetJerseys(programId: number, id: number, transaction: Transac
   }
 }
 
-/** Texts that people wrote, in which he may be named: table and column, JSON or plain. */
-const WRITTEN: readonly (readonly [table: string, column: string, json: boolean])[] = [
-  ['film_notes', 'body', true],
-  ['snap_findings', 'body', true],
-  ['grades', 'body', true],
-  ['grade_changes', 'before', true],
-  ['grade_changes', 'after', true],
-  ['acknowledgements', 'question', false],
-  ['acknowledgements', 'answer', false],
-  ['cuts', 'name', false],
-  ['audit', 'about', false],
+/** Columns in which people wrote: the text itself, or a body with texts in it. */
+const WRITTEN: readonly (readonly [table: string, column: string])[] = [
+  ['film_notes', 'body'],
+  ['snap_findings', 'body'],
+  ['grades', 'body'],
+  ['grade_changes', 'before'],
+  ['grade_changes', 'after'],
+  ['acknowledgements', 'question'],
+  ['acknowledgements', 'answer'],
+  ['cuts', 'name'],
+  ['audit', 'about'],
 ];
 
-/** His name where others wrote it, as a word by itself. */
-async function forgetWords(programId: number, names: readonly string[], transaction: Transaction): Promise<void> {
+/** His name where others wrote it. */
+async function forgetWords(programId: number, name: string, transaction: Transaction): Promise<void> {
   const sequelize = await database();
-  const pattern = names.map((n) => `\\m${n.replace(/[^\p{L}\p{N} ]/gu, '.')}\\M`).join('|');
-  for (const [table, column, json] of WRITTEN) {
-    const text = json ? `${column}::text` : column;
-    const now = `regexp_replace(${text}, $1, '${NOBODY}', 'gi')${json ? '::jsonb' : ''}`;
-    await sequelize.query(`update ${table} set ${column} = ${now} where program_id = $2 and ${text} ~* $1`, {
-      bind: [pattern, programId],
-      transaction,
-    });
+  const parts = partsOfName(name).map((part) => `%${part.replace(/[\\%_]/g, '\\$&')}%`);
+  for (const [table, column] of WRITTEN) {
+    const rows = await sequelize.query<{ id: number; written: unknown }>(
+      `select id, ${column} as written from ${table} where program_id = $1 and ${column}::text ilike any ($2::text[])`,
+      { bind: [programId, parts], type: QueryTypes.SELECT, transaction },
+    );
+    for (const { id, written } of rows) {
+      const now =
+        typeof written === 'string' ? withoutName(written, name) : JSON.stringify(withoutNameIn(written, name));
+      await sequelize.query(`update ${table} set ${column} = $1 where id = $2`, { bind: [now, id], transaction });
+    }
   }
 }

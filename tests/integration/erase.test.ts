@@ -26,7 +26,7 @@ let db: Awaited<ReturnType<typeof freshDatabase>>;
 let lanterns: Awaited<ReturnType<typeof makeProgram>>;
 let terns: Awaited<ReturnType<typeof makeProgram>>;
 let man: PlayerRow;
-let before: Awaited<ReturnType<typeof readBook>>['total'];
+let marked: Awaited<ReturnType<typeof readBook>>['total'];
 const NAME = 'Anselm Rook-Pell';
 
 beforeAll(async () => {
@@ -59,7 +59,7 @@ beforeAll(async () => {
     ...{ programId: coach.programId, snapId: lanterns.snaps[0]!, userId: coach.userId, revision: 1 },
     body: { free: [], reads: [], questions: [], cause: { chain, root: 'C', verdict: null, note: '' } },
   });
-  before = (await readBook(coach, 'place', {})).total;
+  marked = (await readBook(coach, 'place', {})).total;
 });
 afterAll(() => db.drop());
 
@@ -74,6 +74,20 @@ async function everything(): Promise<string> {
   );
   return JSON.stringify(rows);
 }
+
+describe('erasing a man nobody has graded', () => {
+  it('leaves the history of everybody else alone', async () => {
+    const { coach } = lanterns.members;
+    const before = await GradeChangeRow.count();
+    expect(before).toBeGreaterThan(0);
+    const spare = await PlayerRow.create({
+      ...{ programId: coach.programId, name: 'Otis Wrong', number: 9, seat: '', leftAt: new Date() },
+    });
+    expect(await erasePlayer(coach, spare.id)).toEqual({ marks: 0, changes: 0, account: false });
+    expect(await GradeChangeRow.count()).toBe(before);
+    expect((await readBook(coach, 'place', {})).total).toEqual(marked);
+  });
+});
 
 describe('erasing a man', () => {
   it('is for who has left, by the coach of his program', async () => {
@@ -102,7 +116,7 @@ describe('erasing a man', () => {
     ])
       expect(all, word).not.toContain(word);
     expect(all).toContain('the rookie was not');
-    expect((await readBook(coach, 'place', {})).total).toEqual(before);
+    expect((await readBook(coach, 'place', {})).total).toEqual(marked);
     expect((await readBook(coach, 'man', {})).lines.map((l) => l.label)).toContain('a man erased');
     expect(await findSession(session)).toBeNull();
     expect(await AcknowledgementRow.count()).toBe(0);
