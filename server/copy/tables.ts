@@ -1,14 +1,19 @@
 import * as z from 'zod';
 import { LineupSchema } from '#core/film/log/lineup';
 import { CutSchema } from '#core/film/log/cut';
+import { SHELVES } from '#core/calls/playbook';
 import { AskedSchema } from '#core/model/asked';
+import { AuditEntrySchema } from '#core/model/audit';
 import { CalibrationSchema } from '#core/model/calibration';
-import { FilmBodySchema } from '#core/model/film';
+import { FilmBodySchema, FilmKindSchema, FilmStateSchema } from '#core/model/film';
 import { FilmNoteSchema } from '#core/model/film-note';
 import { FindingSchema } from '#core/model/finding';
-import { GradeSchema } from '#core/model/grade';
+import { GradeSchema, RubricRefSchema } from '#core/model/grade';
 import { MeasuringSchema } from '#core/model/measured';
+import { ScheduledSchema } from '#core/model/schedule';
 import { ClipBodySchema, SnapBodySchema } from '#core/model/snap';
+import { HERE_IDS } from '#core/roster/attendance';
+import { NewPlayerSchema } from '#core/roster/player';
 
 /** A row as it goes out: columns by their names in the database. */
 export type Row = Record<string, unknown> & { readonly id?: number };
@@ -30,14 +35,18 @@ const AnyText = z.string();
 
 /** Every table of a program, in the order in which they can be written. A new table of a program is one entry here. */
 export const COPIED: readonly CopiedTable[] = [
-  { name: 'seasons', refs: {}, bodies: {} },
-  { name: 'players', refs: {}, bodies: {} },
-  { name: 'games', refs: { season_id: 'seasons' }, bodies: { lineup: LineupSchema } },
+  { name: 'seasons', refs: {}, bodies: { name: z.string().min(1).max(80), rubric: RubricRefSchema } },
+  { name: 'players', refs: {}, bodies: NewPlayerSchema.shape },
+  {
+    name: 'games',
+    refs: { season_id: 'seasons' },
+    bodies: { lineup: LineupSchema, opponent: ScheduledSchema.shape.opponent, week: ScheduledSchema.shape.week },
+  },
   { name: 'snaps', refs: { game_id: 'games' }, bodies: { body: SnapBodySchema } },
   {
     name: 'films',
     refs: { game_id: 'games', user_id: 'users' },
-    bodies: { body: FilmBodySchema },
+    bodies: { body: FilmBodySchema, name: AnyText, kind: FilmKindSchema, state: FilmStateSchema },
     withFilm: true,
   },
   { name: 'clips', refs: { snap_id: 'snaps', film_id: 'films' }, bodies: { body: ClipBodySchema } },
@@ -61,14 +70,14 @@ export const COPIED: readonly CopiedTable[] = [
     refs: { game_id: 'games', snap_id: 'snaps', player_id: 'players', user_id: 'users' },
     bodies: { question: AnyText, answer: AnyText },
   },
-  { name: 'documents', refs: {}, bodies: {} },
+  { name: 'documents', refs: {}, bodies: { shelf: z.enum(SHELVES), slug: z.string().min(1).max(80) } },
   {
     name: 'document_versions',
     refs: { document_id: 'documents', user_id: 'users' },
     bodies: { text: AnyText },
   },
-  { name: 'attendance', refs: { player_id: 'players' }, bodies: {}, unnumbered: true },
-  { name: 'audit', refs: { user_id: 'users' }, bodies: {} },
+  { name: 'attendance', refs: { player_id: 'players' }, bodies: { here: z.enum(HERE_IDS) }, unnumbered: true },
+  { name: 'audit', refs: { user_id: 'users' }, bodies: { what: AuditEntrySchema.shape.what, about: AnyText } },
 ];
 
 /** Tables of a program that no copy holds: what is made anew from others, and what opens doors. */

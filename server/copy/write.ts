@@ -1,5 +1,5 @@
 import archiver from 'archiver';
-import type { Readable } from 'node:stream';
+import { Readable } from 'node:stream';
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
 import { Transaction as Isolation } from 'sequelize';
 import { readTree } from '#core/language/read';
@@ -69,14 +69,19 @@ export async function writeCopy(
   zip.append(README, { name: 'README.txt' });
   zip.append(JSON.stringify(head, null, 2), { name: 'program.json' });
   zip.append(JSON.stringify(people, null, 2), { name: 'people.json' });
-  for (const [table, rows] of tables)
-    zip.append(rows.map((r) => `${JSON.stringify(r)}\n`).join(''), { name: `tables/${table}.jsonl` });
+  for (const [table, rows] of tables) zip.append(Readable.from(linesOf(rows)), { name: `tables/${table}.jsonl` });
   for (const { shelf, slug, text } of textsInForce(tables)) zip.append(text, { name: `playbook/${shelf}/${slug}` });
   if (film)
     for (const key of filesOf(tables.get('clips')!, tables.get('films')!))
       if (await storage.has(key)) zip.file(await storage.localFile(key), { name: `film/${key}`, store: true } as never);
-  void zip.finalize();
+  // Whoever reads it is told of a failure by the stream itself.
+  zip.finalize().catch((problem: Error) => zip.destroy(problem));
   return zip;
+}
+
+/** Rows as lines of JSON, one after the other: all of them together may be longer than a text can be. */
+function* linesOf(rows: readonly Row[]): Generator<string> {
+  for (const row of rows) yield `${JSON.stringify(row)}\n`;
 }
 
 /** The newest released text of every document, with the ending of its kind. */

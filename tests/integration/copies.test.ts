@@ -211,6 +211,16 @@ describe('what is no copy', () => {
     [
       'a number out of reach',
       { 'tables/players.jsonl': (t) => t.replace(/"number":\d+/, '"number":5000') },
+      'players.jsonl, line 1, number',
+    ],
+    [
+      'a shelf there is none of',
+      { 'tables/documents.jsonl': (t) => t.replace('"fronts"', '"cellar"') },
+      'documents.jsonl, line 1, shelf',
+    ],
+    [
+      'a moment that is none',
+      { 'tables/grades.jsonl': (t) => t.replace(/"changed_at":"[^"]*"/, '"changed_at":"noon"') },
       'does not fit',
     ],
     [

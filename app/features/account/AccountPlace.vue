@@ -83,19 +83,21 @@ const ago = (at: string): string => formatDistanceToNow(new Date(at), { addSuffi
             <button v-else class="plain link" type="button" @click="enter(p.id)">go there</button>
           </li>
         </ul>
-        <form @submit.prevent="make">
-          <label>Another team <input v-model="program" class="field" maxlength="80" /></label>
-          <button class="plain link" type="submit" :disabled="!program.trim()">Make its program</button>
-        </form>
-        <label
-          >or make one of a copy
-          <input type="file" accept=".zip,application/zip" :disabled="account.bringing" @change="pick"
-        /></label>
-        <p v-if="account.bringing" role="status">It is brought in …</p>
-        <p>
-          <button class="plain link" type="button" @click="visit">Visit the made-up Larkhollow Lanterns</button>
-          <span class="soft"> with four games, film and grades; nothing of them comes into your own program.</span>
-        </p>
+        <template v-if="session.reads">
+          <form @submit.prevent="make">
+            <label>Another team <input v-model="program" class="field" maxlength="80" /></label>
+            <button class="plain link" type="submit" :disabled="!program.trim()">Make its program</button>
+          </form>
+          <label
+            >or make one of a copy
+            <input type="file" accept=".zip,application/zip" :disabled="account.bringing" @change="pick"
+          /></label>
+          <p v-if="account.bringing" role="status">It is brought in …</p>
+          <p>
+            <button class="plain link" type="button" @click="visit">Visit the made-up Larkhollow Lanterns</button>
+            <span class="soft"> with four games, film and grades; nothing of them comes into your own program.</span>
+          </p>
+        </template>
       </section>
     </div>
   </div>

@@ -5,7 +5,6 @@ import { tryRoster } from './lines';
 import { useRoster } from './store';
 
 /** Men typed or pasted, one a line, tried as they are written; nothing is kept until somebody says so. */
-const emit = defineEmits<{ added: [] }>();
 const roster = useRoster();
 const problem = ref('');
 const picker = ref<HTMLInputElement | null>(null);
@@ -30,9 +29,9 @@ async function pick(event: Event): Promise<void> {
 }
 async function add(): Promise<void> {
   const men = tried.value.players.map(({ line: _, ...p }) => p);
-  if (!(await roster.add(men))) return;
-  roster.draft = '';
-  emit('added');
+  const written = roster.draft;
+  // What is written meanwhile stays.
+  if ((await roster.add(men)) && roster.draft === written) roster.draft = '';
 }
 const says = computed(() => {
   const { players, problems, known } = tried.value;

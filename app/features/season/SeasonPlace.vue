@@ -19,9 +19,9 @@ watch(
 );
 async function add(): Promise<void> {
   const game = { opponent: opponent.value.trim(), week: week.value, playedOn: playedOn.value || null };
-  if (!(await season.add(game))) return;
-  opponent.value = '';
-  playedOn.value = '';
+  // The fields are the next one's at once, and this one's again when it could not be kept.
+  [opponent.value, playedOn.value] = ['', ''];
+  if (!(await season.add(game))) [opponent.value, playedOn.value] = [game.opponent, game.playedOn ?? ''];
 }
 async function begin(): Promise<void> {
   if (await season.begin(next.value.trim())) next.value = '';

@@ -6,6 +6,6 @@ import { lookAtTicket } from '../../usecases/people';
 /** What a link is for; its secret comes in the body, as addresses are written down in many places. */
 export default defineEventHandler(async (event) => {
   const { token } = await readInput(event, TokenSchema, BEFORE_LOG_IN);
-  await takeTry(event, 'link');
+  await takeTry(event, token);
   return lookAtTicket(token);
 });

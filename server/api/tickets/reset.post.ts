@@ -7,7 +7,7 @@ import { resetPassword } from '../../usecases/people';
 /** Sets a new password by a link. */
 export default defineEventHandler(async (event) => {
   const input = await readInput(event, TokenSchema.extend({ password: PasswordSchema }), BEFORE_LOG_IN);
-  await takeTry(event, 'link');
+  await takeTry(event, input.token);
   await resetPassword(input.token, input.password);
   return { changed: true };
 });
