@@ -94,8 +94,8 @@ program
   .option('--set <name=value>', 'a school or limit', many)
   .option('--json')
   .action((o: Options) => {
-    const formation = loadFormation(o.formation ?? DEFAULT_FORMATION);
     const settings = loadSettings(o.set ?? []);
+    const formation = loadFormation(o.formation ?? DEFAULT_FORMATION, settings);
     const front = loadFront(o.front, formation, settings);
     const side = o.side === undefined ? null : loadSide(o.side);
     const found =
@@ -121,7 +121,7 @@ program
     const scheme = loadScheme(o.scheme!);
     checkTags(scheme, o);
     const settings = loadSettings(o.set ?? []);
-    const formation = loadFormation(o.formation ?? DEFAULT_FORMATION);
+    const formation = loadFormation(o.formation ?? DEFAULT_FORMATION, settings);
     const front = loadFront(o.front, formation, settings, o.move);
     const found = resolve(scheme, formation, front, {
       side: loadSide(o.side!),
@@ -152,7 +152,7 @@ program
     checkTags(scheme, o);
     if (!scheme.head.throw) throw new Usage(`${scheme.tree.id} is no protection: it has no line "throw"`);
     const settings = loadSettings(o.set ?? []);
-    const formation = loadFormation(o.formation ?? scheme.head.from ?? DEFAULT_FORMATION);
+    const formation = loadFormation(o.formation ?? scheme.head.from ?? DEFAULT_FORMATION, settings);
     const rushers = o.rushers === undefined ? {} : howMany(o.rushers);
     const prepared = prepareCall(scheme, formation, {
       side: loadSide(o.side!),
@@ -182,7 +182,7 @@ program
   .action(async (o: Options) => {
     const settings = loadSettings(o.set ?? []);
     const word = o.formation ?? DEFAULT_FORMATION;
-    const formation = loadFormation(word);
+    const formation = loadFormation(word, settings);
     const job: StressJob = {
       scheme: schemeText(o.scheme!),
       formation: formationText(word),

@@ -47,6 +47,8 @@ describe('names on the command line', () => {
     expect(loadScheme('power').tree.id).toBe('power');
     expect(loadFront('T 3 right; N 1 left', formation, SHIPPED_SETTINGS).defenders).toHaveLength(2);
     expect(loadFormation('LT LG C RG RT Y right').men).toHaveLength(6);
+    const tackle = (word: string) => loadFormation(word, { splitInches: 36 }).men.find((m) => m.id === 'RT')!.x;
+    expect([tackle('five-man'), tackle('goal-line-pair'), tackle('LT LG C RG RT')]).toEqual([10, 4, 8]);
     expect(JSON.parse(loadSpaceText('over', formation, SHIPPED_SETTINGS))).toHaveProperty('id');
   });
 

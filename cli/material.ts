@@ -8,7 +8,7 @@ import { readMoves } from '../core/language/lineups/read-moves';
 import { formationFrom, frontFrom, libraryIds, libraryText, schemeFrom, type Shelf } from '../core/library/library';
 import { FormationSchema, type Formation } from '../core/model/formation';
 import { FrontSchema, type Front } from '../core/model/front';
-import { SettingsSchema, type Settings } from '../core/model/settings';
+import { SettingsSchema, SHIPPED_SETTINGS, type Settings } from '../core/model/settings';
 import { SideSchema, type Side } from '../core/model/side';
 import type { CompiledScheme } from '../core/resolve/prepare/compile';
 import { spaceAround } from '../core/stress/space';
@@ -105,10 +105,13 @@ export function loadSpaceText(word: string, formation: Formation, settings: Sett
   return JSON.stringify(spaceAround(loadFront(word, formation, settings)));
 }
 
-export function loadFormation(word: string): Formation {
+export function loadFormation(
+  word: string,
+  { splitInches }: Pick<Settings, 'splitInches'> = SHIPPED_SETTINGS,
+): Formation {
   const { text, source, inline } = findText('formations', word);
   if (source.endsWith('.json')) return fromJson(FormationSchema, text, source);
-  return need(inline ? readFormation(text) : formationFrom(text), source);
+  return need(inline ? readFormation(text) : formationFrom(text, { splitInches }), source);
 }
 
 export function loadFront(

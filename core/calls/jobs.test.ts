@@ -9,6 +9,7 @@ import { adviceOf, adviseOn, type AdviceJob, type AdviceKind } from './advice-jo
 import { answerAll, type AnswersJob } from './answers-job';
 import { SHIPPED_PLAYBOOK } from './playbook';
 import { shippedScheme } from './resolve-call';
+import { openJob } from './stress-job';
 
 const ANSWERS: AnswersJob = {
   own: [],
@@ -110,5 +111,19 @@ describe('advice on a call', () => {
     expect([...adviseOn({ ...ADVICE, scheme: 'nowhere' })]).toEqual([]);
     expect([...adviseOn({ ...ADVICE, moves: ['ZZ flies'] })]).toEqual([]);
     expect([...adviseOn({ ...ADVICE, formation: 'LT LG' })]).toEqual([]);
+  });
+});
+
+describe('a proof', () => {
+  it('stands in the program’s split, as every board does', () => {
+    const tackle = (splitInches: number): number => {
+      const opened = openJob({
+        ...{ scheme: libraryText('schemes', 'power')!, space: libraryText('spaces', libraryIds('spaces')[0]!)! },
+        formation: { text: libraryText('formations', 'h-back')!, inline: false },
+        ...{ side: 'right', tags: [], without: [], settings: { ...SHIPPED_SETTINGS, splitInches } },
+      });
+      return need(opened).formation.men.find((m) => m.id === 'RT')!.x;
+    };
+    expect([tackle(24), tackle(36)]).toEqual([8, 10]);
   });
 });

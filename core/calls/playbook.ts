@@ -1,4 +1,5 @@
 import { error, type Result } from '../diagnostics/diagnostic';
+import { withSplit } from '../language/lineups/own-split';
 import { readFormation } from '../language/lineups/read-formation';
 import { readFront } from '../language/lineups/read-front';
 import { readTree } from '../language/read';
@@ -36,8 +37,6 @@ export interface Entry {
   readonly own: boolean;
 }
 
-/** A split that holds for the whole line. */
-const OWN_SPLIT = /(^|[;\n])\s*split\s+\d/;
 const TOP = { line: 1, column: 1, endColumn: 1 };
 
 /** What a program can call: everything that ships, and its own texts over it. */
@@ -97,17 +96,10 @@ export class Playbook {
     return found;
   }
 
-  /** A formation's text with the program's split, where it does not say its own; a notation that is no shelf's says all of it itself. */
-  private withSplit(text: string): string {
-    const { splitInches } = this.ways;
-    if (splitInches === SHIPPED_SETTINGS.splitInches || OWN_SPLIT.test(text)) return text;
-    return `${text.trimEnd()}\nsplit ${splitInches}in\n`;
-  }
-
   /** A formation by its id, or from inline notation; one of the shelf with the program's split. */
   formation(idOrText: string): Result<Formation> {
     const text = this.text('formations', idOrText);
-    return text === null ? readFormation(idOrText) : formationFrom(this.withSplit(text), { kept: true });
+    return text === null ? readFormation(idOrText) : formationFrom(text, { kept: true, ...this.ways });
   }
 
   /** A front by its id, or from inline notation, placed against a formation. */
@@ -121,7 +113,7 @@ export class Playbook {
   /** The clauses of a formation or front, as inline notation. */
   clauses(shelf: 'fronts' | 'formations', idOrText: string): string {
     const text = this.text(shelf, idOrText);
-    const tree = text === null ? null : readTree(shelf === 'formations' ? this.withSplit(text) : text).tree;
+    const tree = text === null ? null : readTree(shelf === 'formations' ? withSplit(text, this.ways) : text).tree;
     return tree && tree.kind !== 'scheme' ? tree.clauses.map((c) => c.text).join('; ') : idOrText;
   }
 

@@ -23,7 +23,9 @@ export const STRESS_CHUNK = 4_000;
 
 /** Reads a job's texts. */
 export function openJob(job: StressJob): Result<{ space: OpenSpace; prepared: Prepared; formation: Formation }> {
-  const formation = job.formation.inline ? readFormation(job.formation.text) : formationFrom(job.formation.text);
+  const formation = job.formation.inline
+    ? readFormation(job.formation.text)
+    : formationFrom(job.formation.text, { splitInches: job.settings.splitInches });
   if (!formation.ok) return formation;
   const scheme = schemeFrom(job.scheme);
   if (!scheme.ok) return scheme;

@@ -1,11 +1,12 @@
 import { error, type Result } from '../diagnostics/diagnostic';
+import { withSplit } from '../language/lineups/own-split';
 import { placeClauses } from '../language/lineups/read-formation';
 import { placeFrontClauses } from '../language/lineups/read-front';
 import { readDocument } from '../language/read';
 import type { LineupTree, SchemeTree } from '../language/tree';
 import type { Formation } from '../model/formation';
 import type { Front } from '../model/front';
-import type { Settings } from '../model/settings';
+import { SHIPPED_SETTINGS, type Settings } from '../model/settings';
 import { SpaceSchema, type Space } from '../model/space';
 import { compileScheme, type CompiledScheme } from '../resolve/prepare/compile';
 import { LIBRARY } from './embedded';
@@ -45,9 +46,15 @@ export function schemeFrom(text: string): Result<CompiledScheme> {
   return read.ok ? { ok: true, value: compileScheme(read.value as SchemeTree), diagnostics: read.diagnostics } : read;
 }
 
-/** A formation from its text; one that is `kept` in a book may give orders that cannot be obeyed. */
-export function formationFrom(text: string, how: { kept?: boolean } = {}): Result<Formation> {
-  const read = readDocument(text, 'formation');
+/** A formation from its text, with the program's split where it says none; one that is `kept` in a book may give orders that cannot be obeyed. */
+export function formationFrom(
+  text: string,
+  {
+    splitInches = SHIPPED_SETTINGS.splitInches,
+    ...how
+  }: { kept?: boolean } & Partial<Pick<Settings, 'splitInches'>> = {},
+): Result<Formation> {
+  const read = readDocument(withSplit(text, { splitInches }), 'formation');
   if (!read.ok) return read;
   const tree = read.value as LineupTree;
   return placeClauses(tree.clauses, tree.id, tree.name, how);

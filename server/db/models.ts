@@ -10,6 +10,20 @@ import {
 } from 'sequelize';
 import { BOOK_MARK, BOOK_SNAP, BookMarkRow, BookSnapRow } from './book-models';
 import {
+  CLIP,
+  ClipRow,
+  FILM,
+  FilmRow,
+  CALIBRATION,
+  CalibrationRow,
+  MEASURING,
+  MeasuringRow,
+  CUT,
+  CutRow,
+  FILM_NOTE,
+  FilmNoteRow,
+} from './film-models';
+import {
   ATTENDANCE,
   AttendanceRow,
   AUDIT,
@@ -26,6 +40,7 @@ import {
   UserRow,
 } from './people-models';
 export { BookMarkRow, BookSnapRow };
+export { ClipRow, FilmRow, CalibrationRow, MeasuringRow, CutRow, FilmNoteRow };
 export { AttendanceRow, AuditRow, MembershipRow, PlayerRow, SessionRow, TicketRow, UserRow };
 
 /** A row is what it is identified and looked up by, plus a body that the core's schema reads in its mapper. */
@@ -69,73 +84,6 @@ export class SnapRow extends Model<InferAttributes<SnapRow>, InferCreationAttrib
   declare gameId: number;
   declare number: number;
   /** Grows whenever men are asked something else. */
-  declare revision: CreationOptional<number>;
-  declare body: unknown;
-}
-
-export class ClipRow extends Model<InferAttributes<ClipRow>, InferCreationAttributes<ClipRow>> {
-  declare id: CreationOptional<number>;
-  declare programId: number;
-  declare snapId: number;
-  declare angle: string;
-  /** Where it is in the storage; empty when its film was deleted. */
-  declare file: string;
-  declare filmId: CreationOptional<number | null>;
-  declare body: unknown;
-}
-
-/** A film that came in. `bytes` is a text, as the driver gives numbers that may be too large. */
-export class FilmRow extends Model<InferAttributes<FilmRow>, InferCreationAttributes<FilmRow>> {
-  declare id: CreationOptional<number>;
-  declare programId: number;
-  /** Name of the upload it came by; the same upload never makes two. */
-  declare upload: string;
-  declare name: string;
-  declare kind: string;
-  declare state: string;
-  declare bytes: string;
-  declare checksum: CreationOptional<string | null>;
-  declare gameId: number | null;
-  declare userId: number;
-  declare body: unknown;
-  declare createdAt: CreationOptional<Date>;
-}
-
-/** The camera of a clip, as it was found from field marks. */
-export class CalibrationRow extends Model<InferAttributes<CalibrationRow>, InferCreationAttributes<CalibrationRow>> {
-  declare id: CreationOptional<number>;
-  declare programId: number;
-  declare clipId: number;
-  declare userId: number;
-  declare body: unknown;
-}
-
-/** What was measured on a snap's film; `revision` grows with every change. */
-export class MeasuringRow extends Model<InferAttributes<MeasuringRow>, InferCreationAttributes<MeasuringRow>> {
-  declare id: CreationOptional<number>;
-  declare programId: number;
-  declare snapId: number;
-  declare userId: number;
-  declare revision: number;
-  declare body: unknown;
-  declare changedAt: CreationOptional<Date>;
-}
-
-/** Snaps to look at, under a name. */
-export class CutRow extends Model<InferAttributes<CutRow>, InferCreationAttributes<CutRow>> {
-  declare id: CreationOptional<number>;
-  declare programId: number;
-  declare userId: number;
-  declare name: string;
-  declare body: unknown;
-}
-
-/** What somebody wrote and drew on a film; `revision` grows with every change. */
-export class FilmNoteRow extends Model<InferAttributes<FilmNoteRow>, InferCreationAttributes<FilmNoteRow>> {
-  declare id: CreationOptional<number>;
-  declare programId: number;
-  declare clipId: number;
-  declare userId: number;
   declare revision: CreationOptional<number>;
   declare body: unknown;
 }
@@ -271,49 +219,12 @@ export function defineModels(sequelize: Sequelize): void {
     revision: { type: int, defaultValue: 1 },
     body,
   } as ModelAttributes<SnapRow>);
-  define(ClipRow, 'clips', {
-    ...owned,
-    snapId: int,
-    angle: text,
-    file: text,
-    filmId: int,
-    body,
-  } as ModelAttributes<ClipRow>);
-  define(FilmRow, 'films', {
-    ...owned,
-    upload: text,
-    name: text,
-    kind: text,
-    state: text,
-    bytes: DataTypes.BIGINT,
-    checksum: text,
-    gameId: int,
-    userId: int,
-    body,
-    createdAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
-  } as ModelAttributes<FilmRow>);
-  define(CalibrationRow, 'calibrations', {
-    ...owned,
-    clipId: int,
-    userId: int,
-    body,
-  } as ModelAttributes<CalibrationRow>);
-  define(MeasuringRow, 'measurings', {
-    ...owned,
-    snapId: int,
-    userId: int,
-    revision: int,
-    body,
-    changedAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
-  } as ModelAttributes<MeasuringRow>);
-  define(CutRow, 'cuts', { ...owned, userId: int, name: text, body } as ModelAttributes<CutRow>);
-  define(FilmNoteRow, 'film_notes', {
-    ...owned,
-    clipId: int,
-    userId: int,
-    revision: { type: int, defaultValue: 1 },
-    body,
-  } as ModelAttributes<FilmNoteRow>);
+  define(ClipRow, 'clips', CLIP);
+  define(FilmRow, 'films', FILM);
+  define(CalibrationRow, 'calibrations', CALIBRATION);
+  define(MeasuringRow, 'measurings', MEASURING);
+  define(CutRow, 'cuts', CUT);
+  define(FilmNoteRow, 'film_notes', FILM_NOTE);
   define(GradeRow, 'grades', {
     ...owned,
     snapId: int,

@@ -16,6 +16,7 @@ import { saveCaptions, savePicture } from '~/features/notes/save';
 import { useWriting } from '~/features/notes/writing';
 import { useHeldRep } from '~/features/beside/hold';
 import AskedBoard from './AskedBoard.vue';
+import FilmHands from './FilmHands.vue';
 import FilmPair from './FilmPair.vue';
 import KeyList from './KeyList.vue';
 import GradePad from '~/features/pad/GradePad.vue';
@@ -23,7 +24,7 @@ import { useMarks } from '~/features/marks/store';
 import ReelLine from './ReelLine.vue';
 import SnapList from './SnapList.vue';
 import SnapSentence from './SnapSentence.vue';
-import { capOf, FILM_HANDS, useFilmKeys } from './keys';
+import { FILM_HANDS, useFilmKeys } from './keys';
 import { snapAway } from './next-snap';
 import { useProposals } from '~/features/propose/use-proposals';
 import { useReelHere } from './reel-here';
@@ -224,30 +225,20 @@ const { naming } = useFilmKeys({
               @mark="film.markFrame"
             >
               <template #hands>
-                <button v-if="!film.readOnly" class="plain" type="button" :aria-pressed="run" @click="runOn">
-                  <kbd>{{ capOf('run') }}</kbd> in a row
-                </button>
-                <button v-if="!film.readOnly" class="plain" type="button" @click="write">
-                  <kbd>{{ capOf('write') }}</kbd> write
-                </button>
-                <button class="plain" type="button" :aria-pressed="withBoard" @click="withBoard = !withBoard">
-                  <kbd>{{ capOf('board') }}</kbd> board
-                </button>
-                <button
-                  v-if="!film.readOnly"
-                  class="plain"
-                  type="button"
-                  :aria-pressed="rep.held.value !== null"
-                  @click="beside"
-                >
-                  <kbd>{{ capOf('beside') }}</kbd> {{ rep.says.value }}
-                </button>
-                <button class="plain" type="button" :aria-pressed="inRoom" @click="room()">
-                  <kbd>{{ capOf('room') }}</kbd> {{ inRoom ? 'back to the grades' : 'room' }}
-                </button>
-                <NuxtLink v-if="!film.readOnly && !inRoom" class="measure" :to="`/film/measure/${film.snap.id}`"
-                  ><kbd>{{ capOf('measure') }}</kbd> measure</NuxtLink
-                >
+                <FilmHands
+                  :snap-id="film.snap.id"
+                  :read-only="film.readOnly"
+                  :run="run"
+                  :board="withBoard"
+                  :in-room="inRoom"
+                  :held="rep.held.value !== null"
+                  :held-says="rep.says.value"
+                  @run="runOn"
+                  @write="write"
+                  @board="withBoard = !withBoard"
+                  @beside="beside"
+                  @room="room()"
+                />
               </template>
               <template #over="{ clip, leads, at, width: wide, height: high, unit }">
                 <NoteOverlay

@@ -5,12 +5,12 @@ import { matchColumns, readSheet } from '#core/film/log/sheet';
 import { usePlaybook } from '~/features/playbook/store';
 import { firstCall, knownOf } from './book-of-calls';
 import { sayAffected, useLog } from './store';
+import { TABLE_FILES } from './read-text';
 import { readTable, type Table } from './tables';
 
 const emit = defineEmits<{ done: [] }>();
 const log = useLog();
 const playbook = usePlaybook();
-const picker = ref<HTMLInputElement | null>(null);
 const table = shallowRef<Table | null>(null);
 const columns = ref<(ColumnKey | null)[]>([]);
 const name = ref('');
@@ -19,10 +19,7 @@ const problem = ref('');
 const trial = ref('');
 const warning = ref('');
 
-async function pick(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const file = input.files?.[0];
-  input.value = '';
+async function pick([file]: readonly File[]): Promise<void> {
   if (!file) return;
   const read = await readTable(file);
   problem.value = read.problem;
@@ -66,21 +63,12 @@ async function write(): Promise<void> {
 <template>
   <section class="import" aria-label="A log from a table">
     <p v-if="!table" class="acts">
-      <button class="strong" type="button" @click="picker?.click()">Choose a CSV file</button>
+      <FilePick label="Log as a table" :accept="TABLE_FILES" look="strong" @picked="pick">Choose a CSV file</FilePick>
       <span class="soft"
         >One row a snap, the first row says what the columns are. It is tried first; nothing is written until you say
         so.</span
       >
     </p>
-    <input
-      ref="picker"
-      class="visually-hidden"
-      type="file"
-      accept=".csv,.tsv,.txt,text/csv"
-      tabindex="-1"
-      aria-label="Log as a table"
-      @change="pick"
-    />
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <div v-if="table && read" class="sheet">
       <p>

@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import type { LogEntry } from '#core/model/game';
 import { writeSheet } from '#core/film/log/sheet';
+import { readText } from './read-text';
 import { FORMULAE } from '~/features/playbook/csv';
 
 /** A file as a table of texts. */
@@ -21,22 +22,13 @@ export async function readTable(
   if (file.size > LARGEST) return refuse(`is larger than ${LARGEST / 1_000_000} MB: no log of a game is`);
   const text = await readText(file);
   if (text === null) return refuse('is no text; save it as CSV, in UTF-8');
-  const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
+  const { data, errors } = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy' });
   const broken = errors.find((e) => e.type === 'Quotes');
   if (broken) return refuse(`has a quotation mark that does not end, in row ${(broken.row ?? 0) + 1}`);
   const [headings, ...rows] = data;
   if (!headings || rows.length === 0) return refuse('has no row under its headings');
   if (rows.length > mostRows) return refuse(`has ${rows.length} rows; a game has at most ${mostRows} ${of}`);
   return { table: { headings, rows }, problem: '' };
-}
-
-async function readText(file: File): Promise<string | null> {
-  try {
-    const text = new TextDecoder('utf-8', { fatal: true }).decode(await file.arrayBuffer());
-    return text.includes('\0') ? null : text;
-  } catch {
-    return null;
-  }
 }
 
 /** A log as CSV, cells that a spreadsheet would run as formulas made harmless. */

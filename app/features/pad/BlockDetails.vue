@@ -65,7 +65,7 @@ const isOpen = useLocalStorage('violet-chalk-pad-more', false);
         </li>
       </ol>
       <div class="rest">
-        <div class="hands">
+        <div class="mark-hands">
           <span class="soft">Outcome</span>
           <OneOf
             :value="mark?.outcome"
@@ -91,7 +91,7 @@ const isOpen = useLocalStorage('violet-chalk-pad-more', false);
             </select></label
           >
         </div>
-        <div class="hands">
+        <div class="mark-hands">
           <button
             v-for="f in FACT_IDS"
             :key="f"
@@ -104,7 +104,7 @@ const isOpen = useLocalStorage('violet-chalk-pad-more', false);
             {{ FACTS[f].name }}
           </button>
         </div>
-        <div v-if="pair.length > 1" class="hands">
+        <div v-if="pair.length > 1" class="mark-hands">
           <span class="soft">{{ pair.join(' and ') }} together</span>
           <button
             v-for="t in TOGETHER"
@@ -123,7 +123,7 @@ const isOpen = useLocalStorage('violet-chalk-pad-more', false);
             @choose="changePair(film, man, () => ({ left: $event ? man : null, when: $event }))"
           />
         </div>
-        <div class="hands">
+        <div class="mark-hands">
           <button class="plain" type="button" @click="emit('frame')">
             <kbd>{{ padCap('frame') }}</kbd> mark this frame
           </button>
@@ -157,19 +157,6 @@ const isOpen = useLocalStorage('violet-chalk-pad-more', false);
   display: grid;
   gap: 5px;
 }
-.hands {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 5px 14px;
-  align-items: center;
-}
-.hands button:hover {
-  color: var(--violet);
-}
-[aria-pressed='true'] {
-  color: var(--violet);
-  font-weight: 700;
-}
 .phases {
   display: grid;
   gap: 2px;
@@ -185,10 +172,5 @@ const isOpen = useLocalStorage('violet-chalk-pad-more', false);
   font-weight: 700;
   color: var(--violet);
   text-align: center;
-}
-@media (pointer: coarse) {
-  .hands button {
-    min-height: 34px;
-  }
 }
 </style>

@@ -54,7 +54,7 @@ function tagOther(event: Event): void {
         <kbd>{{ padCap('take') }}</kbd> take it
       </button>
     </p>
-    <div class="hands">
+    <div class="mark-hands">
       <button
         v-for="m in MARK_KEYS"
         :key="m.key"
@@ -90,7 +90,7 @@ function tagOther(event: Event): void {
         <kbd>{{ padCap('none') }}</kbd> no mark
       </button>
     </div>
-    <div class="hands faults">
+    <div class="mark-hands faults">
       <button
         v-for="(f, i) in offered"
         :key="f"
@@ -116,7 +116,7 @@ function tagOther(event: Event): void {
         {{ faultName(f, own) }} ✕
       </button>
     </div>
-    <p v-if="naming" class="hands naming" role="status">
+    <p v-if="naming" class="mark-hands naming" role="status">
       Which fact?
       <button v-for="f in FACT_IDS" :key="f" class="plain" type="button" @click="toggleFact(film, man, f)">
         <kbd>{{ FACT_KEYS[f] }}</kbd> {{ FACTS[f].name }}
@@ -151,19 +151,6 @@ function tagOther(event: Event): void {
   border-bottom: 1px solid var(--rule);
   font-size: 13px;
 }
-.hands {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 5px 14px;
-  align-items: center;
-}
-.hands button:hover {
-  color: var(--violet);
-}
-[aria-pressed='true'] {
-  color: var(--violet);
-  font-weight: 700;
-}
 .points {
   font-variant-numeric: tabular-nums;
 }
@@ -185,10 +172,5 @@ textarea {
   border-radius: 3px;
   padding: 3px 6px;
   resize: vertical;
-}
-@media (pointer: coarse) {
-  .hands button {
-    min-height: 34px;
-  }
 }
 </style>

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { ref } from 'vue';
 import type { Attempt } from '~/features/session/attempt';
 import { readFiles } from './files';
 import { usePlaybook } from './store';
@@ -8,29 +7,14 @@ import { usePlaybook } from './store';
 const props = defineProps<{ attempt: Attempt }>();
 const emit = defineEmits<{ problem: [message: string] }>();
 const playbook = usePlaybook();
-const picker = ref<HTMLInputElement | null>(null);
 
-async function take(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const { texts, problem } = await readFiles([...(input.files ?? [])]);
-  input.value = '';
+async function take(files: readonly File[]): Promise<void> {
+  const { texts, problem } = await readFiles(files);
   emit('problem', problem);
   if (texts.length) await props.attempt(() => playbook.add(texts));
 }
 </script>
 
 <template>
-  <span>
-    <button class="plain link" type="button" @click="picker?.click()"><slot>Import</slot></button>
-    <input
-      ref="picker"
-      class="visually-hidden"
-      type="file"
-      accept=".chalk,text/plain"
-      multiple
-      tabindex="-1"
-      aria-label="Files to import"
-      @change="take"
-    />
-  </span>
+  <FilePick label="Files to import" accept=".chalk,text/plain" multiple @picked="take"><slot>Import</slot></FilePick>
 </template>

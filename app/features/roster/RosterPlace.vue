@@ -57,7 +57,6 @@ async function erase(p: Player): Promise<void> {
   erasing.value = null;
   await roster.erase(p);
 }
-const valueOf = (event: Event): string => (event.target as HTMLInputElement).value;
 </script>
 
 <template>
@@ -95,47 +94,38 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
               <tbody>
                 <tr v-for="p in shown" :key="p.id" :class="{ left: p.left }">
                   <td>
-                    <input
-                      class="field number"
-                      :value="p.number"
-                      inputmode="numeric"
-                      :aria-label="`Number of ${p.name}`"
-                      @change="setNumber(p, valueOf($event))"
-                    />
+                    <CellField narrow :value="p.number" :label="`Number of ${p.name}`" @write="setNumber(p, $event)" />
                   </td>
                   <td>
-                    <input
-                      class="field"
+                    <CellField
                       :value="p.name"
-                      maxlength="80"
-                      :aria-label="`Name of ${p.number}`"
-                      @change="roster.change(p, { name: valueOf($event) })"
+                      :label="`Name of ${p.number}`"
+                      @write="roster.change(p, { name: $event })"
                     />
                   </td>
                   <td>
-                    <input
-                      class="field seat"
+                    <CellField
+                      narrow
                       :value="p.seat"
-                      maxlength="3"
-                      :aria-label="`Where ${p.name} plays`"
-                      @change="setSeat(p, valueOf($event))"
+                      :most="3"
+                      :label="`Where ${p.name} plays`"
+                      @write="setSeat(p, $event)"
                     />
                   </td>
                   <td>
-                    <input
-                      class="field"
+                    <CellField
                       :value="p.seats.join(' ')"
-                      :aria-label="`Where else ${p.name} can play`"
-                      @change="setSeats(p, valueOf($event))"
+                      :label="`Where else ${p.name} can play`"
+                      @write="setSeats(p, $event)"
                     />
                   </td>
                   <td>
-                    <input
-                      class="field seat"
+                    <CellField
+                      narrow
                       :value="p.defence"
-                      maxlength="20"
-                      :aria-label="`Where ${p.name} plays on defence`"
-                      @change="roster.change(p, { defence: valueOf($event) })"
+                      :most="20"
+                      :label="`Where ${p.name} plays on defence`"
+                      @write="roster.change(p, { defence: $event })"
                     />
                   </td>
                   <td>
@@ -184,16 +174,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
   width: 100%;
   margin-top: 8px;
 }
-td input {
-  width: 100%;
-  min-width: 90px;
-}
-td input.number,
-td input.seat {
-  min-width: 0;
-  width: 52px;
-}
-.left input {
+.left :deep(input) {
   color: var(--soft);
 }
 td button {

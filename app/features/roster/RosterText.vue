@@ -1,31 +1,23 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { placesOf } from '#core/roster/player';
+import { readText, TABLE_FILES } from '~/features/log/read-text';
 import { tryRoster } from './lines';
 import { useRoster } from './store';
 
 /** Men typed or pasted, one a line, tried as they are written; nothing is kept until somebody says so. */
 const roster = useRoster();
 const problem = ref('');
-const picker = ref<HTMLInputElement | null>(null);
 const tried = computed(() => tryRoster(roster.draft, roster.players));
 const EXAMPLE = '61, Anselm Rook, RG\n55 Jory Pell C/G\nor a whole table with heads: number, name, position';
 /** Larger than any roster. */
 const LARGEST = 200_000;
 
-async function pick(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const file = input.files?.[0];
-  input.value = '';
-  if (!file) return;
-  problem.value = '';
-  const read = file.size > LARGEST ? null : new TextDecoder('utf-8', { fatal: true });
-  try {
-    if (!read) throw new Error('too large');
-    roster.draft = read.decode(await file.arrayBuffer()).replace(/^\uFEFF/, '');
-  } catch {
-    problem.value = `${file.name} is no table of men: save it as CSV, in UTF-8. Nothing was changed.`;
-  }
+async function pick([file]: readonly File[]): Promise<void> {
+  const text = file && file.size <= LARGEST ? await readText(file) : null;
+  problem.value =
+    text === null ? `${file?.name} is no table of men: save it as CSV, in UTF-8. Nothing was changed.` : '';
+  if (text !== null) roster.draft = text;
 }
 async function add(): Promise<void> {
   const men = tried.value.players.map(({ line: _, ...p }) => p);
@@ -54,18 +46,9 @@ const says = computed(() => {
       spellcheck="false"
     />
     <p class="acts">
-      <button class="plain link" type="button" @click="picker?.click()">or choose a CSV file</button>
+      <FilePick label="Roster as a table" :accept="TABLE_FILES" @picked="pick">or choose a CSV file</FilePick>
       <span v-if="roster.draft.trim()" role="status">{{ says }}</span>
     </p>
-    <input
-      ref="picker"
-      class="visually-hidden"
-      type="file"
-      accept=".csv,.tsv,.txt,text/csv"
-      tabindex="-1"
-      aria-label="Roster as a table"
-      @change="pick"
-    />
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <ul v-if="tried.problems.length" class="problems">
       <li v-for="p in tried.problems" :key="p.line">Line {{ p.line }}: {{ p.says }}.</li>

@@ -54,32 +54,27 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
             <tbody>
               <tr v-for="g in season.schedule.games" :key="g.id">
                 <td>
-                  <input
-                    class="field week"
+                  <CellField
+                    narrow
                     type="number"
-                    min="0"
-                    max="60"
                     :value="g.week"
-                    :aria-label="`Week of ${g.opponent}`"
-                    @change="season.change(g, { week: Number(valueOf($event)) })"
+                    :label="`Week of ${g.opponent}`"
+                    @write="season.change(g, { week: Number($event) })"
                   />
                 </td>
                 <td>
-                  <input
-                    class="field"
+                  <CellField
                     :value="g.opponent"
-                    maxlength="80"
-                    :aria-label="`Opponent of week ${g.week}`"
-                    @change="season.change(g, { opponent: valueOf($event) })"
+                    :label="`Opponent of week ${g.week}`"
+                    @write="season.change(g, { opponent: $event })"
                   />
                 </td>
                 <td>
-                  <input
-                    class="field"
+                  <CellField
                     type="date"
                     :value="g.playedOn ?? ''"
-                    :aria-label="`Day of week ${g.week}`"
-                    @change="season.change(g, { playedOn: valueOf($event) || null })"
+                    :label="`Day of week ${g.week}`"
+                    @write="season.change(g, { playedOn: $event || null })"
                   />
                 </td>
                 <td class="soft">{{ g.snaps }} snaps, {{ g.films }} films</td>
