@@ -7,13 +7,10 @@ import { useStayOn } from '~/features/measure/stay-on';
 import { cutOfQuery, type Cut } from '#core/film/log/cut';
 import { releaseFocus } from '~/features/hands/in-field';
 import { sinceSnap } from '#core/film/frames';
-import type { Pixel } from '#core/model/calibration';
-import type { Angle } from '#core/model/snap';
-import { useWritingKeys, WRITING_HANDS } from '~/features/notes/keys';
+import { WRITING_HANDS } from '~/features/notes/keys';
 import NoteOverlay from '~/features/notes/NoteOverlay.vue';
 import NotePanel from '~/features/notes/NotePanel.vue';
-import { saveCaptions, savePicture } from '~/features/notes/save';
-import { useWriting } from '~/features/notes/writing';
+import { saveCaptions } from '~/features/notes/save';
 import { useHeldRep } from '~/features/beside/hold';
 import AskedBoard from './AskedBoard.vue';
 import FilmHands from './FilmHands.vue';
@@ -26,6 +23,7 @@ import SnapList from './SnapList.vue';
 import SnapSentence from './SnapSentence.vue';
 import { FILM_HANDS, useFilmKeys } from './keys';
 import { snapAway } from './next-snap';
+import { useNotesHere } from './notes-here';
 import { useProposals } from '~/features/propose/use-proposals';
 import { useReelHere } from './reel-here';
 import { useRoom } from './room';
@@ -112,49 +110,7 @@ watch(
   () => run.value && go(1),
 );
 
-/** Writing and drawing: the keys are its own meanwhile. */
-const snapHere = computed(() => film.snap);
-const writing = useWriting(snapHere, film.setNotes);
-const frame = computed(() => pair.value?.transport.frame.value ?? 0);
-const now = { frame };
-function write(): void {
-  const lead = pair.value?.lead;
-  if (!lead) return;
-  pair.value!.transport.pause();
-  writing.begin(lead, frame.value);
-}
-const videoOf = (clip: { id: number }) => pair.value?.shown.find((s) => s.clip.id === clip.id)?.video;
-function point(clip: { id: number }, { x, y }: Pixel): void {
-  const video = videoOf(clip);
-  if (video) writing.place({ x: x / video.videoWidth, y: y / video.videoHeight });
-}
-useWritingKeys(writing, {
-  step: (frames) => pair.value?.transport.seek(frame.value + frames),
-  words: () => void notes.value?.words(),
-});
-function seekIn(clip: number, to: number): void {
-  if (pair.value?.lead?.id !== clip) pair.value?.swap();
-  pair.value?.transport.seek(to);
-}
-/** Keeps the frame that is shown with the mark of the man in hand. */
-function markFrameOfMan(): void {
-  const lead = pair.value?.lead;
-  if (!lead || !film.selected) return;
-  const frames = film.marks[film.selected]?.frames ?? [];
-  const here = { angle: lead.angle as Angle, frame: frame.value, says: '' };
-  film.change(film.selected, { frames: [...frames, here].slice(-8) });
-}
-function seekAngle(angle: string, to: number): void {
-  const clip = film.snap?.clips.find((c) => c.angle === angle);
-  if (clip) seekIn(clip.id, to);
-}
-const game = computed(() => film.games.find((g) => g.id === film.game));
-const name = computed(() => `week ${game.value?.week ?? ''} snap ${film.snap?.number ?? ''}`);
-function picture(): void {
-  const lead = pair.value?.lead;
-  const video = lead && videoOf(lead);
-  if (lead && video) void savePicture(name.value, lead, frame.value, video, writing);
-}
+const { writing, now, name, write, point, seekIn, seekAngle, picture, markFrame } = useNotesHere(pair, notes);
 const handsTold = computed(() =>
   film.readOnly ? FILM_HANDS.filter((h) => !h.staff) : [...FILM_HANDS, ...WRITING_HANDS],
 );
@@ -164,16 +120,19 @@ const { inRoom, toggle: room } = useRoom(place);
 const withBoard = useLocalStorage('violet-chalk-film-board', false);
 const seconds = computed(() => {
   const lead = pair.value?.lead;
-  return lead ? sinceSnap(frame.value, lead.snapFrame, lead.framesPerSecond) : 0;
+  return lead ? sinceSnap(now.frame.value, lead.snapFrame, lead.framesPerSecond) : 0;
 });
-const rep = useHeldRep(snapHere, (id) => film.snaps.find((s) => s.id === id)?.number);
+const rep = useHeldRep(
+  computed(() => film.snap),
+  (id) => film.snaps.find((s) => s.id === id)?.number,
+);
 function beside(): void {
   const both = rep.choose();
   if (both) void navigateTo({ path: '/film/beside', query: { ...both, man: film.selected ?? undefined } });
 }
 
 const { naming } = useFilmKeys({
-  frame: markFrameOfMan,
+  frame: markFrame,
   undo: () => void film.undo(),
   columns,
   writing: writing.writing,
@@ -279,7 +238,7 @@ const { naming } = useFilmKeys({
             :naming="naming"
             @next="go(1)"
             @seek="seekAngle"
-            @frame="markFrameOfMan"
+            @frame="markFrame"
           />
         </template>
         <p v-else-if="!film.loadProblem" class="empty">
