@@ -19,6 +19,9 @@ const STAGES = [
   'statistics',
   'grade',
   'reports',
+  'plan',
+  'practice',
+  'paper',
   'formats',
 ];
 /** The rooms of the resolver, each of which knows those before it. */

@@ -3,7 +3,7 @@ import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 
 const root = fileURLToPath(new URL('../core/library/', import.meta.url));
-const shelves = { schemes: '.chalk', fronts: '.chalk', formations: '.chalk', spaces: '.json' };
+const shelves = { schemes: '.chalk', fronts: '.chalk', formations: '.chalk', spaces: '.json', drills: '.json' };
 
 export function embeddedLibrary() {
   const parts = Object.entries(shelves).map(([shelf, ending]) => {

@@ -1,5 +1,5 @@
 import { vi } from 'vitest';
-import type { BookShelf } from '#core/calls/playbook';
+import { isJsonShelf, type BookShelf } from '#core/calls/playbook';
 import { readTree } from '#core/language/read';
 import { failWith, steered, type Steering } from './steer';
 import type { OwnDocument } from '~/features/playbook/store';
@@ -35,7 +35,7 @@ export function serve(): FakeServer {
   };
   function add({ texts = [] }: Body): void {
     for (const { shelf, text, opponent = null } of texts) {
-      const slug = shelf === 'spaces' ? (JSON.parse(text) as { id: string }).id : readTree(text).tree!.id;
+      const slug = isJsonShelf(shelf) ? (JSON.parse(text) as { id: string }).id : readTree(text).tree!.id;
       if (documents.some((d) => d.shelf === shelf && d.slug === slug)) fail(409, `There is a "${slug}" already.`);
       documents = [
         ...documents,

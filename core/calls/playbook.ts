@@ -3,22 +3,36 @@ import { withSplit } from '../language/lineups/own-split';
 import { readFormation } from '../language/lineups/read-formation';
 import { readFront } from '../language/lineups/read-front';
 import { readTree } from '../language/read';
+import type { Drill } from '../model/drill';
 import type { Formation } from '../model/formation';
 import type { Front } from '../model/front';
 import { SHIPPED_SETTINGS, type Settings } from '../model/settings';
 import type { CompiledScheme } from '../resolve/prepare/compile';
-import { formationFrom, frontFrom, libraryIds, libraryText, schemeFrom, spaceFrom } from '../library/library';
+import {
+  drillFrom,
+  formationFrom,
+  frontFrom,
+  libraryIds,
+  libraryText,
+  schemeFrom,
+  spaceFrom,
+} from '../library/library';
 
 /** The shelves a program can put texts of its own on. */
-export const SHELVES = ['schemes', 'fronts', 'formations', 'spaces'] as const;
+export const SHELVES = ['schemes', 'fronts', 'formations', 'spaces', 'drills'] as const;
 export type BookShelf = (typeof SHELVES)[number];
-/** What a text on a shelf is, and begins with where it is in the rule language; a space of fronts is JSON. */
+/** What a text on a shelf is, and begins with where it is in the rule language; what is none of it is JSON. */
 export const SHELF_KIND = {
   schemes: 'scheme',
   fronts: 'front',
   formations: 'formation',
   spaces: 'space',
+  drills: 'drill',
 } as const satisfies Record<BookShelf, string>;
+
+/** Shelves whose texts are JSON, and what reads them. */
+export const JSON_SHELVES = { spaces: spaceFrom, drills: drillFrom } as const;
+export const isJsonShelf = (shelf: BookShelf): shelf is keyof typeof JSON_SHELVES => Object.hasOwn(JSON_SHELVES, shelf);
 
 export interface OwnText {
   readonly shelf: BookShelf;
@@ -59,6 +73,7 @@ export class Playbook {
       fronts: shelf('fronts'),
       formations: shelf('formations'),
       spaces: shelf('spaces'),
+      drills: shelf('drills'),
     };
   }
 
@@ -72,7 +87,7 @@ export class Playbook {
       this.listed.set(
         shelf,
         (found = [...this.texts[shelf]].map(([id, { text, own }]) =>
-          shelf === 'spaces' ? spaceEntry(id, text, own) : entryOf(id, text, own),
+          isJsonShelf(shelf) ? jsonEntry(shelf, id, text, own) : entryOf(id, text, own),
         )),
       );
     return found;
@@ -110,6 +125,14 @@ export class Playbook {
       : frontFrom(text, formation, settings);
   }
 
+  /** Every drill that can be read: the library's, and the program's own over and beside them. */
+  drills(): Drill[] {
+    return [...this.texts.drills.values()].flatMap(({ text }) => {
+      const read = drillFrom(text);
+      return read.ok ? [read.value] : [];
+    });
+  }
+
   /** The clauses of a formation or front, as inline notation. */
   clauses(shelf: 'fronts' | 'formations', idOrText: string): string {
     const text = this.text(shelf, idOrText);
@@ -136,9 +159,9 @@ function entryOf(id: string, text: string, own: boolean): Entry {
   return { id, name: tree?.name ?? id, family: head('family') ?? '', school: head('school'), from: head('from'), own };
 }
 
-function spaceEntry(id: string, text: string, own: boolean): Entry {
-  const space = spaceFrom(text);
-  return { id, name: space.ok ? space.value.name : id, family: '', school: null, from: null, own };
+function jsonEntry(shelf: keyof typeof JSON_SHELVES, id: string, text: string, own: boolean): Entry {
+  const read = JSON_SHELVES[shelf](text);
+  return { id, name: read.ok ? read.value.name : id, family: '', school: null, from: null, own };
 }
 
 /** What ships and nothing else. */

@@ -1,9 +1,11 @@
+import type * as z from 'zod';
 import { error, type Result } from '../diagnostics/diagnostic';
 import { withSplit } from '../language/lineups/own-split';
 import { placeClauses } from '../language/lineups/read-formation';
 import { placeFrontClauses } from '../language/lineups/read-front';
 import { readDocument } from '../language/read';
 import type { LineupTree, SchemeTree } from '../language/tree';
+import { DrillSchema, type Drill } from '../model/drill';
 import type { Formation } from '../model/formation';
 import type { Front } from '../model/front';
 import { SHIPPED_SETTINGS, type Settings } from '../model/settings';
@@ -22,23 +24,28 @@ export const libraryText = (shelf: Shelf, id: string): string | null =>
 
 const TOP = { line: 1, column: 1, endColumn: 1 };
 
-/** A space of fronts from its JSON text. */
-export function spaceFrom(text: string): Result<Space> {
+/** Something kept as JSON, read by its schema; `what` names it where the text as a whole is wrong. */
+function jsonFrom<T>(text: string, schema: z.ZodType<T>, what: string): Result<T> {
   let value: unknown;
   try {
     value = JSON.parse(text);
   } catch (problem) {
     return { ok: false, diagnostics: [error('json.syntax', TOP, { problem: (problem as Error).message })] };
   }
-  const parsed = SpaceSchema.safeParse(value);
+  const parsed = schema.safeParse(value);
   if (parsed.success) return { ok: true, value: parsed.data, diagnostics: [] };
   return {
     ok: false,
     diagnostics: parsed.error.issues.map((i) =>
-      error('json.shape', TOP, { where: i.path.join('.') || 'space', problem: i.message }),
+      error('json.shape', TOP, { where: i.path.join('.') || what, problem: i.message }),
     ),
   };
 }
+
+/** A space of fronts from its JSON text. */
+export const spaceFrom = (text: string): Result<Space> => jsonFrom(text, SpaceSchema, 'space');
+/** A drill from its JSON text. */
+export const drillFrom = (text: string): Result<Drill> => jsonFrom(text, DrillSchema, 'drill');
 
 /** A scheme from its text. */
 export function schemeFrom(text: string): Result<CompiledScheme> {

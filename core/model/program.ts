@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { CALL_MEANINGS, SHIPPED_CALL_WORDS, type CallMeaning } from './call-words';
 import { OwnFaultSchema } from './faults';
 import { NamingSchema } from './naming';
+import { PracticeWaysSchema } from './practice';
 import { SettingsSchema } from './settings';
 
 const wordFor = (meaning: CallMeaning) => z.string().trim().min(1).max(30).default(SHIPPED_CALL_WORDS[meaning]);
@@ -22,6 +23,8 @@ export const ProgramBodySchema = z.object({
   plays: z.array(z.string().max(80)).max(300).optional(),
   /** First steps that were taken or left out. */
   begun: z.array(z.string().max(20)).max(20).optional(),
+  /** Limits, gear and habits of practice, as the program's staff and its governing body set them. */
+  practice: PracticeWaysSchema.optional(),
   /** Faults the program tags beside those that ship. */
   faults: z.array(OwnFaultSchema).max(60).optional(),
 });

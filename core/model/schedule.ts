@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { DaySchema } from './day';
 
 export const SeasonNameSchema = z.string().trim().min(1, 'a name').max(40);
 /** A game as it stands in the schedule. */
@@ -6,7 +7,7 @@ export const ScheduledSchema = z.object({
   opponent: z.string().trim().min(1, 'a name').max(80),
   week: z.int().min(0).max(60),
   /** The day, as 2026-11-27. */
-  playedOn: z.iso.date({ message: 'a day such as 2026-11-27' }).nullable().default(null),
+  playedOn: DaySchema.nullable().default(null),
 });
 export type Scheduled = z.infer<typeof ScheduledSchema>;
 export const ScheduleSchema = z.object({

@@ -1,11 +1,11 @@
 import * as z from 'zod';
+import { DaySchema } from '../model/day';
 
 /** How a man was at practice, with what it says. */
 export const HERE = { here: 'here', limited: 'limited', away: 'away' } as const;
 export type Here = keyof typeof HERE;
 export const HERE_IDS = Object.keys(HERE) as [Here, ...Here[]];
 
-export const DaySchema = z.iso.date({ message: 'a day such as 2026-11-27' });
 /** What is written down of a man on a day. */
 export const PresenceSchema = z.object({
   playerId: z.int().positive(),

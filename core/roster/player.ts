@@ -14,6 +14,13 @@ export const NewPlayerSchema = z.object({
   seats: z.array(SeatSchema).max(12).default([]),
   /** Where he plays on defence, in the team's words; empty for one who does not. */
   defence: z.string().trim().max(20).default(''),
+  /** Pounds, so that men who meet in practice can be matched; `null` when nobody has written it down. */
+  weight: z
+    .int('a weight in whole pounds')
+    .min(60, 'from 60 pounds')
+    .max(600, 'to 600 pounds')
+    .nullable()
+    .default(null),
 });
 export type NewPlayer = z.infer<typeof NewPlayerSchema>;
 

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { DaySchema } from '#core/roster/attendance';
+import { DaySchema } from '#core/model/day';
 import { requireMember, STAFF } from '../session/member';
 import { readQuery } from '../session/read-query';
 import { readAttendance } from '../usecases/attendance';

@@ -1,5 +1,6 @@
 import * as z from 'zod';
-import { DaySchema, PresenceSchema } from '#core/roster/attendance';
+import { DaySchema } from '#core/model/day';
+import { PresenceSchema } from '#core/roster/attendance';
 import { requireMember, STAFF } from '../session/member';
 import { readInput } from '../session/read-input';
 import { writeAttendance } from '../usecases/attendance';

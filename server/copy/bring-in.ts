@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { DatabaseError, QueryTypes, type Sequelize, type Transaction } from 'sequelize';
 import { LineupSchema } from '#core/film/log/lineup';
+import { PracticeWeekSchema, withMen } from '#core/model/practice';
 import { ProgramBodySchema } from '#core/model/program';
 import { ProgramRow, UserRow } from '../db/models';
 import { hashPassword } from '../session/passwords';
@@ -134,6 +135,7 @@ async function writeRow(db: Sequelize, writing: Writing, transaction: Transactio
   }
   now.program_id = programId;
   if (table.name === 'games') now.lineup = renumbered(row.lineup, numbers);
+  if (table.name === 'week_parts' && row.part === 'practice') now.body = menRenumbered(row.body, numbers);
   if (table.name === 'clips') now.file = fileOf(String(row.file ?? ''), { files, programId, film });
   if (table.name === 'films') {
     now.upload = `p${programId}-copy-${randomUUID()}`;
@@ -170,6 +172,12 @@ function renumbered(lineup: unknown, numbers: Numbers): unknown {
     seats: seats.map((c) => ({ ...c, playerId: c.playerId === null ? null : (is(c.playerId) ?? null) })),
     jerseys: jerseys.flatMap((c) => (is(c.playerId) === undefined ? [] : [{ ...c, playerId: is(c.playerId)! }])),
   };
+}
+
+/** Men of a week's practice under their new numbers; whoever is not there is left out. */
+function menRenumbered(body: unknown, numbers: Numbers): unknown {
+  const players = numbers.get('players') ?? new Map<number, number>();
+  return withMen(PracticeWeekSchema.parse(body), (id) => players.get(id) ?? null);
 }
 
 /** Where a clip's file lies from now on; empty when it did not come. */

@@ -13,6 +13,7 @@ import { MeasuringSchema } from '#core/model/measured';
 import { ScheduledSchema } from '#core/model/schedule';
 import { ClipBodySchema, SnapBodySchema } from '#core/model/snap';
 import { HERE_IDS } from '#core/roster/attendance';
+import { WEEK_PARTS } from '#core/model/week';
 import { NewPlayerSchema } from '#core/roster/player';
 
 /** A row as it goes out: columns by their names in the database. */
@@ -69,6 +70,11 @@ export const COPIED: readonly CopiedTable[] = [
     name: 'acknowledgements',
     refs: { game_id: 'games', snap_id: 'snaps', player_id: 'players', user_id: 'users' },
     bodies: { question: AnyText, answer: AnyText },
+  },
+  {
+    name: 'week_parts',
+    refs: { game_id: 'games', user_id: 'users' },
+    bodies: { body: z.union([WEEK_PARTS.plan, WEEK_PARTS.practice]) },
   },
   { name: 'documents', refs: {}, bodies: { shelf: z.enum(SHELVES), slug: z.string().min(1).max(80) } },
   {

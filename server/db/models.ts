@@ -39,7 +39,8 @@ import {
   USER,
   UserRow,
 } from './people-models';
-export { BookMarkRow, BookSnapRow };
+import { WEEK_PART, WeekPartRow } from './week-models';
+export { BookMarkRow, BookSnapRow, WeekPartRow };
 export { ClipRow, FilmRow, CalibrationRow, MeasuringRow, CutRow, FilmNoteRow };
 export { AttendanceRow, AuditRow, MembershipRow, PlayerRow, SessionRow, TicketRow, UserRow };
 
@@ -191,6 +192,7 @@ export function defineModels(sequelize: Sequelize): void {
   define(PlayerRow, 'players', PLAYER);
   define(AuditRow, 'audit', AUDIT);
   define(AttendanceRow, 'attendance', ATTENDANCE);
+  define(WeekPartRow, 'week_parts', WEEK_PART);
   define(ProgramRow, 'programs', {
     ...{ id, name: text, body },
     demo: { type: DataTypes.BOOLEAN, defaultValue: false },

@@ -64,6 +64,8 @@ export class PlayerRow extends Model<InferAttributes<PlayerRow>, InferCreationAt
   declare seat: string;
   declare seats: CreationOptional<string[]>;
   declare defence: CreationOptional<string>;
+  /** Pounds. */
+  declare weight: CreationOptional<number | null>;
   declare leftAt: CreationOptional<Date | null>;
   /** His name and everything said of him were deleted; counts stay. */
   declare erasedAt: CreationOptional<Date | null>;
@@ -118,7 +120,7 @@ export const TICKET = {
 export const PLAYER = {
   ...{ id, programId: { type: int, allowNull: false }, name: text, number: int, seat: text },
   seats: { type: DataTypes.ARRAY(DataTypes.TEXT), defaultValue: [] },
-  ...{ defence: textOrEmpty(), leftAt: DataTypes.DATE, erasedAt: DataTypes.DATE },
+  ...{ defence: textOrEmpty(), weight: int, leftAt: DataTypes.DATE, erasedAt: DataTypes.DATE },
 } as ModelAttributes<PlayerRow>;
 export const AUDIT = {
   id,

@@ -61,6 +61,7 @@ export async function erasePlayer(member: Member, id: number): Promise<Erased> {
       seat: '',
       seats: [],
       defence: '',
+      weight: null,
       erasedAt: now,
       leftAt: man.leftAt ?? now,
     };

@@ -9,8 +9,7 @@ import { hasErrors, type Diagnostic } from '#core/diagnostics/diagnostic';
 import { formatDiagnostic, wordDiagnostic } from '#core/diagnostics/wording';
 import { checkText } from '#core/language/check';
 import { isAboutHeader, readTree } from '#core/language/read';
-import { spaceFrom } from '#core/library/library';
-import { Playbook, SHELF_KIND, type BookShelf } from '#core/calls/playbook';
+import { isJsonShelf, JSON_SHELVES, Playbook, SHELF_KIND, type BookShelf } from '#core/calls/playbook';
 
 export interface DocumentView {
   id: number;
@@ -170,12 +169,12 @@ async function addVersion(
 
 /** The id a text gives itself. A text that counts must read without errors; a draft of rules only needs its first line. */
 function slugOf(shelf: BookShelf, text: string, where: string, draft: boolean): string {
-  if (shelf === 'spaces') {
-    const space = spaceFrom(text);
-    if (space.ok) return space.value.id;
+  if (isJsonShelf(shelf)) {
+    const read = JSON_SHELVES[shelf](text);
+    if (read.ok) return read.value.id;
     throw createError({
       statusCode: 400,
-      message: `${where}${space.diagnostics.slice(0, 5).map(wordDiagnostic).join('; ')} Nothing was changed.`,
+      message: `${where}${read.diagnostics.slice(0, 5).map(wordDiagnostic).join('; ')} Nothing was changed.`,
     });
   }
   const { tree } = readTree(text);

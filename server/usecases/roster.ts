@@ -12,8 +12,8 @@ import { none } from './owned';
 /** More men than any team has. */
 const MOST = 200;
 
-const view = ({ id, name, number, seat, seats, defence, leftAt }: PlayerRow): Player => ({
-  ...{ id, name, number, seat, seats, defence },
+const view = ({ id, name, number, seat, seats, defence, weight, leftAt }: PlayerRow): Player => ({
+  ...{ id, name, number, seat, seats, defence, weight: weight ?? null },
   left: leftAt !== null && leftAt !== undefined,
 });
 
@@ -88,8 +88,8 @@ export async function changePlayer(member: Member, id: number, after: NewPlayer 
     const wasGone = Boolean(row.leftAt);
     const leftAt = after.left ? (row.leftAt ?? new Date()) : null;
     const seats = placesOf(after).filter((s) => s !== seat);
-    const { name, number, defence } = after;
-    await row.update({ name, number, defence, seat, seats, leftAt }, { transaction });
+    const { name, number, defence, weight } = after;
+    await row.update({ name, number, defence, weight, seat, seats, leftAt }, { transaction });
     const what = wasGone === after.left ? 'roster changed' : after.left ? 'left' : 'came back';
     await audit(member, what, `${number} ${name}`, transaction);
     return view(row);

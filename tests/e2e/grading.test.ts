@@ -113,8 +113,16 @@ test('two graders of one man see both versions, and nothing is overwritten', asy
   await expect(aside).toContainText('Somebody else has marked him meanwhile');
   await aside.getByRole('button', { name: 'Mine stands' }).click();
   await expect(aside).toHaveCount(0);
-  const mark = (await snapsOf(page))[18]!.graded as unknown as { blocker: string; grade: { assignment: string } }[];
-  expect(mark.find((g) => g.blocker === 'RT')!.grade.assignment).toBe('wrong');
+  // His is put away at once and is on its way to the server then.
+  await expect
+    .poll(async () => {
+      const marks = (await snapsOf(page))[18]!.graded as unknown as {
+        blocker: string;
+        grade: { assignment: string };
+      }[];
+      return marks.find((g) => g.blocker === 'RT')!.grade.assignment;
+    })
+    .toBe('wrong');
   await other.context().close();
 });
 

@@ -48,6 +48,7 @@ describe('migrations', () => {
       'snaps',
       'tickets',
       'users',
+      'week_parts',
     ]);
   });
 

@@ -6,7 +6,7 @@ import { tryRoster } from './lines';
 import { useRoster } from './store';
 
 const man = (id: number, number: number, name: string, more: Partial<Player> = {}): Player => ({
-  ...{ id, number, name, seat: '', seats: [], defence: '', left: false },
+  ...{ id, number, name, seat: '', seats: [], defence: '', weight: null, left: false },
   ...more,
 });
 let there: Player[];
@@ -42,7 +42,7 @@ describe('the roster', () => {
     expect(roster.notice).toBe('Odo Lisk is on the roster.');
     await roster.change(roster.players[0]!, { number: 62 });
     expect(server.asked.findLast((a) => a.what === 'PUT /api/roster/1')!.body).toEqual({
-      ...{ number: 62, name: 'Anselm Rook', seat: 'RG', seats: [], defence: '', left: false },
+      ...{ number: 62, name: 'Anselm Rook', seat: 'RG', seats: [], defence: '', weight: null, left: false },
     });
     expect(roster.players[0]!.number).toBe(62);
     await roster.erase(roster.players.at(-1)!);

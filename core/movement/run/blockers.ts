@@ -1,10 +1,15 @@
 import type { Point } from '../../geometry/vec';
 import type { Assignment } from '../../model/resolution';
 import { BLOCKS, type BlockId } from '../../vocabulary/index';
-import { apart, CONTACT, stand, steer, STEP, type Body } from './bodies';
+import { apart, BODY_ROOM, CONTACT, stand, steer, STEP, type Body } from './bodies';
+
+/** How a block is lost once it has begun: past him toward the ball, past him away from it, or both of them into the backfield. */
+export const WAYS_LOST = ['beaten inside', 'beaten outside', 'driven back'] as const;
+export type WayLost = (typeof WAYS_LOST)[number];
 
 /** What a man does that no rule asks of him. */
-export type Quirk = 'false step' | 'misses' | 'falls' | 'too deep' | 'leaves early' | 'leaves late' | 'stands up';
+export type Quirk =
+  'false step' | 'misses' | 'falls' | 'too deep' | 'leaves early' | 'leaves late' | 'stands up' | WayLost;
 
 export interface RunningBlocker extends Body {
   readonly plan: Assignment;
@@ -17,6 +22,10 @@ export interface RunningBlocker extends Body {
   goesOn: boolean;
   /** Seconds he has been engaged with the man he is on. */
   held: number;
+  /** His man is past him. */
+  beaten: boolean;
+  /** Until when somebody driven into his way holds him up, seconds from the snap. */
+  heldUpUntil: number;
 }
 
 /** Seconds two men stay on one before one of them goes on; and what those who err do. */
@@ -34,6 +43,11 @@ const MISS = 3;
 const FALLS_AT = 0.7;
 const FALSE_STEP_UNTIL = 0.42;
 const TOO_DEEP = 4;
+/** How long a man holds who is then beaten, seconds; an assumption. */
+const BEATEN_AFTER = 0.3;
+/** How long a man who pulls is held up by somebody who is driven into his way, seconds, and how near that one comes, feet. */
+const HOLD_UP = 0.6;
+const IN_HIS_WAY = 2;
 
 /** The turns before the first contact; pass sets end at their set point, so they keep it. */
 export function cornersOf(plan: Assignment, quirk: Quirk | null): Point[] {
@@ -57,6 +71,10 @@ export function moveBlocker(b: RunningBlocker, defenders: ReadonlyMap<string, Bo
   if (b.down) return stand(b);
   if (b.quirk === 'false step' && time < FALSE_STEP_UNTIL) return steer(b, { x: b.x, y: b.y - 2 }, time, 0.16);
   const target = after(b, defenders);
+  if (b.beaten || time < b.heldUpUntil) {
+    b.engaged = false;
+    return stand(b);
+  }
   b.engaged = target !== undefined && !target.down && apart(b, target) <= CONTACT && b.quirk !== 'misses';
   if (b.engaged) return engage(b, target!, defenders);
   b.held = 0;
@@ -85,6 +103,8 @@ function waitFor(b: RunningBlocker, target: Body, time: number): void {
 function engage(b: RunningBlocker, target: Body, defenders: ReadonlyMap<string, Body>): void {
   b.held += STEP;
   stand(b);
+  if ((b.quirk === 'beaten inside' || b.quirk === 'beaten outside') && b.held >= BEATEN_AFTER)
+    return letPast(b, target, b.quirk);
   const next = b.plan.next === null ? undefined : defenders.get(b.plan.next);
   if (!next || b.second || !b.goesOn) return;
   const stay = b.quirk === 'leaves early' || b.quirk === 'leaves late' ? HAND_OVER[b.quirk] : HAND_OVER.usual;
@@ -93,6 +113,24 @@ function engage(b: RunningBlocker, target: Body, defenders: ReadonlyMap<string, 
   b.second = true;
   b.held = 0;
   b.engaged = false;
+}
+
+/** His man is beside him, on the side of the ball or on the other one, and free. */
+function letPast(b: RunningBlocker, target: Body, quirk: 'beaten inside' | 'beaten outside'): void {
+  const toBall = b.x > 0 ? -1 : 1;
+  target.x = b.x + (quirk === 'beaten inside' ? toBall : -toBall) * BODY_ROOM;
+  b.beaten = true;
+  b.engaged = false;
+}
+
+/** Whoever pulls and comes upon a man who is driven back is held up, once. */
+export function holdUpPullers(blockers: readonly RunningBlocker[], time: number): void {
+  for (const driven of blockers) {
+    if (driven.quirk !== 'driven back' || !driven.engaged) continue;
+    for (const b of blockers)
+      if (b !== driven && b.plan.pull && b.heldUpUntil === 0 && !b.engaged && apart(b, driven) < IN_HIS_WAY)
+        b.heldUpUntil = time + HOLD_UP;
+  }
 }
 
 /** Of men who would go on to one linebacker, the one who does: the helper, else the one nearer to him; of two alike the one nearer the ball. */

@@ -18,6 +18,8 @@ export interface RunningDefender extends Body {
 
 /** Two men on one move him off the ball this fast, feet a second; one holds him where he is: the model knows nothing of strength. */
 const DOUBLE_PUSH = 1.1;
+/** Whoever is driven back gives ground so fast, feet a second. */
+const DRIVEN = 5;
 /** Seconds a linebacker reads before he runs, and a man of the secondary. */
 const READS = { linebacker: 0.35, secondary: 0.9 };
 /** Before the ball crosses the line, seconds, everybody has seen where it goes and leaves the way he was sent. */
@@ -73,7 +75,8 @@ function hold(d: RunningDefender, on: readonly RunningBlocker[], { hole, pass }:
   stand(d);
   const push = on.length > 1 && !pass && !on.some((b) => b.quirk === 'stands up') ? DOUBLE_PUSH : 0;
   const yields = on.some((b) => b.quirk === 'stands up') ? -DOUBLE_PUSH / 2 : 0;
-  const dy = (push + yields) * STEP;
+  const driven = on.length === 1 && on[0]!.quirk === 'driven back' ? -DRIVEN : 0;
+  const dy = (push + yields + driven) * STEP;
   const dx = (push > 0 ? Math.sign(d.x - hole.x) * 0.3 : 0) * STEP;
   d.x += dx;
   d.y += dy;

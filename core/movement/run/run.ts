@@ -9,7 +9,7 @@ import { signOf } from '../../model/side';
 import { levelOf } from '../../identify/line';
 import { BLOCKS, type BlockId } from '../../vocabulary/index';
 import { apart, bodyAt, keepApart, STEP, type Body } from './bodies';
-import { cornersOf, moveBlocker, whoGoesOn, type Quirk, type RunningBlocker } from './blockers';
+import { cornersOf, holdUpPullers, moveBlocker, whoGoesOn, type Quirk, type RunningBlocker } from './blockers';
 import { moveDefender, type Quarry, type RunningDefender } from './defenders';
 
 /** Something that happened, in seconds from the snap. */
@@ -43,6 +43,8 @@ export interface RunOptions {
   readonly rushers?: readonly string[] | null;
   /** Most seconds; a run ends earlier when the ball is met well past the line. */
   readonly seconds?: number;
+  /** Only what comes of it is asked: it ends when the ball is met or thrown, and nobody's places are kept. */
+  readonly untilMet?: boolean;
 }
 
 const SECONDS = 4;
@@ -70,15 +72,17 @@ export function runPlay(formation: Formation, front: Front, resolution: Resoluti
     const time = i * STEP;
     if (i > 0) {
       for (const b of blockers) moveBlocker(b, byId, time);
+      holdUpPullers(blockers, time);
       for (const d of defenders) moveDefender(d, blockers, quarry, time);
       stage.moveOthers(time);
       moveBall(stage, time);
       keepApart(everyone, xs);
       note(stage, time, noted, events);
       if (options.seconds === undefined && events.length > seen)
-        end = Math.min(end, endOf(events.slice(seen), quarry.at));
+        end = Math.min(end, endOf(events.slice(seen), quarry.at, options.untilMet ? 0 : TAIL));
       seen = events.length;
     }
+    if (options.untilMet) continue;
     frames.push(placesOf(everyone, ball));
     engaged.push(holdsOf(everyone));
   }
@@ -91,10 +95,11 @@ export function runPlay(formation: Formation, front: Front, resolution: Resoluti
   };
 }
 
-/** When a run may end: a little after the ball has been met or thrown. */
-function endOf(events: readonly RunEvent[], at: number): number {
+/** When a run may end: `tail` seconds after the ball has been met or thrown. */
+function endOf(events: readonly RunEvent[], at: number, tail: number): number {
   const met = events.find((e) => e.kind === 'meets the ball' || e.kind === 'ball out');
-  return met ? Math.max(met.time, at) + TAIL : Infinity;
+  if (!met) return Infinity;
+  return tail === 0 ? met.time : Math.max(met.time, at) + tail;
 }
 
 interface Stage {
@@ -128,6 +133,8 @@ function setStage(formation: Formation, front: Front, resolution: Resolution, op
         second: false,
         goesOn: false,
         held: 0,
+        beaten: false,
+        heldUpUntil: 0,
       };
     }),
   );

@@ -7,6 +7,18 @@ import * as measuring from './0006-measuring';
 import * as log from './0007-log';
 import * as grading from './0008-grading';
 import * as people from './0009-people';
+import * as week from './0010-week';
 
 /** In the order they run. Append only: a migration that has been on main is never changed. */
-export const MIGRATIONS = [firstTables, playbook, spaces, sessions, films, measuring, log, grading, people] as const;
+export const MIGRATIONS = [
+  firstTables,
+  playbook,
+  spaces,
+  sessions,
+  films,
+  measuring,
+  log,
+  grading,
+  people,
+  week,
+] as const;

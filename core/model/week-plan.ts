@@ -1,0 +1,38 @@
+import * as z from 'zod';
+import { CallSchema } from './snap';
+
+/** Most plays and looks a week's plan holds; more could be read by nobody. */
+export const MOST_PLAYS = 40;
+export const MOST_LOOKS = 24;
+
+/** A play of the week: the call without what it will meet, and how often it is to be called in the game. */
+export const PlannedPlaySchema = CallSchema.pick({
+  scheme: true,
+  side: true,
+  tags: true,
+  formation: true,
+  formationName: true,
+}).extend({ times: z.int().min(1, 'at least once').max(40, 'at most 40 times') });
+export type PlannedPlay = z.infer<typeof PlannedPlaySchema>;
+
+/** A front of theirs with what it does after the snap, in inline notation, and how much of the game it is expected to be. */
+export const PlannedLookSchema = CallSchema.pick({ front: true, frontName: true }).extend({
+  /** Weights stand to each other as the shares do: "22 of 25" may be typed as 22. */
+  weight: z.number().positive('more than nothing').max(1000),
+  /** From where it is known; empty when the coach expects it. */
+  seen: z.string().max(120).default(''),
+});
+export type PlannedLook = z.infer<typeof PlannedLookSchema>;
+
+/** What a week is planned with: what we call and what they show. */
+export const WeekPlanSchema = z.object({
+  plays: z.array(PlannedPlaySchema).max(MOST_PLAYS, `at most ${MOST_PLAYS} plays`),
+  looks: z.array(PlannedLookSchema).max(MOST_LOOKS, `at most ${MOST_LOOKS} looks`),
+});
+export type WeekPlan = z.infer<typeof WeekPlanSchema>;
+
+/** How the looks share the game: as many numbers as looks, together 1. */
+export function sharesOf(looks: readonly Pick<PlannedLook, 'weight'>[]): number[] {
+  const whole = looks.reduce((sum, l) => sum + l.weight, 0);
+  return looks.map((l) => l.weight / whole);
+}

@@ -1,0 +1,293 @@
+import { DAILY_IDS, isContact, type Daily, type Drill, type TheirWay } from '../model/drill';
+import { THEMES, type PracticeDay, type PracticeLine, type PracticeWays, type Station } from '../model/practice';
+import type { Settings } from '../model/settings';
+import type { Standing } from '../plan/standing';
+import { throughput } from './bodies';
+import { Ledger } from './ledger';
+import { isFor, isOnTheLine, snapsTheBall, type Practising } from './men';
+import { isTaught, whyNot } from './offered';
+import { pairOff } from './pair-off';
+import { sayWhy, type Reason } from './say-why';
+
+/** Everything a week of individual time is planned from. */
+export interface WeekToPlan {
+  /** In their order; lines that are held stay, all others are made anew. */
+  readonly days: readonly PracticeDay[];
+  /** Who is there on a day. */
+  readonly men: (day: string) => readonly Practising[];
+  /** What the plan asks of each man and how he stands at it. */
+  readonly standings: readonly Standing[];
+  /** What this opponent does that has to be practised. */
+  readonly theirs: ReadonlySet<TheirWay>;
+  readonly drills: readonly Drill[];
+  readonly ways: PracticeWays;
+  readonly level: Settings['levelOfPlay'];
+}
+
+export interface PlannedWeek {
+  readonly days: readonly PracticeDay[];
+  /** What the plan could not do, in sentences. */
+  readonly told: readonly string[];
+}
+
+/** A theme's own blocks count for so much more on its day. */
+const THEME_BOOST = 3;
+/** What was used on a day before is worth less, so that a week is wide. */
+const AGAIN = 0.6;
+/** A line is never stretched to more than so many times its minutes. */
+const LONGEST = 2;
+
+/**
+ * Fills the individual time of a week: the same opening every day, doubles and sets daily, twists while they come, and then by what each man
+ * has to lose in what the plan asks of him, so that most everyday drills are in the week and this opponent takes no more than his share.
+ * Contact, gear, house rules and level of play are limits no plan exceeds; who is away is in no group.
+ */
+export function planWeek(week: WeekToPlan): PlannedWeek {
+  const ledger = new Ledger(week.standings, week.ways);
+  const asked = new Set(week.standings.map((s) => s.block));
+  const byId = new Map(week.drills.map((d) => [d.id, d]));
+  const taught = week.drills.filter((d) => isTaught(d, asked));
+  for (const day of week.days)
+    ledger.giveDay({ day: day.day, lines: day.lines.filter((l) => l.held) }, (id) => byId.get(id) ?? null);
+  const told: string[] = [];
+  const whole = week.days.reduce((sum, d) => sum + d.minutes, 0);
+  const budget = { theirs: (1 - week.ways.foundations) * whole };
+  const days = week.days.map((day, i) => {
+    const planner = new DayPlanner(week, day, taught, ledger, budget, week.days.length - i);
+    const lines = planner.lines();
+    told.push(...planner.told);
+    return { ...day, lines };
+  });
+  return { days, told: [...new Set(told)] };
+}
+
+/** Plans one day on top of what the ledger holds. */
+class DayPlanner {
+  readonly told: string[] = [];
+  private readonly offered: readonly Drill[];
+  private readonly here: readonly Practising[];
+  private readonly held: readonly PracticeLine[];
+  private left: number;
+  private count = 0;
+
+  constructor(
+    private readonly week: WeekToPlan,
+    private readonly day: PracticeDay,
+    private readonly taught: readonly Drill[],
+    private readonly ledger: Ledger,
+    private readonly budget: { theirs: number },
+    private readonly daysLeft: number,
+  ) {
+    this.here = week.men(day.day).filter((m) => m.here !== 'away' && isOnTheLine(m));
+    this.offered = taught.filter((d) => whyNot(d, { ...week, ...day }) === null);
+    this.held = day.lines.filter((l) => l.held);
+    this.left = day.minutes - this.held.reduce((sum, l) => sum + l.minutes, 0);
+  }
+
+  lines(): PracticeLine[] {
+    const { day } = this.day;
+    if (this.here.length === 0) {
+      this.told.push(`Nobody of the line is there on ${day}.`);
+      return [...this.held];
+    }
+    const opening = this.offered.filter((d) => d.daily === 'opening').flatMap((d) => this.open(d));
+    const work: PracticeLine[] = [];
+    this.keepForWater();
+    for (const daily of DAILY_IDS)
+      if (daily !== 'opening' && this.isDue(daily))
+        work.push(
+          ...this.add(
+            this.best((d) => d.daily === daily),
+            { kind: 'daily', daily },
+          ),
+        );
+    for (let line = this.next(); line.length > 0; line = this.next()) work.push(...line);
+    return this.stretched(this.withHeld(this.withWater([...opening, ...inOrder(work, (id) => this.drill(id))])));
+  }
+
+  private drill = (id: string): Drill | undefined => this.week.drills.find((d) => d.id === id);
+
+  /** Breaks there is time for: water is part of it. */
+  private water = 0;
+  private keepForWater(): void {
+    const { restEvery, restFor } = this.week.ways;
+    if (restEvery === null) return;
+    this.water = Math.floor((this.day.minutes - 1) / (restEvery + restFor));
+    this.left -= this.water * restFor;
+  }
+
+  /** The opening is kept short. */
+  private open(drill: Drill): PracticeLine[] {
+    return this.add(drill, { kind: 'daily', daily: 'opening' }, drill.minutes.least);
+  }
+
+  /** Doubles and sets belong to whoever is asked for them; twists to a week in which they come. */
+  private isDue(daily: Daily): boolean {
+    return daily !== 'twists' || this.week.theirs.has('twist');
+  }
+
+  /** The next line: what has to be in the week first, else what is worth most a minute. */
+  private next(): PracticeLine[] {
+    const everyday = this.taught.filter((d) => d.kind === 'everyday');
+    const open = everyday.filter((d) => !this.ledger.isUsed(d.id));
+    const done = everyday.length - open.length;
+    const missing = Math.floor(everyday.length / 2) + 1 - done;
+    const slots = Math.floor(this.left / 5);
+    // The share of this day in what is still missing, once it can wait no longer.
+    if (missing > 0 && slots <= Math.ceil(missing / this.daysLeft)) {
+      const due = this.best((d) => open.includes(d) && this.isOfTheme(d)) ?? this.best((d) => open.includes(d));
+      if (due) return this.add(due, { kind: 'floor', done, of: everyday.length });
+    }
+    const drill = this.best((d) => d.kind !== 'opening' && d.kind !== 'exchange' && this.fitsBudget(d));
+    return this.add(drill, drill ? this.reasonOf(drill) : { kind: 'need' });
+  }
+
+  private isOfTheme = (drill: Drill): boolean =>
+    THEMES[this.day.theme].blocks.some((b: string) => drill.blocks.includes(b));
+
+  private isTheirs = (drill: Drill): boolean => drill.answers.some((w) => this.week.theirs.has(w));
+
+  private fitsBudget = (drill: Drill): boolean => !this.isTheirs(drill) || this.minutesFor(drill) <= this.budget.theirs;
+
+  private reasonOf(drill: Drill): Reason {
+    const ways = drill.answers.filter((w) => this.week.theirs.has(w));
+    return ways.length > 0 ? { kind: 'theirs', ways } : { kind: 'need' };
+  }
+
+  private minutesFor = ({ minutes }: Drill): number => (minutes.usual <= this.left ? minutes.usual : minutes.least);
+
+  /** Of those asked for that can be done now, the one that is worth most a minute. */
+  private best(among: (drill: Drill) => boolean): Drill | null {
+    let found: { drill: Drill; worth: number } | null = null;
+    for (const drill of this.offered) {
+      if (!among(drill) || drill.minutes.least > this.left || this.ledger.isUsed(drill.id, this.day.day)) continue;
+      const men = this.menFor(drill, this.here, this.minutesFor(drill));
+      const { groups, waits } = throughput(drill, men.length);
+      if (groups === 0) continue;
+      const theme = this.isOfTheme(drill) ? THEME_BOOST : 1;
+      const again = AGAIN ** this.ledger.timesUsed(drill.id);
+      const worth = theme * again * (1 - waits) * men.reduce((sum, m) => sum + this.ledger.worth(m.playerId, drill), 0);
+      if (!found || worth > found.worth) found = { drill, worth };
+    }
+    return found?.drill ?? null;
+  }
+
+  /** Who can do a drill: it is for him, he may meet somebody so long, and who is limited meets nobody. */
+  private menFor = (drill: Drill, among: readonly Practising[], minutes: number): Practising[] =>
+    among.filter(
+      (m) =>
+        isFor(drill, m) &&
+        (m.here === 'here' || drill.contact === 'none') &&
+        this.ledger.mayMeet(m.playerId, this.day.day, drill.contact, minutes),
+    );
+
+  private add(drill: Drill | null, reason: Reason, minutes = drill ? this.minutesFor(drill) : 0): PracticeLine[] {
+    if (!drill || minutes > this.left) return [];
+    const men = this.menFor(drill, this.here, minutes);
+    const main = this.station(drill, men, minutes, reason);
+    if (!main) return [];
+    const busy = new Set(main.men);
+    const stations = [
+      main,
+      ...this.beside(
+        this.here.filter((m) => !busy.has(m.playerId)),
+        minutes,
+      ),
+    ];
+    this.left -= minutes;
+    if (this.isTheirs(drill)) this.budget.theirs -= minutes;
+    return [{ id: `${this.day.day}-${++this.count}`, minutes, stations, held: false }];
+  }
+
+  /** What those do meanwhile for whom the others' drill is not: centres snap, the rest has a drill nobody has to watch. */
+  private beside(rest: readonly Practising[], minutes: number): Station[] {
+    const stations: Station[] = [];
+    const centres = rest.filter(snapsTheBall);
+    const exchange =
+      this.offered.find((d) => d.kind === 'exchange' && !this.ledger.isUsed(d.id, this.day.day)) ??
+      this.offered.find((d) => d.kind === 'exchange');
+    if (centres.length > 0 && exchange)
+      stations.push(...list(this.station(exchange, centres, minutes, { kind: 'exchange' }, true)));
+    const others = rest.filter((m) => !snapsTheBall(m) || !exchange);
+    const alone = this.week.ways.coaches < 2;
+    const fit = this.offered
+      .filter((d) => d.kind !== 'opening' && d.kind !== 'exchange' && !d.watched && !isContact(d.contact))
+      .filter((d) => (!alone || d.contact === 'none') && d.minutes.least <= minutes)
+      .map((drill) => ({ drill, men: this.menFor(drill, others, minutes) }))
+      .filter(({ drill, men }) => throughput(drill, men.length).groups > 0)
+      .map((o) => ({ ...o, worth: o.men.reduce((sum, m) => sum + this.ledger.worth(m.playerId, o.drill), 0) }))
+      .sort((a, b) => b.worth - a.worth);
+    const [first] = fit;
+    if (first) stations.push(...list(this.station(first.drill, first.men, minutes, { kind: 'beside' })));
+    return stations;
+  }
+
+  private station(
+    drill: Drill,
+    among: readonly Practising[],
+    minutes: number,
+    reason: Reason,
+    withQuarterback = false,
+  ): Station | null {
+    const { men, pairs } = drill.pairs ? pairOff(among, this.week.ways.matchWithin) : { men: among, pairs: [] };
+    // The quarterback who takes the snaps is nobody of the line and counts as a body.
+    const { groups, repsPerMinute, waits } = throughput(drill, men.length + (withQuarterback ? 1 : 0));
+    if (groups === 0) return null;
+    const ids = men.map((m) => m.playerId);
+    const reps = Math.round(10 * repsPerMinute * minutes) / 10;
+    const top = ids.reduce<number | null>(
+      (a, b) => (a !== null && this.ledger.worth(a, drill) >= this.ledger.worth(b, drill) ? a : b),
+      null,
+    );
+    const standing = top === null ? null : this.ledger.reasonFor(top, drill);
+    this.ledger.give(this.day.day, drill, ids, minutes);
+    return { drill: drill.id, men: ids, reps, waits, why: sayWhy(reason, drill, standing, reps), pairs };
+  }
+
+  /** What is left over is given to the last line that may grow: never to one in which men meet, and never to a coach's own. */
+  private stretched(lines: readonly PracticeLine[]): PracticeLine[] {
+    const left = this.day.minutes - lines.reduce((sum, l) => sum + l.minutes, 0);
+    const mayGrow = ({ stations, held }: PracticeLine): boolean =>
+      !held && stations.length > 0 && stations.every((s) => !isContact(this.drill(s.drill)!.contact));
+    const last = [...lines].reverse().find(mayGrow);
+    const by = last ? Math.min(left, last.minutes * LONGEST - last.minutes) : 0;
+    if (left > by) this.told.push(`${left - by} minutes of ${this.day.day} are left: nothing else may be done then.`);
+    if (!last || by <= 0) return [...lines];
+    const more = (last.minutes + by) / last.minutes;
+    const stations = last.stations.map((s) => ({ ...s, reps: Math.round(10 * s.reps * more) / 10 }));
+    return lines.map((l) => (l === last ? { ...l, minutes: l.minutes + by, stations } : l));
+  }
+
+  private withWater(lines: readonly PracticeLine[]): PracticeLine[] {
+    const { restEvery, restFor } = this.week.ways;
+    if (restEvery === null) return [...lines];
+    const out: PracticeLine[] = [];
+    let since = 0;
+    let breaks = 0;
+    for (const line of lines) {
+      if (since > 0 && since + line.minutes > restEvery && breaks < this.water) {
+        out.push({ id: `${this.day.day}-water-${++breaks}`, minutes: restFor, stations: [], held: false });
+        since = 0;
+      }
+      out.push(line);
+      since += line.minutes;
+    }
+    return out;
+  }
+
+  /** Held lines stay where they stood. */
+  private withHeld(lines: PracticeLine[]): PracticeLine[] {
+    const out = [...lines];
+    for (const [at, line] of this.day.lines.entries()) if (line.held) out.splice(Math.min(at, out.length), 0, line);
+    return out;
+  }
+}
+
+const list = <T>(one: T | null): T[] => (one === null ? [] : [one]);
+
+/** The softest first: nobody is met before he is warm. */
+function inOrder(lines: readonly PracticeLine[], drillOf: (id: string) => Drill | undefined): PracticeLine[] {
+  const hard = ({ stations }: PracticeLine): number =>
+    Math.max(0, ...stations.map((s) => ['none', 'shield', 'thud', 'live'].indexOf(drillOf(s.drill)!.contact)));
+  return [...lines].sort((a, b) => hard(a) - hard(b));
+}
