@@ -5,6 +5,7 @@ import type { MovementReading } from '#core/film/alignment/movement';
 import type { MovementJob } from '#core/film/alignment/movement-job';
 import type { ProposeJob } from '#core/grade/propose/propose-job';
 import type { Proposal } from '#core/model/proposal';
+import type { PlanAnswer, PlanJob } from '#core/plan/work-plan';
 import type { FollowerLike } from '~/features/measure/follow-film';
 import { useAsked } from './asked';
 
@@ -31,6 +32,10 @@ export const useMovementReadings = () =>
 /** What the film makes of every block, worked out beside the screen. */
 export const useProposing = () =>
   useAsked<ProposeJob, Proposal>(() => new Worker(new URL('./propose.worker.ts', import.meta.url), { type: 'module' }));
+
+/** A week's plan, worked out beside the screen. */
+export const usePlanning = () =>
+  useAsked<PlanJob, PlanAnswer>(() => new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' }));
 
 /** The follower, with all of OpenCV: fetched when somebody follows and not before. */
 export const startFollower = (): FollowerLike =>

@@ -87,6 +87,12 @@ export const PracticeDaySchema = z.object({
   theme: z.enum(THEME_IDS),
   minutes: z.int().min(5).max(180),
   gear: z.enum(GEARS),
+  /** When it begins, as 18:30; `null` while nobody has said. */
+  begins: z
+    .string()
+    .regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'a time such as 18:30')
+    .nullable()
+    .default(null),
   lines: z.array(PracticeLineSchema).max(60),
 });
 export type PracticeDay = z.infer<typeof PracticeDaySchema>;

@@ -1,5 +1,5 @@
 import { sharesOf, type WeekPlan } from '../model/week-plan';
-import type { PlanCell, PlanLosses } from './work-plan';
+import type { PlanCell } from './work-plan';
 
 /** What the game asks of one place: one kind of block, how often, and what it costs when it is lost. */
 export interface Demand {
@@ -19,17 +19,11 @@ export interface Demand {
  * Block times look times probability: how often the plan will ask each place for each block. Together the demands of a place are the calls in
  * which he blocks somebody; a play that cannot be worked out against a look asks nobody for anything.
  */
-export function demandOf(
-  plan: Pick<WeekPlan, 'plays' | 'looks'>,
-  cells: readonly PlanCell[],
-  losses: readonly PlanLosses[],
-): Demand[] {
+export function demandOf(plan: Pick<WeekPlan, 'plays' | 'looks'>, cells: readonly PlanCell[]): Demand[] {
   const shares = sharesOf(plan.looks);
   const found = new Map<string, Gathered>();
-  const lossesAt = new Map(losses.map((l) => [`${l.play} ${l.look}`, l.losses]));
-  for (const { play, look, asked } of cells) {
+  for (const { play, look, asked, losses } of cells) {
     const times = plan.plays[play]!.times * shares[look]!;
-    const here = lossesAt.get(`${play} ${look}`);
     for (const { seat, block, target } of asked) {
       if (target === null) continue;
       const key = `${seat} ${block}`;
@@ -37,7 +31,7 @@ export function demandOf(
       found.set(key, sum);
       sum.times += times;
       sum.from.set(play, (sum.from.get(play) ?? 0) + times);
-      const loss = here?.find((l) => l.blocker === seat);
+      const loss = losses?.find((l) => l.blocker === seat);
       sum.cost += times * (loss?.costs ?? 0);
       if (loss?.kills) sum.kills.set(play, (sum.kills.get(play) ?? 0) + times);
     }

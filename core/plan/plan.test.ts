@@ -10,7 +10,7 @@ import { demandOf, soundShares } from './demand';
 import { loadBearing } from './losses';
 import { sayNumber, sayTimes } from './say-number';
 import { numberOf, standingsOf, type Standing } from './standing';
-import { workPlan, type PlanAnswer, type PlanCell, type PlanLosses } from './work-plan';
+import { callsOf, workPlan, type PlanAnswer, type PlanCell } from './work-plan';
 
 const OVER = 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right';
 const ODD = 'LE 5 left; N 0; RE 5 right; W 20 left; M 20 right';
@@ -30,17 +30,24 @@ const PLAN: WeekPlan = WeekPlanSchema.parse({
     { front: `${OVER}; T slant left`, frontName: 'Over, slant', weight: 5 },
   ],
 });
-const work = (plan: WeekPlan): PlanAnswer[] => [
-  ...workPlan({ own: [], settings: SHIPPED_SETTINGS, words: SHIPPED_CALL_WORDS, plan }),
-];
-const ANSWERS = work(PLAN);
-const cells = ANSWERS.filter((a): a is PlanCell => a.kind === 'cell');
-const losses = ANSWERS.filter((a): a is PlanLosses => a.kind === 'losses');
+const work = (plan: WeekPlan): { answers: PlanAnswer[]; cells: PlanCell[] } => {
+  const calls = callsOf(plan);
+  const job = { own: [], settings: SHIPPED_SETTINGS, words: SHIPPED_CALL_WORDS, calls: calls.map((c) => c.call) };
+  const answers = [...workPlan(job)];
+  const cells = answers.flatMap((a) => {
+    if (a.kind !== 'cell') return [];
+    const lost = answers.find((l) => l.kind === 'losses' && l.call === a.call);
+    const { play: at, look } = calls[a.call]!;
+    return [{ ...a, play: at, look, losses: lost?.kind === 'losses' ? lost.losses : null }];
+  });
+  return { answers, cells };
+};
+const { answers: ANSWERS, cells } = work(PLAN);
 
 describe('a plan worked out', () => {
   it('is every play against every look, as the engine answers it, and says what it cannot read', () => {
     expect(cells.map((c) => [c.play, c.look])).toEqual([0, 1, 2].flatMap((p) => [0, 1, 2].map((l) => [p, l])));
-    expect(losses).toHaveLength(cells.length);
+    expect(cells.every((c) => c.losses !== null)).toBe(true);
     const gaps = ANSWERS.filter((a) => a.kind === 'gap');
     expect(gaps.map((g) => g.problem)).toEqual(
       Array.from({ length: 3 }, () => expect.stringContaining('no-such-play')),
@@ -54,8 +61,8 @@ describe('a plan worked out', () => {
   });
 
   it('says of every man with a man what his lost block costs, and hangs the play on the dearest that kills it', () => {
-    for (const { play: p, look, losses: found } of losses) {
-      const asked = cells.find((c) => c.play === p && c.look === look)!.asked;
+    for (const { asked, losses } of cells) {
+      const found = losses!;
       const hands = asked.filter((a) => a.target !== null && a.block !== 'read' && a.block !== 'leave');
       expect(found.map((l) => l.blocker)).toEqual(hands.map((a) => a.seat));
       expect(found.every((l) => l.costs >= 0)).toBe(true);
@@ -64,7 +71,7 @@ describe('a plan worked out', () => {
       expect(bearing === null).toBe(found.every((l) => !l.kills));
     }
     // Power to the right lives by its front side; the hinge on the back side may be lost.
-    const power = losses.find((l) => l.play === 0 && l.look === 0)!.losses;
+    const power = cells.find((l) => l.play === 0 && l.look === 0)!.losses!;
     expect(power.filter((l) => l.kills).map((l) => l.blocker)).toEqual(expect.arrayContaining(['C', 'RG', 'H']));
     expect(power.find((l) => l.blocker === 'LT')).toMatchObject({ kills: false });
   });
@@ -73,7 +80,7 @@ describe('a plan worked out', () => {
 describe('demand', () => {
   it('is calls times shares: together as often as he blocks somebody', () => {
     const shares = sharesOf(PLAN.looks);
-    const demands = demandOf(PLAN, cells, losses);
+    const demands = demandOf(PLAN, cells);
     for (const seat of ['LT', 'C', 'RT', 'H', 'B']) {
       const blocks = cells
         .filter((c) => c.asked.some((a) => a.seat === seat && a.target !== null))
@@ -88,8 +95,8 @@ describe('demand', () => {
     fc.assert(
       fc.property(fc.double({ min: 0.1, max: 20, noNaN: true }), (by) => {
         const scaled = { ...PLAN, looks: PLAN.looks.map((l) => ({ ...l, weight: l.weight * by })) };
-        for (const [i, d] of demandOf(scaled, cells, losses).entries())
-          expect(d.times).toBeCloseTo(demandOf(PLAN, cells, losses)[i]!.times, 6);
+        for (const [i, d] of demandOf(scaled, cells).entries())
+          expect(d.times).toBeCloseTo(demandOf(PLAN, cells)[i]!.times, 6);
       }),
       { numRuns: 20 },
     );
@@ -97,9 +104,8 @@ describe('demand', () => {
     const half = { ...over!, weight: over!.weight / 2 };
     const split: WeekPlan = { ...PLAN, looks: [half, half, ...others] };
     const both = (plan: WeekPlan): Record<string, number> => {
-      const found = work(plan).filter((a): a is PlanCell => a.kind === 'cell');
       return Object.fromEntries(
-        demandOf(plan, found, []).map((d) => [`${d.seat} ${d.block}`, Math.round(1e6 * d.times)]),
+        demandOf(plan, work(plan).cells).map((d) => [`${d.seat} ${d.block}`, Math.round(1e6 * d.times)]),
       );
     };
     expect(both(split)).toEqual(both(PLAN));
@@ -119,7 +125,7 @@ describe('demand', () => {
 });
 
 describe('how men stand to it', () => {
-  const demands = demandOf(PLAN, cells, losses);
+  const demands = demandOf(PLAN, cells);
   const record = (playerId: number, block: string, good: number, of: number): BlockRecord => ({
     ...{ playerId, block, good, of, faults: [] },
   });
@@ -160,9 +166,9 @@ describe('how men stand to it', () => {
         { ...number, block: 'down', times: 14.2, record: record(4, 'down', 8, 13), ...part },
         (p) => ['Power', 'Zone', 'Pass'][p]!,
       );
-    expect(say({ kills: [0] })).toBe('Down: asked about 14 times, 8 of 13 good. Power dies with it.');
+    expect(say({ kills: [0] })).toBe('Down: asked about 14 times, 8 of 13 good. With it dies Power.');
     expect(say({ kills: [0, 1, 2] })).toBe(
-      'Down: asked about 14 times, 8 of 13 good. Power, Zone and 1 more die with it.',
+      'Down: asked about 14 times, 8 of 13 good. With it die Power; Zone; 1 more.',
     );
     expect(say({ kills: [], costs: 2.04 })).toBe(
       'Down: asked about 14 times, 8 of 13 good. A lost one costs 2.0 yards.',

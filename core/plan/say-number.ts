@@ -19,8 +19,8 @@ export function sayNumber({ block, times, record, kills, costs }: Standing, name
   const capital = asked[0]!.toUpperCase() + asked.slice(1);
   if (kills.length > 0) {
     const [first, second] = kills.map(name);
-    const more = kills.length > 2 ? ` and ${kills.length - 2} more` : '';
-    return `${capital}. ${[first, second].filter(Boolean).join(', ')}${more} ${kills.length > 1 ? 'die' : 'dies'} with it.`;
+    const more = kills.length > 2 ? `; ${kills.length - 2} more` : '';
+    return `${capital}. With it ${kills.length > 1 ? 'die' : 'dies'} ${[first, second].filter(Boolean).join('; ')}${more}.`;
   }
   return costs < 0.5 ? `${capital}.` : `${capital}. A lost one costs ${costs.toFixed(1)} yards.`;
 }

@@ -4,19 +4,20 @@ import { workCall, type WorkedCall } from '../calls/resolve-call';
 import type { CallWords } from '../model/call-words';
 import type { Verdict } from '../model/resolution';
 import type { Settings } from '../model/settings';
+import type { Call } from '../model/snap';
 import type { WeekPlan } from '../model/week-plan';
 import { verdictSentence } from '../reports/verdict-sentence';
 import { lossesOf, type Loss } from './losses';
 
-/** A week's plan as plain data, so that it can cross to a worker. */
+/** Calls as plain data, so that they can cross to a worker. */
 export interface PlanJob {
   readonly own: readonly OwnText[];
   readonly settings: Settings;
   readonly words: CallWords;
-  readonly plan: WeekPlan;
+  readonly calls: readonly Call[];
 }
 
-/** What a man is asked in one play against one look. */
+/** What a man is asked in one call. */
 export interface AskedMan {
   readonly seat: string;
   readonly block: string;
@@ -24,54 +25,66 @@ export interface AskedMan {
   readonly partners: readonly string[];
 }
 
-/** One play of the week against one look; `play` and `look` are places in the plan. */
-export interface PlanCell {
+/** What is known of one call; `call` is its place in the job. */
+export interface CallCell {
   readonly kind: 'cell';
-  readonly play: number;
-  readonly look: number;
+  readonly call: number;
   readonly verdict: Verdict;
   readonly sentence: string;
   /** What the run gains before a man nobody has meets it, yards; `null` for a throw, or when nobody does. */
   readonly yards: number | null;
   readonly asked: readonly AskedMan[];
 }
-/** A play that could not be worked out against a look, and why. */
-export interface PlanGap {
+/** A call that could not be worked out, and why. */
+export interface CallGap {
   readonly kind: 'gap';
-  readonly play: number;
-  readonly look: number;
+  readonly call: number;
   readonly problem: string;
 }
 /** What each single lost block would do to it. */
-export interface PlanLosses {
+export interface CallLosses {
   readonly kind: 'losses';
-  readonly play: number;
-  readonly look: number;
+  readonly call: number;
   readonly losses: readonly Loss[];
 }
-export type PlanAnswer = PlanCell | PlanGap | PlanLosses;
+export type PlanAnswer = CallCell | CallGap | CallLosses;
 
-/** Works a plan out, one play against one look at a time: first who does what everywhere, then, which takes longer, what each lost block costs. */
-export function* workPlan({ own, settings, words, plan }: PlanJob): Generator<PlanAnswer> {
+/** Works calls out, one at a time: first who does what in each, then, which takes longer, what each lost block costs. */
+export function* workPlan({ own, settings, words, calls }: PlanJob): Generator<PlanAnswer> {
   const ways = { playbook: new Playbook(own, settings), settings, words };
-  const worked: { play: number; look: number; value: WorkedCall }[] = [];
-  for (const [play, called] of plan.plays.entries())
-    for (const [look, { front, frontName }] of plan.looks.entries()) {
-      const work = workCall({ ...called, front, frontName, overrides: {} }, ways);
-      if (!work.ok) {
-        yield { kind: 'gap', play, look, problem: work.diagnostics.map(wordDiagnostic).join('; ') };
-        continue;
-      }
-      const { resolution } = work.value;
-      worked.push({ play, look, value: work.value });
-      yield {
-        ...{ kind: 'cell', play, look, verdict: resolution.verdict, sentence: verdictSentence(resolution) },
-        yards: resolution.expected?.metBy ? resolution.expected.yards : null,
-        asked: resolution.assignments.map(({ blocker, block, target, partners }) => ({
-          ...{ seat: blocker, block, target, partners },
-        })),
-      };
+  const worked: { call: number; value: WorkedCall }[] = [];
+  for (const [call, called] of calls.entries()) {
+    const work = workCall(called, ways);
+    if (!work.ok) {
+      yield { kind: 'gap', call, problem: work.diagnostics.map(wordDiagnostic).join('; ') };
+      continue;
     }
-  for (const { play, look, value } of worked)
-    yield { kind: 'losses', play, look, losses: lossesOf(value.formation, value.front, value.resolution, settings) };
+    const { resolution } = work.value;
+    worked.push({ call, value: work.value });
+    yield {
+      ...{ kind: 'cell', call, verdict: resolution.verdict, sentence: verdictSentence(resolution) },
+      yards: resolution.expected?.metBy ? resolution.expected.yards : null,
+      asked: resolution.assignments.map(({ blocker, block, target, partners }) => ({
+        ...{ seat: blocker, block, target, partners },
+      })),
+    };
+  }
+  for (const { call, value } of worked)
+    yield { kind: 'losses', call, losses: lossesOf(value.formation, value.front, value.resolution, settings) };
 }
+
+/** One play of the week against one look, by their places in the plan; losses are empty until they are worked out. */
+export type PlanCell = Omit<CallCell, 'kind' | 'call'> & {
+  readonly play: number;
+  readonly look: number;
+  readonly losses: readonly Loss[] | null;
+};
+
+/** Every play of a plan against every look, as a call. */
+export const callsOf = ({ plays, looks }: WeekPlan): { play: number; look: number; call: Call }[] =>
+  plays.flatMap(({ scheme, side, tags, formation, formationName }, play) =>
+    looks.map(({ front, frontName }, look) => ({
+      ...{ play, look },
+      call: { scheme, side, tags, formation, formationName, front, frontName, overrides: {} },
+    })),
+  );

@@ -47,7 +47,7 @@ const STANDINGS: Standing[] = [
 ];
 const WAYS = PracticeWaysSchema.parse({ contactADay: 15, contactAWeek: 30 });
 const day = (date: string, more: Partial<PracticeDay> = {}): PracticeDay => ({
-  ...{ day: date, theme: 'foundations', minutes: 30, gear: 'full gear', lines: [] },
+  ...{ day: date, theme: 'foundations', minutes: 30, gear: 'full gear', begins: null, lines: [] },
   ...more,
 });
 const WEEK: WeekToPlan = {
@@ -93,6 +93,7 @@ const anyDay = (i: number) =>
     theme: fc.constantFrom(...THEME_IDS),
     minutes: fc.integer({ min: 5, max: 90 }),
     gear: fc.constantFrom(...GEARS),
+    begins: fc.constant(null),
     lines: fc.constant([]),
   });
 /** A week in small, as a counterexample is read; `weekOf` makes the whole of it. */

@@ -90,17 +90,14 @@ class DayPlanner {
       this.told.push(`Nobody of the line is there on ${day}.`);
       return [...this.held];
     }
-    const opening = this.offered.filter((d) => d.daily === 'opening').flatMap((d) => this.open(d));
+    const opening = this.offered.filter((d) => d.daily === 'opening').flatMap((d) => this.short(d, 'opening'));
     const work: PracticeLine[] = [];
     this.keepForWater();
     for (const daily of DAILY_IDS)
-      if (daily !== 'opening' && this.isDue(daily))
-        work.push(
-          ...this.add(
-            this.best((d) => d.daily === daily),
-            { kind: 'daily', daily },
-          ),
-        );
+      if (daily !== 'opening' && this.isDue(daily)) {
+        const drill = this.best((d) => d.daily === daily);
+        if (drill) work.push(...this.short(drill, daily));
+      }
     for (let line = this.next(); line.length > 0; line = this.next()) work.push(...line);
     return this.stretched(this.withHeld(this.withWater([...opening, ...inOrder(work, (id) => this.drill(id))])));
   }
@@ -116,9 +113,9 @@ class DayPlanner {
     this.left -= this.water * restFor;
   }
 
-  /** The opening is kept short. */
-  private open(drill: Drill): PracticeLine[] {
-    return this.add(drill, { kind: 'daily', daily: 'opening' }, drill.minutes.least);
+  /** What is in every day is kept short: the time is for what men need. */
+  private short(drill: Drill, daily: Daily): PracticeLine[] {
+    return this.add(drill, { kind: 'daily', daily }, drill.minutes.least);
   }
 
   /** Doubles and sets belong to whoever is asked for them; twists to a week in which they come. */
@@ -126,15 +123,20 @@ class DayPlanner {
     return daily !== 'twists' || this.week.theirs.has('twist');
   }
 
-  /** The next line: what has to be in the week first, else what is worth most a minute. */
+  /** How many lines have been chosen freely. */
+  private free = 0;
+
+  /** The next line: what is worth most a minute, and in its turn what would else be dropped. */
   private next(): PracticeLine[] {
     const everyday = this.taught.filter((d) => d.kind === 'everyday');
     const open = everyday.filter((d) => !this.ledger.isUsed(d.id));
     const done = everyday.length - open.length;
     const missing = Math.floor(everyday.length / 2) + 1 - done;
     const slots = Math.floor(this.left / 5);
-    // The share of this day in what is still missing, once it can wait no longer.
-    if (missing > 0 && slots <= Math.ceil(missing / this.daysLeft)) {
+    // The first free line of a day is for what men need; after it the day does its share in what the week still misses.
+    const isDue = missing > 0 && this.free > 0 && slots <= Math.ceil(missing / this.daysLeft);
+    this.free++;
+    if (isDue) {
       const due = this.best((d) => open.includes(d) && this.isOfTheme(d)) ?? this.best((d) => open.includes(d));
       if (due) return this.add(due, { kind: 'floor', done, of: everyday.length });
     }

@@ -5,10 +5,8 @@ import { rubricOf } from '../grade/rubrics/index';
 import { sayBeside } from '../grade/say-grade';
 import type { OwnFault } from '../model/faults';
 import type { Grade } from '../model/grade';
+import type { MarkShape } from './mark-shape';
 import { rateOf, type Rate } from '../statistics/rate';
-
-/** A mark as it is drawn on paper, by shape first: kept, missed, not to be told, not asked. */
-export type MarkShape = 'kept' | 'missed' | 'untold' | 'none';
 
 export interface SheetRow {
   readonly snap: string;

@@ -18,6 +18,7 @@ import {
   UserRow,
 } from '../db/models';
 import { database } from '../db/database';
+import { findMember } from '../session/member';
 import { hashPassword, verifyPassword } from '../session/passwords';
 import {
   DEMO_ACCOUNTS,
@@ -34,6 +35,7 @@ import {
   demoClipFile,
   demoPower,
 } from '#demo/scenario';
+import { MORE_MEN, WEIGHTS } from '#demo/week';
 import { readFormation } from '#core/language/lineups/read-formation';
 import { sayPersonnel } from '#core/reports/personnel';
 import { playerAt, type Lineup } from '#core/film/log/lineup';
@@ -46,6 +48,7 @@ import { readTree } from '#core/language/read';
 import { libraryText } from '#core/library/library';
 import { fillBook } from '../book/keep';
 import { loadSeason } from './load-season';
+import { loadWeek } from './load-week';
 import { workOut } from './work-out';
 
 /**
@@ -56,9 +59,9 @@ export async function loadDemo({ enterable }: { enterable: boolean }): Promise<v
   const sequelize = await database();
   if (await ProgramRow.findOne({ where: { demo: true } })) return enterable ? openAccounts() : undefined;
   const hashes = await Promise.all(DEMO_ACCOUNTS.map((a) => hashPassword(enterable ? a.password : randomUUID())));
-  await sequelize.transaction(async (transaction) => {
+  const made = await sequelize.transaction(async (transaction) => {
     await sequelize.query(`select pg_advisory_xact_lock(${DEMO_LOCK})`, { transaction });
-    if (await ProgramRow.findOne({ where: { demo: true }, transaction })) return;
+    if (await ProgramRow.findOne({ where: { demo: true }, transaction })) return null;
     const program = await ProgramRow.create({ name: DEMO_PROGRAM.name, demo: true }, { transaction });
     const programId = program.id;
     const season = await SeasonRow.create({ programId, name: DEMO_PROGRAM.season }, { transaction });
@@ -67,7 +70,10 @@ export async function loadDemo({ enterable }: { enterable: boolean }): Promise<v
       { transaction },
     );
     const players = await PlayerRow.bulkCreate(
-      DEMO_ROSTER.map((p) => ({ programId, ...p })),
+      [...DEMO_ROSTER, ...MORE_MEN.map((m) => ({ ...m, seats: [...m.seats], seat: '' }))].map((p) => ({
+        ...{ programId, ...p },
+        weight: WEIGHTS[p.number] ?? null,
+      })),
       { transaction, returning: true },
     );
     const lineup = demoLineup(players);
@@ -148,8 +154,11 @@ export async function loadDemo({ enterable }: { enterable: boolean }): Promise<v
       );
     }
     await loadSeason({ programId, seasonId: season.id, players, coach, assistant }, transaction);
+    return { userId: coach, programId };
   });
   await fillBook();
+  const member = made && (await findMember(made.userId, made.programId));
+  if (member) await loadWeek(member);
 }
 
 /** Any number of our own: one at a time makes the demo. */

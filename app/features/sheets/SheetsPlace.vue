@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue';
-import { gradeSheet, type GradeSheet } from '#core/reports/grade-sheet';
+import { gradePages } from '#core/paper/grade-pages';
+import { PAPERS, type Paper, type Sheet } from '#core/paper/sheet';
+import { gradeSheet } from '#core/reports/grade-sheet';
 import type { BookLine } from '#core/grade/book/lines';
 import { BookPageSchema } from '#core/grade/book/lines';
 import { faultName } from '#core/model/faults';
@@ -11,8 +13,7 @@ import { usePlaybook } from '~/features/playbook/store';
 import { attempting } from '~/features/session/attempt';
 import { request } from '~/features/session/request';
 import { useSession } from '~/features/session/store';
-import { savePdf } from './make';
-import { PAPERS, type Paper } from './pdf';
+import { savePdf } from '~/features/paper/make';
 
 /** Grade sheets on paper: one for each man, or for a unit together. */
 const session = useSession();
@@ -44,7 +45,7 @@ onMounted(() =>
 );
 
 const MOST = 200;
-async function sheetOf(key: string): Promise<GradeSheet> {
+async function sheetOf(key: string): Promise<Sheet> {
   const [kind, ...rest] = key.split(' ') as ['man' | 'unit', ...string[]];
   const value = rest.join(' ');
   const line = (kind === 'man' ? men : units).value.find((l) => l.key === value)!;
@@ -57,11 +58,12 @@ async function sheetOf(key: string): Promise<GradeSheet> {
     fault: (fault: string) => faultName(fault, playbook.program.faults),
     own: playbook.program.faults ?? [],
   };
-  return gradeSheet(marks, { title: line.label, subtitle: `${session.member?.programName}, ${of.value}` }, words);
+  const heads = { title: line.label, subtitle: `${session.member?.programName}, ${of.value}` };
+  return gradePages(gradeSheet(marks, heads, words));
 }
 const make = (): Promise<boolean> =>
   attempt(async () => {
-    const sheets: GradeSheet[] = [];
+    const sheets: Sheet[] = [];
     for (const key of chosen.value) {
       busy.value = `${sheets.length + 1} of ${chosen.value.length}`;
       sheets.push(await sheetOf(key));
@@ -100,7 +102,7 @@ const make = (): Promise<boolean> =>
         <label
           >Paper
           <select v-model="paper" class="field">
-            <option v-for="(_, name) in PAPERS" :key="name" :value="name">{{ name }}</option>
+            <option v-for="name in PAPERS" :key="name" :value="name">{{ name }}</option>
           </select></label
         >
         <button class="strong" type="submit" :disabled="!chosen.length || busy !== ''">

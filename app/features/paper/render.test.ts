@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import { gradePages } from '#core/paper/grade-pages';
+import type { Paper } from '#core/paper/sheet';
 import type { GradeSheet } from '#core/reports/grade-sheet';
 import { rateOf } from '#core/statistics/rate';
-import { sheetsAsPdf } from './pdf';
+import { renderSheets } from './render';
 
 const sheet = (title: string): GradeSheet => ({
   title,
@@ -21,6 +23,7 @@ const sheet = (title: string): GradeSheet => ({
   })),
   notes: 'A filled mark is kept.',
 });
+const sheetsAsPdf = (sheets: readonly GradeSheet[], paper: Paper) => renderSheets(sheets.map(gradePages), paper);
 const texts = (content: unknown): string => JSON.stringify(content);
 
 describe('grade sheets on paper', () => {

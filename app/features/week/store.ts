@@ -1,0 +1,94 @@
+import { format } from 'date-fns';
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+import { WeekSchema, type Week, type WeekBody, type WeekPart } from '#core/model/week';
+import { attempting } from '~/features/session/attempt';
+import { inTurn } from '~/features/session/in-turn';
+import { request, RequestProblem } from '~/features/session/request';
+import { useSeason, type ScheduledGame } from '~/features/season/store';
+
+/** What a week holds before anybody has decided anything. */
+const EMPTY: { [P in WeekPart]: WeekBody<P> } = { plan: { plays: [], looks: [] }, practice: { days: [] } };
+
+/** The game whose week it is: the first without snaps that is not over, else the last one. */
+export function gameOfWeek(games: readonly ScheduledGame[], today: string): ScheduledGame | null {
+  const open = games.filter((g) => g.snaps === 0 && (g.playedOn === null || g.playedOn >= today));
+  return open[0] ?? games.at(-1) ?? null;
+}
+
+/** The week before a game: what was decided about it, kept as it is decided. */
+export const useWeek = defineStore('week', () => {
+  const season = useSeason();
+  const week = shallowRef<Week | null>(null);
+  /** What stands on the screen; what the server has may be a change behind. */
+  const bodies = ref<{ [P in WeekPart]: WeekBody<P> }>({ ...EMPTY });
+  const problem = ref('');
+  const notice = ref('');
+  /** Parts somebody else has changed meanwhile: nothing of them is written until it is said which one stands. */
+  const stale = ref<{ part: WeekPart; revision: number; by: string } | null>(null);
+  const revisions: Record<WeekPart, number> = { plan: 0, practice: 0 };
+  const attempt = attempting(problem, 'What you changed is still here.');
+  const turn = inTurn();
+  let asked = 0;
+
+  const game = computed(() => week.value?.game ?? null);
+
+  async function read(id: number): Promise<void> {
+    const mine = ++asked;
+    const found = WeekSchema.parse(await request(`/api/weeks/${id}`));
+    if (mine !== asked) return;
+    week.value = found;
+    bodies.value = { plan: found.plan?.body ?? EMPTY.plan, practice: found.practice?.body ?? EMPTY.practice };
+    revisions.plan = found.plan?.revision ?? 0;
+    revisions.practice = found.practice?.revision ?? 0;
+    stale.value = null;
+  }
+
+  /** Opens a game's week; without one, the week that is on. */
+  const open = (id: number | null): Promise<boolean> =>
+    attempt(async () => {
+      if (!(await season.load())) return void (problem.value = season.problem);
+      const which = id ?? gameOfWeek(season.schedule.games, format(new Date(), 'yyyy-MM-dd'))?.id ?? null;
+      if (which === null) week.value = null;
+      else if (week.value?.game.id !== which) await read(which);
+    });
+  const reopen = (): Promise<boolean> => attempt(async () => void (week.value && (await read(week.value.game.id))));
+
+  /** Changes a part: it stands at once and is written in turn; where somebody was faster, both stay until one is chosen. */
+  function change<P extends WeekPart>(part: P, body: WeekBody<P>): Promise<boolean> {
+    bodies.value = { ...bodies.value, [part]: body };
+    return write(part);
+  }
+
+  function write(part: WeekPart): Promise<boolean> {
+    const id = week.value!.game.id;
+    return turn(() =>
+      attempt(async () => {
+        // Another week was opened, or this part waits for a choice: then nothing is written.
+        if (week.value?.game.id !== id || stale.value?.part === part) return;
+        const body = { revision: revisions[part], body: bodies.value[part] };
+        try {
+          const answer = await request<{ revision: number }>(`/api/weeks/${id}/${part}`, { method: 'PUT', body });
+          if (week.value?.game.id === id) revisions[part] = answer.revision;
+        } catch (failure) {
+          if (failure instanceof RequestProblem && failure.status === 409)
+            stale.value = { part, ...(failure.data as { revision: number; by: string }) };
+          throw failure;
+        }
+      }),
+    );
+  }
+
+  /** Which one stands where two have changed the same part: mine is written over the other's, or the other's is shown. */
+  function settle(which: 'mine' | 'theirs'): Promise<boolean> {
+    const between = stale.value;
+    if (!between) return Promise.resolve(true);
+    stale.value = null;
+    problem.value = '';
+    if (which === 'theirs') return reopen();
+    revisions[between.part] = between.revision;
+    return write(between.part);
+  }
+
+  return { week, game, bodies, problem, notice, stale, open, reopen, change, settle };
+});

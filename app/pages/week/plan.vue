@@ -1,0 +1,5 @@
+<script setup lang="ts">
+import PlanPlace from '~/features/plan/PlanPlace.vue';
+</script>
+
+<template><PlanPlace /></template>
