@@ -51,7 +51,14 @@ export const DEMO_PLAN: { plays: PlannedPlay[]; looks: PlannedLook[] } = {
     play('pro-half-slide', 'right', 'One back behind', 12),
     play('pro-five-back', 'right', 'One back behind', 8),
   ],
-  looks: [look('Over'), look('Under'), look('Odd'), look('Over, tackle slants in', 8), look('Over, end loops', 6)],
+  looks: [
+    look('Over'),
+    look('Under'),
+    look('Odd'),
+    look('Over, tackle slants in', 8),
+    look('Over, end loops', 6),
+    look('Bear', 5),
+  ],
 };
 
 /** As the Nine Bridges League's safety page has it and the staff agreed on; made up like everything here. */
@@ -62,4 +69,14 @@ export const DEMO_DAYS = [
   { before: 4, theme: 'movement', minutes: 30, gear: 'shoulder pads', begins: '18:45' },
   { before: 2, theme: 'protection', minutes: 30, gear: 'shoulder pads', begins: '18:45' },
   { before: 1, theme: 'light', minutes: 15, gear: 'helmets', begins: '19:00' },
+] as const;
+
+/** What came of the first reps of the script before it got dark. */
+export const DEMO_REPS = [
+  { rep: 0, good: true, missed: [] },
+  { rep: 1, good: false, missed: ['RT'] },
+  { rep: 2, good: true, missed: [] },
+  { rep: 3, good: true, missed: [] },
+  { rep: 4, good: false, missed: ['C', 'LG'] },
+  { rep: 5, good: true, missed: [] },
 ] as const;

@@ -6,6 +6,7 @@ import type { MovementJob } from '#core/film/alignment/movement-job';
 import type { ProposeJob } from '#core/grade/propose/propose-job';
 import type { Proposal } from '#core/model/proposal';
 import type { PlanAnswer, PlanJob } from '#core/plan/work-plan';
+import type { ScriptAsked, ScriptMade } from '#core/practice/script/script-job';
 import type { FollowerLike } from '~/features/measure/follow-film';
 import { useAsked } from './asked';
 
@@ -36,6 +37,12 @@ export const useProposing = () =>
 /** A week's plan, worked out beside the screen. */
 export const usePlanning = () =>
   useAsked<PlanJob, PlanAnswer>(() => new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' }));
+
+/** A script of reps, made beside the screen. */
+export const useScriptWriter = () =>
+  useAsked<ScriptAsked, ScriptMade>(
+    () => new Worker(new URL('./script.worker.ts', import.meta.url), { type: 'module' }),
+  );
 
 /** The follower, with all of OpenCV: fetched when somebody follows and not before. */
 export const startFollower = (): FollowerLike =>

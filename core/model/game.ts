@@ -16,6 +16,10 @@ export const GameItemSchema = z.object({
 });
 export type GameItem = z.infer<typeof GameItemSchema>;
 
+/** The game somebody opens who says nothing: the last one that has snaps, else the last one. */
+export const latestGame = (games: readonly GameItem[]): GameItem | null =>
+  [...games].reverse().find((g) => g.snaps > 0) ?? games.at(-1) ?? null;
+
 const MarkedSchema = z.object({ blocker: z.string(), grade: GradeSchema });
 /** A mark as it is kept, with what was asked of the man when it was given. */
 export const KeptMarkSchema = MarkedSchema.extend({ revision: z.int(), asked: AskedSchema });

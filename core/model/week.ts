@@ -2,10 +2,11 @@ import * as z from 'zod';
 import { BlockRecordSchema } from './block-record';
 import { DaySchema } from './day';
 import { PracticeWeekSchema } from './practice';
+import { RepMarkSchema, ScriptsSchema } from './script';
 import { WeekPlanSchema } from './week-plan';
 
 /** What people decide about a week, each part by itself with a revision of its own. A new part is one line here. */
-export const WEEK_PARTS = { plan: WeekPlanSchema, practice: PracticeWeekSchema } as const;
+export const WEEK_PARTS = { plan: WeekPlanSchema, practice: PracticeWeekSchema, scripts: ScriptsSchema } as const;
 export type WeekPart = keyof typeof WEEK_PARTS;
 export const WEEK_PART_IDS = Object.keys(WEEK_PARTS) as [WeekPart, ...WeekPart[]];
 export type WeekBody<P extends WeekPart> = z.infer<(typeof WEEK_PARTS)[P]>;
@@ -27,6 +28,9 @@ export const WeekSchema = z.object({
   game: z.object({ id: z.int(), opponent: z.string(), week: z.int(), playedOn: DaySchema.nullable() }),
   plan: kept(WeekPlanSchema).nullable(),
   practice: kept(PracticeWeekSchema).nullable(),
+  scripts: kept(ScriptsSchema).nullable(),
+  /** What came of the reps of its scripts. */
+  marks: z.array(RepMarkSchema),
   /** What men did at each block in the season that is played. */
   records: z.array(BlockRecordSchema),
   seen: z.array(SeenFrontSchema),

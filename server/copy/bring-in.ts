@@ -165,7 +165,8 @@ function numberOf(numbers: Numbers, of: string, value: unknown, where: string): 
 
 /** Men of a line-up under their new numbers; changes of men who are not there are left out. */
 function renumbered(lineup: unknown, numbers: Numbers): unknown {
-  const { seats, jerseys } = LineupSchema.parse(lineup ?? {});
+  if (lineup === null || Object.keys(lineup ?? {}).length === 0) return {};
+  const { seats, jerseys } = LineupSchema.parse(lineup);
   const players = numbers.get('players') ?? new Map<number, number>();
   const is = (id: number): number | undefined => players.get(id);
   return {

@@ -10,6 +10,7 @@ import { FilmNoteSchema } from '#core/model/film-note';
 import { FindingSchema } from '#core/model/finding';
 import { GradeSchema, RubricRefSchema } from '#core/model/grade';
 import { MeasuringSchema } from '#core/model/measured';
+import { RepMarkSchema } from '#core/model/script';
 import { ScheduledSchema } from '#core/model/schedule';
 import { ClipBodySchema, SnapBodySchema } from '#core/model/snap';
 import { HERE_IDS } from '#core/roster/attendance';
@@ -74,7 +75,12 @@ export const COPIED: readonly CopiedTable[] = [
   {
     name: 'week_parts',
     refs: { game_id: 'games', user_id: 'users' },
-    bodies: { body: z.union([WEEK_PARTS.plan, WEEK_PARTS.practice]) },
+    bodies: { body: z.union([WEEK_PARTS.plan, WEEK_PARTS.practice, WEEK_PARTS.scripts]) },
+  },
+  {
+    name: 'rep_marks',
+    refs: { game_id: 'games', user_id: 'users' },
+    bodies: { script: RepMarkSchema.shape.script, missed: RepMarkSchema.shape.missed },
   },
   { name: 'documents', refs: {}, bodies: { shelf: z.enum(SHELVES), slug: z.string().min(1).max(80) } },
   {

@@ -19,9 +19,28 @@ export class WeekPartRow extends Model<InferAttributes<WeekPartRow>, InferCreati
   declare changedAt: CreationOptional<Date>;
 }
 
+/** What came of a rep of a script. */
+export class RepMarkRow extends Model<InferAttributes<RepMarkRow>, InferCreationAttributes<RepMarkRow>> {
+  declare id: CreationOptional<number>;
+  declare programId: number;
+  declare gameId: number;
+  declare script: string;
+  declare rep: number;
+  declare good: boolean;
+  declare missed: string[];
+  declare userId: number | null;
+  declare markedAt: CreationOptional<Date>;
+}
+
 const int = DataTypes.INTEGER;
 export const WEEK_PART = {
   id: { type: int, autoIncrement: true, primaryKey: true },
   ...{ programId: int, gameId: int, part: DataTypes.TEXT, revision: int, body: DataTypes.JSONB, userId: int },
   changedAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
 } as ModelAttributes<WeekPartRow>;
+export const REP_MARK = {
+  id: { type: int, autoIncrement: true, primaryKey: true },
+  ...{ programId: int, gameId: int, script: DataTypes.TEXT, rep: int, good: DataTypes.BOOLEAN, userId: int },
+  missed: { type: DataTypes.ARRAY(DataTypes.TEXT), defaultValue: [] },
+  markedAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
+} as ModelAttributes<RepMarkRow>;

@@ -7,9 +7,10 @@ import { demandOf } from '#core/plan/demand';
 import { standingsOf } from '#core/plan/standing';
 import { callsOf, workPlan, type PlanCell } from '#core/plan/work-plan';
 import { practising } from '#core/practice/men';
+import { makeScript } from '#core/practice/script/make-script';
 import { planWeek } from '#core/practice/plan-week';
-import { DEMO_DAYS, DEMO_PLAN, DEMO_PRACTICE, NEXT_GAME } from '#demo/week';
-import { AttendanceRow, GameRow, PlayerRow, ProgramRow, WeekPartRow } from '../db/models';
+import { DEMO_DAYS, DEMO_PLAN, DEMO_PRACTICE, DEMO_REPS, NEXT_GAME } from '#demo/week';
+import { AttendanceRow, GameRow, PlayerRow, ProgramRow, RepMarkRow, WeekPartRow } from '../db/models';
 import type { Member } from '../session/member';
 import { readWeek } from './weeks';
 import { newestSeason } from './seasons';
@@ -54,6 +55,24 @@ export async function loadWeek(member: Member): Promise<void> {
   });
   const body = { days: planned.days.map((d, i) => (i === 0 ? d : { ...d, lines: [] })) };
   await WeekPartRow.create({ programId, gameId: game.id, part: 'practice', revision: 1, body, userId });
+
+  const script = makeScript({
+    ...{ id: 'inside-run-1', kind: 'inside run', reps: 12, plan: DEMO_PLAN, standings },
+    ways: { playbook: SHIPPED_PLAYBOOK },
+    sayPlay: (at) => SHIPPED_PLAYBOOK.name('schemes', DEMO_PLAN.plays[at]!.scheme),
+  })!;
+  const scripts = { scripts: [script] };
+  await WeekPartRow.create({ programId, gameId: game.id, part: 'scripts', revision: 1, body: scripts, userId });
+  await RepMarkRow.bulkCreate(
+    DEMO_REPS.map((mark) => ({
+      programId,
+      gameId: game.id,
+      script: script.id,
+      userId,
+      ...mark,
+      missed: [...mark.missed],
+    })),
+  );
 }
 
 /** Who has written that he is not there on the first day, by his number. */

@@ -1,9 +1,10 @@
 import { createError } from 'h3';
 import { QueryTypes } from 'sequelize';
 import type { BlockRecord } from '#core/model/block-record';
+import type { RepMark } from '#core/model/script';
 import { WEEK_PARTS, type SeenFront, type Week, type WeekBody, type WeekPart } from '#core/model/week';
 import { database } from '../db/database';
-import { GameRow, UserRow, WeekPartRow } from '../db/models';
+import { GameRow, RepMarkRow, UserRow, WeekPartRow } from '../db/models';
 import type { Member } from '../session/member';
 import { none, ownGame } from './owned';
 import { newestSeason } from './seasons';
@@ -24,9 +25,34 @@ export async function readWeek(member: Member, gameId: number): Promise<Week> {
     game: { id, opponent, week, playedOn: playedOn ?? null },
     plan: part('plan'),
     practice: part('practice'),
+    scripts: part('scripts'),
+    marks: await readMarks(member, gameId),
     records: await readRecords(member),
     seen: await readSeen(member, gameId, opponent),
   };
+}
+
+const readMarks = async ({ programId }: Member, gameId: number): Promise<RepMark[]> =>
+  (await RepMarkRow.findAll({ where: { programId, gameId }, order: [['id', 'ASC']] })).map(
+    ({ script, rep, good, missed }) => ({ script, rep, good, missed }),
+  );
+
+/** Writes down what came of a rep; a later mark of the same rep takes its place, and `null` takes it back. */
+export async function markRep(
+  member: Member,
+  gameId: number,
+  { script, rep, mark }: { script: string; rep: number; mark: Pick<RepMark, 'good' | 'missed'> | null },
+): Promise<RepMark[]> {
+  const { programId, userId } = member;
+  await database();
+  await ownGame(member, gameId);
+  if (mark === null) await RepMarkRow.destroy({ where: { programId, gameId, script, rep } });
+  else
+    await RepMarkRow.bulkCreate([{ programId, gameId, script, rep, ...mark, userId, markedAt: new Date() }], {
+      conflictAttributes: ['gameId', 'script', 'rep'],
+      updateOnDuplicate: ['good', 'missed', 'userId', 'markedAt'],
+    });
+  return readMarks(member, gameId);
 }
 
 /** Keeps a part of a week; 409 with who changed it when it is not the revision given that is there. */

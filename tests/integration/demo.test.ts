@@ -2,6 +2,7 @@ import { existsSync, readFileSync, statSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { DEMO_SNAPS, demoClip, demoClipFile } from '#demo/scenario';
 import { PLAYED_GAMES } from '#demo/season';
+import { latestGame } from '#core/model/game';
 import { ANGLES } from '#core/model/snap';
 import { ClipRow, GradeRow, ProgramRow, SnapRow } from '../../server/db/models';
 import { isInCut } from '#core/film/log/cut';
@@ -32,7 +33,7 @@ describe('the demo program', () => {
   it('has cuts that hold snaps, notes within their film, and a substitute who has his own place', async () => {
     const program = (await ProgramRow.findOne())!;
     const coach = (await findMember(1, program.id))!;
-    const game = (await listGames(coach)).at(-1);
+    const game = latestGame(await listGames(coach));
     const snaps = await listSnaps(coach, game!.id);
     for (const { cut, name } of await listCuts(coach))
       expect(snaps.filter((s) => isInCut(cut, s)).length, name).toBeGreaterThan(1);

@@ -42,6 +42,7 @@ describe('migrations', () => {
       'players',
       'programs',
       'rate_limits',
+      'rep_marks',
       'seasons',
       'sessions',
       'snap_findings',

@@ -6,7 +6,7 @@ import type { Proposal } from '#core/model/proposal';
 import { changedGrade, doneGrade, SHIPPED_RUBRIC } from '#core/grade/rubrics/index';
 import { PairMarkSchema, type Grade, type PairMark } from '#core/model/grade';
 import type { Sheet } from '#core/model/grade-entry';
-import type { GameItem, SnapItem, SnapView } from '#core/model/game';
+import { latestGame, type GameItem, type SnapItem, type SnapView } from '#core/model/game';
 import type { Call, ClipBody, Situation } from '#core/model/snap';
 import { request, RequestProblem } from '~/features/session/request';
 import { attempting } from '~/features/session/attempt';
@@ -86,7 +86,7 @@ export const useFilm = defineStore('film', () => {
     const found = id === null ? null : await fetchSnap(id);
     if (games.value.length === 0 || (found && !games.value.some((g) => g.id === found.gameId)))
       games.value = await request<GameItem[]>('/api/games');
-    const wanted = found?.gameId ?? game.value ?? games.value.at(-1)?.id ?? null;
+    const wanted = found?.gameId ?? game.value ?? latestGame(games.value)?.id ?? null;
     if (wanted === null) return;
     // Snaps may have been logged since the list was asked for.
     const isKnown = game.value === wanted && (!found || snaps.value.some((s) => s.id === found.id));

@@ -13,6 +13,7 @@ const ROOMS = [
   { to: '/week', name: 'This week' },
   { to: '/week/plan', name: 'Plan' },
   { to: '/week/practice', name: 'Practice' },
+  { to: '/week/scripts', name: 'Scripts' },
   { to: '/week/drills', name: 'Drills' },
 ] as const;
 const wanted = computed(() => {

@@ -1,14 +1,18 @@
 import { format } from 'date-fns';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import { WeekSchema, type Week, type WeekBody, type WeekPart } from '#core/model/week';
+import { WEEK_PART_IDS, WeekSchema, type Week, type WeekBody, type WeekPart } from '#core/model/week';
 import { attempting } from '~/features/session/attempt';
 import { inTurn } from '~/features/session/in-turn';
 import { request, RequestProblem } from '~/features/session/request';
 import { useSeason, type ScheduledGame } from '~/features/season/store';
 
 /** What a week holds before anybody has decided anything. */
-const EMPTY: { [P in WeekPart]: WeekBody<P> } = { plan: { plays: [], looks: [] }, practice: { days: [] } };
+const EMPTY: { [P in WeekPart]: WeekBody<P> } = {
+  plan: { plays: [], looks: [] },
+  practice: { days: [] },
+  scripts: { scripts: [] },
+};
 
 /** The game whose week it is: the first without snaps that is not over, else the last one. */
 export function gameOfWeek(games: readonly ScheduledGame[], today: string): ScheduledGame | null {
@@ -21,12 +25,12 @@ export const useWeek = defineStore('week', () => {
   const season = useSeason();
   const week = shallowRef<Week | null>(null);
   /** What stands on the screen; what the server has may be a change behind. */
-  const bodies = ref<{ [P in WeekPart]: WeekBody<P> }>({ ...EMPTY });
+  const bodies = shallowRef<{ [P in WeekPart]: WeekBody<P> }>({ ...EMPTY });
   const problem = ref('');
   const notice = ref('');
   /** Parts somebody else has changed meanwhile: nothing of them is written until it is said which one stands. */
   const stale = ref<{ part: WeekPart; revision: number; by: string } | null>(null);
-  const revisions: Record<WeekPart, number> = { plan: 0, practice: 0 };
+  const revisions: Record<WeekPart, number> = { plan: 0, practice: 0, scripts: 0 };
   const attempt = attempting(problem, 'What you changed is still here.');
   const turn = inTurn();
   let asked = 0;
@@ -38,9 +42,12 @@ export const useWeek = defineStore('week', () => {
     const found = WeekSchema.parse(await request(`/api/weeks/${id}`));
     if (mine !== asked) return;
     week.value = found;
-    bodies.value = { plan: found.plan?.body ?? EMPTY.plan, practice: found.practice?.body ?? EMPTY.practice };
-    revisions.plan = found.plan?.revision ?? 0;
-    revisions.practice = found.practice?.revision ?? 0;
+    bodies.value = {
+      plan: found.plan?.body ?? EMPTY.plan,
+      practice: found.practice?.body ?? EMPTY.practice,
+      scripts: found.scripts?.body ?? EMPTY.scripts,
+    };
+    for (const part of WEEK_PART_IDS) revisions[part] = found[part]?.revision ?? 0;
     stale.value = null;
   }
 

@@ -9,10 +9,15 @@ export const name = '0010-week';
 export async function up(queries: QueryInterface): Promise<void> {
   await queries.sequelize.query(`
     create table week_parts (id serial primary key, program_id integer not null references programs(id) on delete cascade,
-      game_id integer not null references games(id) on delete cascade, part text not null check (part in ('plan', 'practice')),
+      game_id integer not null references games(id) on delete cascade, part text not null check (part in ('plan', 'practice', 'scripts')),
       revision integer not null, body jsonb not null, user_id integer references users(id) on delete set null,
       changed_at timestamptz not null default now(), unique (game_id, part));
     create index on week_parts (program_id);
+    create table rep_marks (id serial primary key, program_id integer not null references programs(id) on delete cascade,
+      game_id integer not null references games(id) on delete cascade, script text not null, rep integer not null,
+      good boolean not null, missed text[] not null default '{}', user_id integer references users(id) on delete set null,
+      marked_at timestamptz not null default now(), unique (game_id, script, rep));
+    create index on rep_marks (program_id);
     alter table documents drop constraint documents_shelf_check;
     alter table documents add constraint documents_shelf_check
       check (shelf in ('schemes', 'fronts', 'formations', 'spaces', 'drills'));
@@ -26,6 +31,6 @@ export async function down(queries: QueryInterface): Promise<void> {
     delete from documents where shelf = 'drills';
     alter table documents drop constraint documents_shelf_check;
     alter table documents add constraint documents_shelf_check check (shelf in ('schemes', 'fronts', 'formations', 'spaces'));
-    drop table week_parts;
+    drop table week_parts, rep_marks;
   `);
 }

@@ -1,0 +1,96 @@
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef, watch } from 'vue';
+import * as z from 'zod';
+import { RepMarkSchema, SCRIPT_KINDS, type RepMark, type Script, type ScriptKind } from '#core/model/script';
+import { scriptName } from '#core/practice/script/make-script';
+import { usePlan } from '~/features/plan/store';
+import { shortName } from '~/features/playbook/keep';
+import { usePlaybook } from '~/features/playbook/store';
+import { attempting } from '~/features/session/attempt';
+import { inTurn } from '~/features/session/in-turn';
+import { request } from '~/features/session/request';
+import { useWeek } from '~/features/week/store';
+import { useScriptWriter } from '~/workers/start';
+
+/** The week's scripts: made from the plan, run at practice, marked with a tap a rep. */
+export const useScripts = defineStore('scripts', () => {
+  const week = useWeek();
+  const plan = usePlan();
+  const playbook = usePlaybook();
+  const writer = useScriptWriter();
+  const problem = ref('');
+  const attempt = attempting(problem);
+  const turn = inTurn();
+
+  const scripts = computed(() => week.bodies.scripts.scripts);
+  const chosen = ref('');
+  const script = computed<Script | null>(
+    () => scripts.value.find((s) => s.id === chosen.value) ?? scripts.value[0] ?? null,
+  );
+  const put = (next: readonly Script[]): Promise<boolean> => week.change('scripts', { scripts: [...next] });
+
+  /** Makes a script; it is there once it is worked out. */
+  function make(kind: ScriptKind, reps: number): void {
+    problem.value = '';
+    let n = 1;
+    while (scripts.value.some((s) => s.id === `${shortName(kind)}-${n}`)) n++;
+    writer.ask({
+      ...{ id: `${shortName(kind)}-${n}`, kind, reps, plan: plan.plan, standings: plan.standings },
+      ...{ own: playbook.ownTexts, settings: playbook.settings, words: playbook.words },
+    });
+  }
+  watch(writer.whole, ([made]) => {
+    if (!made) return;
+    if (made.script === null) {
+      problem.value = 'Nothing of the plan belongs in such a script. Put such plays in first.';
+      return;
+    }
+    chosen.value = made.script.id;
+    void put([...scripts.value.filter((s) => s.id !== made.script!.id), made.script]);
+  });
+  const drop = (id: string): Promise<boolean> => put(scripts.value.filter((s) => s.id !== id));
+
+  /** What came of reps: as the week says it, and what was tapped since. */
+  const marks = shallowRef<readonly RepMark[]>([]);
+  watch(
+    () => week.week,
+    (found) => void (marks.value = found?.marks ?? []),
+    { immediate: true },
+  );
+  const markOf = (id: string, rep: number): RepMark | null =>
+    marks.value.find((m) => m.script === id && m.rep === rep) ?? null;
+
+  /** One tap: good or not, and who missed; the same tap again takes it back. It stands at once, and is taken back where it cannot be kept. */
+  async function mark(id: string, rep: number, next: Pick<RepMark, 'good' | 'missed'> | null): Promise<boolean> {
+    const gameId = week.game!.id;
+    const before = markOf(id, rep);
+    const set = (one: RepMark | null): void => {
+      marks.value = [...marks.value.filter((m) => m.script !== id || m.rep !== rep), ...(one ? [one] : [])];
+    };
+    set(next && { script: id, rep, ...next });
+    const kept = await turn(() =>
+      attempt(async () => {
+        const body = { script: id, rep, mark: next };
+        z.array(RepMarkSchema).parse(await request(`/api/weeks/${gameId}/reps`, { method: 'PUT', body }));
+      }),
+    );
+    if (!kept) set(before);
+    return kept;
+  }
+
+  /** What came of a script so far: good ones, and by whom it was missed. */
+  const record = computed(() => {
+    const of = marks.value.filter((m) => m.script === script.value?.id);
+    const missed = new Map<string, number>();
+    for (const m of of) for (const seat of m.missed) missed.set(seat, (missed.get(seat) ?? 0) + 1);
+    return {
+      good: of.filter((m) => m.good).length,
+      of: of.length,
+      missed: [...missed].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1)),
+    };
+  });
+  const nameOf = (s: Script): string => scriptName(s);
+  const kinds = SCRIPT_KINDS;
+  const { running } = writer;
+  return { scripts, script, chosen, marks, record, kinds, problem, running, make, drop, mark, markOf, nameOf };
+});

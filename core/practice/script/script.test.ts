@@ -1,0 +1,149 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { SHIPPED_PLAYBOOK } from '../../calls/playbook';
+import { workCall, type Ways } from '../../calls/resolve-call';
+import { gistOf } from '../../compare/gist';
+import { lineOf } from '../../model/formation';
+import { SCRIPT_KIND_IDS, ScriptSchema, type ScriptKind } from '../../model/script';
+import type { WeekPlan } from '../../model/week-plan';
+import type { Standing } from '../../plan/standing';
+import { need } from '../../testing/need';
+import { candidatesFor } from './candidates';
+import { makeScript, scriptName } from './make-script';
+
+const OVER = 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right; FS (0, 30)';
+const ODD = 'LE 5 left; N 0; RE 5 right; W 20 left; M 20 right; FS (0, 30)';
+const play = (scheme: string, formation: string, times: number, side: 'left' | 'right' = 'right') => ({
+  ...{ scheme, side, tags: [], formation, formationName: scheme, times },
+});
+const PLAN: WeekPlan = {
+  plays: [
+    play('power', 'LT LG C RG RT; H right; B left', 6),
+    play('inside-zone-z1', 'LT LG C RG RT; B left', 8),
+    play('inside-zone-z1', 'LT LG C RG RT; B right', 4, 'left'),
+    play('duo', 'LT LG C RG RT Y right; B left', 4),
+    play('pro-half-slide', 'LT LG C RG RT; B; QB pistol', 9),
+  ],
+  looks: [
+    { front: OVER, frontName: 'Over', weight: 20, seen: '' },
+    { front: ODD, frontName: 'Odd', weight: 10, seen: '' },
+    { front: `${OVER}; T slant left`, frontName: 'Over, slant', weight: 6, seen: '' },
+  ],
+};
+const WAYS: Ways = { playbook: SHIPPED_PLAYBOOK };
+const script = (kind: ScriptKind, reps: number, standings: readonly Standing[] = [], plan = PLAN) =>
+  makeScript({
+    ...{ id: 'one', kind, reps, plan, standings, ways: WAYS },
+    sayPlay: (p) => `${plan.plays[p]!.scheme} ${plan.plays[p]!.side}`,
+  })!;
+
+describe('a script', () => {
+  it('has as many reps as were asked for, of calls that belong in it, and can be kept', () => {
+    for (const kind of SCRIPT_KIND_IDS) {
+      const made = script(kind, 12);
+      expect(ScriptSchema.safeParse(made).success).toBe(true);
+      expect(made.reps).toHaveLength(12);
+      const throws = made.reps.map((r) => r.scheme.startsWith('pro-'));
+      if (kind === 'pick-up') expect(throws.every(Boolean)).toBe(true);
+      else if (kind !== 'team') expect(throws.some(Boolean)).toBe(false);
+    }
+    expect(scriptName(script('half line', 1))).toBe('Half line, 1 rep');
+    expect(
+      makeScript({
+        id: 'x',
+        kind: 'pick-up',
+        reps: 3,
+        plan: { ...PLAN, plays: PLAN.plays.slice(0, 1) },
+        standings: [],
+        ways: WAYS,
+        sayPlay: String,
+      }),
+    ).toBeNull();
+  });
+
+  it('leaves a play whose puller comes from the other side out of half a line', () => {
+    expect(script('half line', 12).reps.some((r) => r.scheme === 'power')).toBe(false);
+    expect(script('inside run', 12).reps.some((r) => r.scheme === 'power')).toBe(true);
+    for (const c of candidatesFor('half line', PLAN, [], WAYS)) {
+      const { men } = c.worked.formation;
+      const sides = c.seats.filter((s) => s !== 'C').map((s) => Math.sign(men.find((m) => m.id === s)!.x));
+      expect(new Set(sides)).toEqual(new Set([c.call.side === 'right' ? 1 : -1]));
+    }
+  });
+
+  it('covers the likeliest first, and says what it leaves uncovered', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 14 }), (reps) => {
+        const made = script('inside run', reps);
+        const pairs = new Set(made.reps.map((r) => `${r.scheme} ${r.side} against ${r.frontName}`));
+        expect(made.uncovered.some((u) => pairs.has(u))).toBe(false);
+        expect(pairs.size + made.uncovered.length).toBe(candidatesFor('inside run', PLAN, [], WAYS).length);
+      }),
+      { numRuns: 14 },
+    );
+    const likely = { ...PLAN, looks: PLAN.looks.map((l, i) => ({ ...l, weight: i === 1 ? 200 : 1 })) };
+    const odd = script('inside run', 4, [], likely).reps.filter((r) => r.frontName === 'Odd');
+    expect(odd).toHaveLength(4);
+  });
+
+  it('goes where there is more to lose', () => {
+    const weak: Standing[] = candidatesFor('inside run', PLAN, [], WAYS)
+      .filter((c) => c.call.scheme === 'duo')
+      .flatMap((c) => c.worked.resolution.assignments)
+      .map((a) => ({
+        ...{
+          seat: a.blocker,
+          block: a.block,
+          times: 1,
+          costs: 6,
+          kills: [],
+          from: [],
+          playerId: 1,
+          expected: 0.1,
+          weight: 1,
+        },
+        record: { playerId: 1, block: a.block, good: 0, of: 9, faults: [] },
+      }));
+    const duos = (of: readonly Standing[]): number =>
+      script('inside run', 10, of).reps.filter((r) => r.scheme === 'duo').length;
+    expect(duos(weak)).toBeGreaterThan(duos([]));
+  });
+
+  it('needs no more defenders than change what somebody does, and with those alone everybody does the same', () => {
+    for (const kind of ['half line', 'inside run', 'pick-up'] as const) {
+      const made = script(kind, 8);
+      for (const rep of made.reps) {
+        const full = need(workCall({ ...rep, overrides: {} }, WAYS));
+        const seats = candidatesFor(kind, PLAN, [], WAYS).find(
+          (c) => c.call.scheme === rep.scheme && c.call.side === rep.side,
+        )!.seats;
+        const few = rep.front
+          .split('; ')
+          .filter((clause) => !rep.cones.includes(clause.split(' ')[0]!))
+          .join('; ');
+        const part = need(workCall({ ...rep, front: few, overrides: {} }, WAYS));
+        for (const seat of seats) {
+          const of = (w: typeof full): string => gistOf(w.resolution.assignments.find((a) => a.blocker === seat));
+          expect(of(part)).toBe(of(full));
+        }
+        expect([...rep.bodies, ...rep.cones].sort()).toEqual(full.front.defenders.map((d) => d.id).sort());
+      }
+    }
+    // Nobody of us does anything about a man thirty yards deep.
+    for (const rep of script('inside run', 8).reps) expect(rep.cones).toContain('FS');
+    const half = script('half line', 8).reps.map((r) => r.bodies.length);
+    expect(Math.max(...half)).toBeLessThan(6);
+    expect(
+      lineOf(need(workCall({ ...script('half line', 1).reps[0]!, overrides: {} }, WAYS)).formation).length,
+    ).toBeGreaterThan(3);
+  });
+
+  it('is ordered so that the scout team moves no more than in any other order that was tried', () => {
+    const made = script('inside run', 12);
+    const backwards = [...made.reps].sort((a, b) => (a.scheme < b.scheme ? -1 : 1));
+    const changes = (reps: typeof made.reps): number =>
+      reps.slice(1).filter((r, i) => r.frontName !== reps[i]!.frontName).length;
+    expect(changes(made.reps)).toBeLessThanOrEqual(changes(backwards));
+    expect(changes(made.reps)).toBe(new Set(made.reps.map((r) => r.frontName)).size - 1);
+  });
+});

@@ -1,0 +1,126 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { ALL_PLUS } from '#core/model/grade';
+import type { PracticeWeek } from '#core/model/practice';
+import { withMen } from '#core/model/practice';
+import { WeekSchema } from '#core/model/week';
+import type { WeekPlan } from '#core/model/week-plan';
+import { asksOf, WeekCountsSchema } from '#core/plan/week-asks';
+import type { Member } from '../../server/session/member';
+import { addGame } from '../../server/usecases/schedule';
+import { roster } from '../../server/usecases/roster';
+import { readCounts } from '../../server/usecases/week-counts';
+import { readWeek, writeWeek } from '../../server/usecases/weeks';
+import { CALL, freshDatabase, makeProgram } from './fresh-database';
+import { markAs } from './marking';
+
+type Program = Awaited<ReturnType<typeof makeProgram>>;
+let db: Awaited<ReturnType<typeof freshDatabase>>;
+let lanterns: Program;
+let terns: Program;
+let coach: Member;
+let next: number;
+beforeAll(async () => {
+  db = await freshDatabase();
+  lanterns = await makeProgram('Lanterns');
+  terns = await makeProgram('Terns');
+  coach = lanterns.members.coach;
+  next = (await addGame(coach, { opponent: 'Quillport Terns', week: 6, playedOn: '2099-11-28' })).id;
+});
+afterAll(() => db.drop());
+
+const { scheme, side, tags, formation, formationName, front, frontName } = CALL;
+const plan = (times: number): WeekPlan => ({
+  plays: [{ scheme, side, tags: [...tags], formation, formationName, times }],
+  looks: [{ front, frontName, weight: 3, seen: '' }],
+});
+const practiceOf = (men: number[]): PracticeWeek => ({
+  days: [
+    {
+      ...{ day: '2099-11-24', theme: 'light', minutes: 20, gear: 'helmets', begins: '18:30' },
+      lines: [
+        {
+          ...{ id: 'one', minutes: 5, held: true },
+          stations: [{ drill: 'short-steps', men, reps: 10, waits: 0, why: 'Mine.', pairs: [[men[0]!, men[1]!]] }],
+        },
+      ],
+    },
+  ],
+});
+
+describe('a week', () => {
+  it('is empty until somebody has decided something, and then says what and who', async () => {
+    expect(await readWeek(coach, next)).toMatchObject({
+      game: { opponent: 'Quillport Terns', week: 6, playedOn: '2099-11-28' },
+      plan: null,
+      practice: null,
+    });
+    expect(await writeWeek(coach, next, 'plan', { revision: 0, body: plan(4) })).toEqual({ revision: 1 });
+    const week = WeekSchema.parse(await readWeek(lanterns.members.assistant, next));
+    expect(week.plan).toEqual({ revision: 1, by: 'Lanterns coach', body: plan(4) });
+  });
+
+  it('is written over by nobody who has not seen what is there', async () => {
+    const stale = writeWeek(lanterns.members.assistant, next, 'plan', { revision: 0, body: plan(9) });
+    await expect(stale).rejects.toMatchObject({ statusCode: 409, data: { revision: 1, by: 'Lanterns coach' } });
+    expect((await readWeek(coach, next)).plan!.body).toEqual(plan(4));
+  });
+
+  it('keeps exactly one of many changes made at the same moment, and its parts do not get in each other’s way', async () => {
+    const men = (await roster(coach)).map((p) => p.id);
+    const tries = await Promise.allSettled([
+      ...[5, 6, 7, 8].map((n) => writeWeek(coach, next, 'plan', { revision: 1, body: plan(n) })),
+      writeWeek(coach, next, 'practice', { revision: 0, body: practiceOf(men.slice(0, 2)) }),
+    ]);
+    expect(tries.filter((t) => t.status === 'fulfilled')).toHaveLength(2);
+    const week = await readWeek(coach, next);
+    expect([week.plan!.revision, week.practice!.revision]).toEqual([2, 1]);
+  });
+
+  it('knows what the opponent has shown in other games of ours, and nothing of another program', async () => {
+    expect((await readWeek(coach, next)).seen).toEqual([{ front, frontName, snaps: 2, weeks: [1] }]);
+    expect((await readWeek(coach, lanterns.gameId)).seen).toEqual([]);
+    for (const done of [
+      () => readWeek(coach, terns.gameId),
+      () => writeWeek(coach, terns.gameId, 'plan', { revision: 0, body: plan(1) }),
+    ])
+      await expect(done()).rejects.toMatchObject({ statusCode: 404 });
+    expect((await readWeek(terns.members.coach, terns.gameId)).records).toEqual([]);
+  });
+
+  it('knows how every man did at every block, with his faults', async () => {
+    const bad = { ...ALL_PLUS, technique: 'minus' as const, faults: ['high-pads'] };
+    await markAs(coach, lanterns.snaps[0]!, [
+      { blocker: 'C', grade: ALL_PLUS },
+      { blocker: 'RG', grade: bad },
+    ]);
+    await markAs(coach, lanterns.snaps[1]!, [{ blocker: 'RG', grade: ALL_PLUS }]);
+    const men = await roster(coach);
+    const { records } = await readWeek(coach, next);
+    const of = (seat: string) => records.filter((r) => r.playerId === men.find((p) => p.seat === seat)!.id);
+    expect(of('RG')).toMatchObject([{ good: 1, of: 2, faults: [{ fault: 'high-pads', count: 1 }] }]);
+    expect(of('C')).toMatchObject([{ good: 1, of: 1, faults: [] }]);
+  });
+});
+
+describe('what the week asks', () => {
+  it('is counted: snaps without a mark, days not planned, games that are over and not logged', async () => {
+    const counts = WeekCountsSchema.parse(await readCounts(coach));
+    expect(counts).toMatchObject({ men: 6, games: 2, unlogged: [], next: { gameId: next, plays: 1, looks: 1 } });
+    expect(counts.graded).toMatchObject([{ gameId: lanterns.gameId, snaps: 2, ungraded: 0, published: false }]);
+    await addGame(coach, { opponent: 'Saltmarsh Union', week: 2, playedOn: '2020-10-10' });
+    const says = asksOf(await readCounts(coach), '2026-11-25').map((a) => a.id.split(' ')[0]);
+    expect(says).toEqual(['log', 'publish']);
+    const theirs = asksOf(await readCounts(terns.members.coach), '2026-11-25').map((a) => a.says);
+    expect(theirs).toEqual(['Week 1, Quillport Terns: 2 of 2 snaps without a mark.']);
+  });
+});
+
+describe('men of a practice in another program', () => {
+  it('stand under their numbers there, and those nobody knows are in no group', () => {
+    const moved = withMen(practiceOf([1, 2, 3]), (id) => (id === 3 ? null : id * 10));
+    expect(moved.days[0]!.lines[0]!.stations[0]).toMatchObject({ men: [10, 20], pairs: [[10, 20]] });
+    expect(withMen(practiceOf([1, 3]), (id) => (id === 3 ? null : id)).days[0]!.lines[0]!.stations[0]!.pairs).toEqual(
+      [],
+    );
+  });
+});
