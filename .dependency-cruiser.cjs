@@ -21,6 +21,7 @@ const STAGES = [
   'reports',
   'plan',
   'practice',
+  'quiz',
   'paper',
   'formats',
 ];

@@ -1,5 +1,5 @@
 import type { PracticeWays } from '#core/model/practice';
-import type { PlannedLook, PlannedPlay } from '#core/model/week-plan';
+import type { PlannedLook, PlannedPlay, WeekPlan } from '#core/model/week-plan';
 import { demoCall, type DemoFormation, type DemoFront } from './calls';
 import { PLAYED_GAMES, snapsOfGame } from './season';
 
@@ -38,7 +38,8 @@ const look = (front: DemoFront, expected?: number): PlannedLook => {
   return { front: text, frontName, weight: expected ?? snaps, seen };
 };
 
-export const DEMO_PLAN: { plays: PlannedPlay[]; looks: PlannedLook[] } = {
+export const DEMO_PLAN: WeekPlan = {
+  quiz: true,
   plays: [
     play('inside-zone-z1', 'right', 'Five-man', 9),
     play('inside-zone-z2', 'right', 'Tight end right', 6),

@@ -22,6 +22,7 @@ const places: readonly { to: string; name: string; whom: Whom }[] = [
   { to: '/protection', name: 'Protection', whom: 'readers' },
   { to: '/film', name: 'Film', whom: 'staff' },
   { to: '/mine', name: 'Mine', whom: 'players' },
+  { to: '/quiz', name: 'Quiz', whom: 'players' },
   { to: '/week', name: 'Week', whom: 'staff' },
   { to: '/book', name: 'Book', whom: 'staff' },
   { to: '/book', name: 'Book', whom: 'players' },

@@ -7,6 +7,7 @@ import type { Drill } from '../model/drill';
 import type { Formation } from '../model/formation';
 import type { Front } from '../model/front';
 import { SHIPPED_SETTINGS, type Settings } from '../model/settings';
+import type { BookShelf } from '../model/shelves';
 import type { CompiledScheme } from '../resolve/prepare/compile';
 import {
   drillFrom,
@@ -18,9 +19,7 @@ import {
   spaceFrom,
 } from '../library/library';
 
-/** The shelves a program can put texts of its own on. */
-export const SHELVES = ['schemes', 'fronts', 'formations', 'spaces', 'drills'] as const;
-export type BookShelf = (typeof SHELVES)[number];
+export { SHELVES, type BookShelf } from '../model/shelves';
 /** What a text on a shelf is, and begins with where it is in the rule language; what is none of it is JSON. */
 export const SHELF_KIND = {
   schemes: 'scheme',

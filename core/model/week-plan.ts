@@ -28,6 +28,8 @@ export type PlannedLook = z.infer<typeof PlannedLookSchema>;
 export const WeekPlanSchema = z.object({
   plays: z.array(PlannedPlaySchema).max(MOST_PLAYS, `at most ${MOST_PLAYS} plays`),
   looks: z.array(PlannedLookSchema).max(MOST_LOOKS, `at most ${MOST_LOOKS} looks`),
+  /** Its players are quizzed on it. */
+  quiz: z.boolean().default(false),
 });
 export type WeekPlan = z.infer<typeof WeekPlanSchema>;
 

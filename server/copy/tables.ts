@@ -10,6 +10,7 @@ import { FilmNoteSchema } from '#core/model/film-note';
 import { FindingSchema } from '#core/model/finding';
 import { GradeSchema, RubricRefSchema } from '#core/model/grade';
 import { MeasuringSchema } from '#core/model/measured';
+import { QuizAnswerSchema } from '#core/model/quiz';
 import { RepMarkSchema } from '#core/model/script';
 import { ScheduledSchema } from '#core/model/schedule';
 import { ClipBodySchema, SnapBodySchema } from '#core/model/snap';
@@ -76,6 +77,11 @@ export const COPIED: readonly CopiedTable[] = [
     name: 'week_parts',
     refs: { game_id: 'games', user_id: 'users' },
     bodies: { body: z.union([WEEK_PARTS.plan, WEEK_PARTS.practice, WEEK_PARTS.scripts]) },
+  },
+  {
+    name: 'quiz_answers',
+    refs: { game_id: 'games', player_id: 'players' },
+    bodies: { body: QuizAnswerSchema, item_key: AnyText, answer: z.uuid() },
   },
   {
     name: 'rep_marks',

@@ -39,8 +39,8 @@ import {
   USER,
   UserRow,
 } from './people-models';
-import { REP_MARK, RepMarkRow, WEEK_PART, WeekPartRow } from './week-models';
-export { BookMarkRow, BookSnapRow, RepMarkRow, WeekPartRow };
+import { QUIZ_ANSWER, QuizAnswerRow, REP_MARK, RepMarkRow, WEEK_PART, WeekPartRow } from './week-models';
+export { BookMarkRow, BookSnapRow, QuizAnswerRow, RepMarkRow, WeekPartRow };
 export { ClipRow, FilmRow, CalibrationRow, MeasuringRow, CutRow, FilmNoteRow };
 export { AttendanceRow, AuditRow, MembershipRow, PlayerRow, SessionRow, TicketRow, UserRow };
 
@@ -193,6 +193,7 @@ export function defineModels(sequelize: Sequelize): void {
   define(AuditRow, 'audit', AUDIT);
   define(AttendanceRow, 'attendance', ATTENDANCE);
   define(WeekPartRow, 'week_parts', WEEK_PART);
+  define(QuizAnswerRow, 'quiz_answers', QUIZ_ANSWER);
   define(RepMarkRow, 'rep_marks', REP_MARK);
   define(ProgramRow, 'programs', {
     ...{ id, name: text, body },

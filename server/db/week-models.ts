@@ -32,6 +32,19 @@ export class RepMarkRow extends Model<InferAttributes<RepMarkRow>, InferCreation
   declare markedAt: CreationOptional<Date>;
 }
 
+/** An answer of a player's to the quiz, under the id his phone gave it. */
+export class QuizAnswerRow extends Model<InferAttributes<QuizAnswerRow>, InferCreationAttributes<QuizAnswerRow>> {
+  declare id: CreationOptional<number>;
+  declare answer: string;
+  declare programId: number;
+  declare gameId: number;
+  declare playerId: number;
+  declare itemKey: string;
+  declare body: unknown;
+  declare answeredAt: Date;
+  declare receivedAt: CreationOptional<Date>;
+}
+
 const int = DataTypes.INTEGER;
 export const WEEK_PART = {
   id: { type: int, autoIncrement: true, primaryKey: true },
@@ -44,3 +57,16 @@ export const REP_MARK = {
   missed: { type: DataTypes.ARRAY(DataTypes.TEXT), defaultValue: [] },
   markedAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
 } as ModelAttributes<RepMarkRow>;
+export const QUIZ_ANSWER = {
+  id: { type: int, autoIncrement: true, primaryKey: true },
+  ...{
+    answer: DataTypes.UUID,
+    programId: int,
+    gameId: int,
+    playerId: int,
+    itemKey: DataTypes.TEXT,
+    body: DataTypes.JSONB,
+  },
+  answeredAt: DataTypes.DATE,
+  receivedAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
+} as ModelAttributes<QuizAnswerRow>;

@@ -15,6 +15,7 @@ import {
   MembershipRow,
   PlayerRow,
   ProgramRow,
+  QuizAnswerRow,
   TicketRow,
   UserRow,
 } from '../db/models';
@@ -50,6 +51,7 @@ export async function erasePlayer(member: Member, id: number): Promise<Erased> {
     const marks = await forgetMarks(programId, man, transaction);
     const account = await forgetAccount(programId, man, transaction);
     await AcknowledgementRow.destroy({ where: { programId, playerId: id }, transaction });
+    await QuizAnswerRow.destroy({ where: { programId, playerId: id }, transaction });
     await AttendanceRow.destroy({ where: { programId, playerId: id }, transaction });
     await TicketRow.destroy({ where: { programId, playerId: id }, transaction });
     await forgetJerseys(programId, id, transaction);

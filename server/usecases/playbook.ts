@@ -9,7 +9,7 @@ import { hasErrors, type Diagnostic } from '#core/diagnostics/diagnostic';
 import { formatDiagnostic, wordDiagnostic } from '#core/diagnostics/wording';
 import { checkText } from '#core/language/check';
 import { isAboutHeader, readTree } from '#core/language/read';
-import { isJsonShelf, JSON_SHELVES, Playbook, SHELF_KIND, type BookShelf } from '#core/calls/playbook';
+import { isJsonShelf, JSON_SHELVES, Playbook, SHELF_KIND, type BookShelf, type OwnText } from '#core/calls/playbook';
 
 export interface DocumentView {
   id: number;
@@ -65,12 +65,16 @@ export async function listDocuments(member: Member): Promise<DocumentView[]> {
     : views;
 }
 
+/** Every text of the program's own that counts, whoever asks. */
+export async function releasedTexts(member: Pick<Member, 'programId'>): Promise<OwnText[]> {
+  const documents = await listDocuments({ ...member, role: 'coach' } as Member);
+  return inForce(documents).map((d) => ({ shelf: d.shelf, id: d.slug, text: d.text! }));
+}
+
 /** The playbook calls are worked out with: what ships, with the program's released texts over it. */
 export async function playbookOf(member: Pick<Member, 'programId'>): Promise<Playbook> {
-  const documents = await listDocuments({ ...member, role: 'coach' } as Member);
   const program = await ProgramRow.findByPk(member.programId);
-  const texts = inForce(documents).map((d) => ({ shelf: d.shelf, id: d.slug, text: d.text! }));
-  return new Playbook(texts, (program && programBody(program).settings) ?? SHIPPED_SETTINGS);
+  return new Playbook(await releasedTexts(member), (program && programBody(program).settings) ?? SHIPPED_SETTINGS);
 }
 
 const inForce = (views: readonly DocumentView[]): DocumentView[] => views.filter((v) => v.text !== null && !v.retired);

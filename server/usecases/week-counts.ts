@@ -63,7 +63,7 @@ async function readNext(programId: number, game: GameRow): Promise<WeekCounts['n
   const { id, opponent, week, playedOn } = game;
   const parts = await WeekPartRow.findAll({ where: { programId, gameId: id } });
   const bodyOf = (part: string): unknown => parts.find((p) => p.part === part)?.body;
-  const plan = WeekPlanSchema.parse(bodyOf('plan') ?? { plays: [], looks: [] });
+  const plan = WeekPlanSchema.parse(bodyOf('plan') ?? { plays: [], looks: [], quiz: false });
   const { days } = PracticeWeekSchema.parse(bodyOf('practice') ?? { days: [] });
   return {
     ...{ gameId: id, opponent, week, playedOn: playedOn ?? null },

@@ -41,6 +41,7 @@ describe('migrations', () => {
       'memberships',
       'players',
       'programs',
+      'quiz_answers',
       'rate_limits',
       'rep_marks',
       'seasons',

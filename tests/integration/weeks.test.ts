@@ -32,6 +32,7 @@ const { scheme, side, tags, formation, formationName, front, frontName } = CALL;
 const plan = (times: number): WeekPlan => ({
   plays: [{ scheme, side, tags: [...tags], formation, formationName, times }],
   looks: [{ front, frontName, weight: 3, seen: '' }],
+  quiz: false,
 });
 const practiceOf = (men: number[]): PracticeWeek => ({
   days: [

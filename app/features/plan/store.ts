@@ -102,7 +102,9 @@ export const usePlan = defineStore('plan', () => {
       }),
   );
 
-  const put = (plays: PlannedPlay[], looks: PlannedLook[]): Promise<boolean> => week.change('plan', { plays, looks });
+  const put = (plays: PlannedPlay[], looks: PlannedLook[]): Promise<boolean> =>
+    week.change('plan', { ...plan.value, plays, looks });
+  const openQuiz = (quiz: boolean): Promise<boolean> => week.change('plan', { ...plan.value, quiz });
   const addPlay = (play: PlannedPlay): Promise<boolean> => put([...plan.value.plays, play], plan.value.looks);
   const addLook = (look: PlannedLook): Promise<boolean> => put(plan.value.plays, [...plan.value.looks, look]);
   const changePlay = (at: number, part: Partial<PlannedPlay>): Promise<boolean> =>
@@ -134,6 +136,6 @@ export const usePlan = defineStore('plan', () => {
   const { running, problem } = work;
   return {
     ...{ plan, isReady, cells, gaps, shares, sound, cell, demands, standings, men, unused, running, problem },
-    ...{ addPlay, addLook, changePlay, changeLook, dropPlay, dropLook },
+    ...{ openQuiz, addPlay, addLook, changePlay, changeLook, dropPlay, dropLook },
   };
 });

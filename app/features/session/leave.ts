@@ -1,4 +1,6 @@
 import { useMarks } from '~/features/marks/store';
+import { clearWaiting } from '~/features/quiz/box';
+import { useQuiz } from '~/features/quiz/store';
 import { useSession } from './store';
 
 /** Kept when somebody logs out: what says nothing of anybody. */
@@ -8,6 +10,7 @@ const STAYS = ['violet-chalk-theme'];
 export async function leave(): Promise<void> {
   const [session, marks] = [useSession(), useMarks()];
   await marks.lock();
+  if (session.member?.role === 'player') await useQuiz().sendAgain();
   try {
     await session.logOut();
   } catch (problem) {
@@ -15,6 +18,7 @@ export async function leave(): Promise<void> {
     await marks.resume();
     throw problem;
   }
+  await clearWaiting();
   for (const key of Object.keys(localStorage)) if (!STAYS.includes(key)) localStorage.removeItem(key);
   window.location.assign('/login');
 }

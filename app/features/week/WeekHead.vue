@@ -14,6 +14,7 @@ const ROOMS = [
   { to: '/week/plan', name: 'Plan' },
   { to: '/week/practice', name: 'Practice' },
   { to: '/week/scripts', name: 'Scripts' },
+  { to: '/week/quiz', name: 'Quiz' },
   { to: '/week/drills', name: 'Drills' },
 ] as const;
 const wanted = computed(() => {

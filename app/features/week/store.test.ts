@@ -11,6 +11,7 @@ const game = (id: number, week: number, snaps: number, playedOn: string | null =
 const plan = (times: number): WeekPlan => ({
   plays: [{ scheme: 'power', side: 'right', tags: [], formation: 'x', formationName: 'x', times }],
   looks: [],
+  quiz: false,
 });
 let kept: Record<number, { revision: number; body: WeekPlan; by: string } | null>;
 let server: RoutesServer;

@@ -9,7 +9,7 @@ import { useSeason, type ScheduledGame } from '~/features/season/store';
 
 /** What a week holds before anybody has decided anything. */
 const EMPTY: { [P in WeekPart]: WeekBody<P> } = {
-  plan: { plays: [], looks: [] },
+  plan: { plays: [], looks: [], quiz: false },
   practice: { days: [] },
   scripts: { scripts: [] },
 };

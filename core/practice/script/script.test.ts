@@ -17,6 +17,7 @@ const play = (scheme: string, formation: string, times: number, side: 'left' | '
   ...{ scheme, side, tags: [], formation, formationName: scheme, times },
 });
 const PLAN: WeekPlan = {
+  quiz: false,
   plays: [
     play('power', 'LT LG C RG RT; H right; B left', 6),
     play('inside-zone-z1', 'LT LG C RG RT; B left', 8),

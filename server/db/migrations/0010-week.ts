@@ -18,6 +18,11 @@ export async function up(queries: QueryInterface): Promise<void> {
       good boolean not null, missed text[] not null default '{}', user_id integer references users(id) on delete set null,
       marked_at timestamptz not null default now(), unique (game_id, script, rep));
     create index on rep_marks (program_id);
+    create table quiz_answers (id serial primary key, answer uuid not null, program_id integer not null references programs(id) on delete cascade,
+      game_id integer not null references games(id) on delete cascade, player_id integer not null references players(id) on delete cascade,
+      item_key text not null, body jsonb not null, answered_at timestamptz not null, received_at timestamptz not null default now(), unique (program_id, answer));
+    create index on quiz_answers (program_id, game_id);
+    create index on quiz_answers (player_id, answered_at);
     alter table documents drop constraint documents_shelf_check;
     alter table documents add constraint documents_shelf_check
       check (shelf in ('schemes', 'fronts', 'formations', 'spaces', 'drills'));
@@ -31,6 +36,6 @@ export async function down(queries: QueryInterface): Promise<void> {
     delete from documents where shelf = 'drills';
     alter table documents drop constraint documents_shelf_check;
     alter table documents add constraint documents_shelf_check check (shelf in ('schemes', 'fronts', 'formations', 'spaces'));
-    drop table week_parts, rep_marks;
+    drop table week_parts, rep_marks, quiz_answers;
   `);
 }

@@ -1,0 +1,247 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue';
+import { useEventListener } from '@vueuse/core';
+import type { QuizPart } from '#core/model/quiz';
+import { sayPlayOf } from '~/features/plan/say-play';
+import QuizBoard from './QuizBoard.vue';
+import { useQuiz } from './store';
+
+/** The play is named; he taps whom he has, with whom, then whom, and says his first foot and his call. Then they move, and he says it again. */
+const quiz = useQuiz();
+const ownEyes = ref(false);
+/** With whom is tapped man by man and said with one more tap. */
+const pair = ref<string[]>([]);
+onMounted(() => void quiz.open());
+useEventListener('online', () => void quiz.sendAgain());
+
+const ASKS: Record<QuizPart, string> = {
+  whom: 'Whom do you block?',
+  with: 'With whom?',
+  then: 'Then whom?',
+  foot: 'Which foot first?',
+  call: 'What do you say?',
+};
+const NAMES: Record<QuizPart, string> = { whom: 'Whom', with: 'With', then: 'Then', foot: 'First foot', call: 'Call' };
+const asks = computed(() => {
+  if (quiz.after) return quiz.after.said === null ? 'theirs' : 'nobody';
+  if (quiz.part === 'whom' || quiz.part === 'then') return 'theirs';
+  return quiz.part === 'with' ? 'ours' : 'nobody';
+});
+const sentence = computed(() => {
+  if (quiz.after) return quiz.after.said === null ? `Now ${quiz.after.says}. Whom do you block?` : '';
+  return quiz.part ? ASKS[quiz.part] : '';
+});
+const chosen = computed(() => {
+  if (quiz.after) return quiz.after.said ? [quiz.after.said] : [];
+  const { whom, then } = quiz.said;
+  return [...(whom ? [whom] : []), ...(then ? [then] : []), ...(quiz.said.with ?? pair.value)];
+});
+const right = computed(() => {
+  if (quiz.after) return quiz.after.said === null ? [] : [quiz.after.whom];
+  const e = quiz.verdict ? quiz.question?.expected : null;
+  return e ? [e.whom, ...(e.then ? [e.then] : []), ...e.with] : [];
+});
+const isOver = computed(() => quiz.verdict !== null && (quiz.after === null || quiz.after.said !== null));
+const isAllRight = computed(
+  () =>
+    Object.values(quiz.verdict ?? {}).every(Boolean) && (quiz.after === null || quiz.after.said === quiz.after.whom),
+);
+const shown = computed(() => {
+  const e = quiz.question!.expected;
+  const said: Record<QuizPart, string> = {
+    ...{ whom: e.whom, with: e.with.join(', ') || 'alone', then: e.then ?? 'stay on him' },
+    ...{ foot: e.foot, call: e.call ?? '' },
+  };
+  return (Object.entries(quiz.verdict ?? {}) as [QuizPart, boolean][]).map(([part, good]) => ({
+    ...{ part, good, name: NAMES[part], is: said[part] },
+  }));
+});
+
+function tap(id: string): void {
+  if (quiz.after) void quiz.sayAgain(id);
+  else if (quiz.part === 'whom') void quiz.say({ whom: id });
+  else if (quiz.part === 'then') void quiz.say({ then: id });
+  else pair.value = pair.value.includes(id) ? pair.value.filter((p) => p !== id) : [...pair.value, id];
+}
+function sayPair(): void {
+  void quiz.say({ with: pair.value });
+  pair.value = [];
+}
+function next(): void {
+  pair.value = [];
+  quiz.next();
+}
+</script>
+
+<template>
+  <div class="quiz">
+    <header>
+      <h1>Quiz</h1>
+      <p v-if="quiz.quiz?.game" class="soft">Week {{ quiz.quiz.game.week }}, {{ quiz.quiz.game.opponent }}</p>
+      <p class="soft count" role="status">{{ quiz.today.right }} of {{ quiz.today.of }} today</p>
+    </header>
+    <p v-if="quiz.problem" class="problem" role="alert">
+      {{ quiz.problem }} <button class="plain link" type="button" @click="quiz.sendAgain()">Try again</button>
+    </p>
+    <p v-if="quiz.waiting.length" class="soft">{{ quiz.waiting.length }} answers wait here to be sent.</p>
+    <p v-if="quiz.quiz && !quiz.quiz.game">
+      There is no quiz yet. It comes with the week’s plan, once your coach opens it.
+    </p>
+    <p v-else-if="quiz.quiz && quiz.seats.length === 0">Your coach has not said where you play yet.</p>
+    <template v-else-if="quiz.quiz">
+      <nav v-if="quiz.seats.length > 1" aria-label="Place">
+        <button
+          v-for="s in quiz.seats"
+          :key="s"
+          class="plain"
+          type="button"
+          :aria-current="s === quiz.seat"
+          @click="quiz.chooseSeat(s)"
+        >
+          {{ s }}
+        </button>
+        <button class="plain link eyes" type="button" :aria-pressed="ownEyes" @click="ownEyes = !ownEyes">
+          {{ ownEyes ? 'from above' : 'from your stance' }}
+        </button>
+      </nav>
+      <p v-if="!quiz.question">This week asks nothing of {{ quiz.seat }}.</p>
+      <template v-else>
+        <p class="play">
+          <b>{{ sayPlayOf(quiz.question.asked.item) }}</b>
+          <span class="soft"> you are {{ quiz.question.asked.item.seat }}</span>
+        </p>
+        <QuizBoard
+          v-if="quiz.board"
+          :worked="quiz.board"
+          :seat="quiz.question.asked.item.seat"
+          :asks="asks"
+          :chosen="chosen"
+          :right="right"
+          :own-eyes="ownEyes"
+          @tap="tap"
+        />
+        <p v-if="sentence" class="asks" aria-live="polite">{{ sentence }}</p>
+        <div class="hands">
+          <template v-if="quiz.part === 'with'">
+            <button type="button" class="strong" @click="sayPair">
+              {{ pair.length ? `with ${pair.join(' and ')}` : 'alone' }}
+            </button>
+          </template>
+          <button v-else-if="quiz.part === 'then'" type="button" class="big" @click="quiz.say({ then: null })">
+            nobody: stay on him
+          </button>
+          <template v-else-if="quiz.part === 'foot'">
+            <button type="button" class="big" @click="quiz.say({ foot: 'left' })">left</button>
+            <button type="button" class="big" @click="quiz.say({ foot: 'right' })">right</button>
+          </template>
+          <template v-else-if="quiz.part === 'call'">
+            <button v-for="c in quiz.choices" :key="c" type="button" class="big" @click="quiz.say({ call: c })">
+              {{ c }}
+            </button>
+          </template>
+        </div>
+        <section v-if="quiz.verdict" class="answer" aria-live="polite">
+          <p v-if="isOver" class="verdict" :class="{ wrong: !isAllRight }">{{ isAllRight ? 'Right.' : 'Not yet.' }}</p>
+          <ul>
+            <li v-for="s in shown" :key="s.part" :class="{ wrong: !s.good }">
+              <span class="soft">{{ s.name }}</span> <b>{{ s.is }}</b> <span v-if="!s.good">not what you said</span>
+            </li>
+            <li v-if="quiz.after?.said" :class="{ wrong: quiz.after.said !== quiz.after.whom }">
+              <span class="soft">When {{ quiz.after.says }}</span> <b>{{ quiz.after.whom }}</b>
+            </li>
+          </ul>
+          <p class="because">{{ quiz.question.expected.because }}</p>
+          <button v-if="isOver" class="strong next" type="button" @click="next">Next</button>
+        </section>
+      </template>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.quiz {
+  max-width: 560px;
+  padding: 12px 16px 40px;
+  display: grid;
+  gap: 8px;
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 12px;
+  align-items: baseline;
+}
+.count {
+  margin-left: auto;
+}
+.problem {
+  color: var(--broken);
+  font-weight: 600;
+}
+nav {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 10px;
+  align-items: center;
+}
+nav button:not(.link) {
+  padding: 6px 10px;
+  min-width: 44px;
+  min-height: 40px;
+  text-align: center;
+  border-bottom: 3px solid transparent;
+}
+nav [aria-current='true'] {
+  font-weight: 700;
+  border-color: var(--violet);
+}
+.eyes {
+  margin-left: auto;
+}
+.play {
+  font-size: 17px;
+}
+.asks {
+  font-size: 20px;
+  font-weight: 650;
+}
+.hands {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+}
+.hands button,
+.next {
+  min-height: 48px;
+  min-width: 110px;
+  font-size: 16px;
+  padding: 8px 18px;
+}
+.big {
+  background: var(--sheet);
+  border: 1.5px solid var(--violet);
+  border-radius: 3px;
+  color: var(--ink);
+  font-weight: 650;
+  cursor: pointer;
+}
+.answer {
+  border-top: 2px solid var(--ink);
+  padding-top: 8px;
+  display: grid;
+  gap: 6px;
+}
+.verdict {
+  font-size: 20px;
+  font-weight: 700;
+  color: var(--sound);
+}
+.wrong,
+.verdict.wrong {
+  color: var(--broken);
+}
+.because {
+  font-style: italic;
+  color: var(--soft);
+}
+</style>

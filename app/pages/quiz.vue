@@ -1,0 +1,5 @@
+<script setup lang="ts">
+import QuizPlace from '~/features/quiz/QuizPlace.vue';
+</script>
+
+<template><QuizPlace /></template>
