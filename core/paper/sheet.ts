@@ -18,6 +18,14 @@ export type Part =
   | { readonly kind: 'figures'; readonly figures: readonly { name: string; figure: string; below: string }[] }
   /** A picture as SVG, as wide as the sheet or a share of it. */
   | { readonly kind: 'picture'; readonly svg: string; readonly share: number }
+  /** A card to cut out, its frame and its lines in columns; points. */
+  | {
+      readonly kind: 'card';
+      readonly width: number;
+      readonly height: number;
+      readonly type: number;
+      readonly columns: readonly (readonly string[])[];
+    }
   | { readonly kind: 'columns'; readonly columns: readonly (readonly Part[])[] };
 
 /** One sheet of paper or several pages of it, each sheet beginning a page. */

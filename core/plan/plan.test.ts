@@ -176,7 +176,7 @@ describe('how men stand to it', () => {
     expect(say({ kills: [], costs: 0, record: record(4, 'down', 0, 0) })).toBe(
       'Down: asked about 14 times, never graded at it.',
     );
-    expect(sayTimes(0.3)).toBe('perhaps once');
+    expect([0.3, 1, 2.2, 7.6].map(sayTimes)).toEqual(['perhaps once', 'about once', 'about twice', 'about 8 times']);
   });
 });
 

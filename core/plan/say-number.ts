@@ -11,7 +11,11 @@ export const sayRecord = ({ good, of }: { readonly good: number; readonly of: nu
   of === 0 ? 'never graded at it' : `${good} of ${of} good`;
 
 /** How often, as it is said: no more exact than a plan is. */
-export const sayTimes = (times: number): string => (times < 0.75 ? 'perhaps once' : `about ${Math.round(times)} times`);
+export function sayTimes(times: number): string {
+  if (times < 0.75) return 'perhaps once';
+  const whole = Math.round(times);
+  return whole === 1 ? 'about once' : whole === 2 ? 'about twice' : `about ${whole} times`;
+}
 
 /** A man's week in one sentence: what he is asked most dearly, how he stands at it, and what hangs on it. `name` says a play. */
 export function sayNumber({ block, times, record, kills, costs }: Standing, name: (play: number) => string): string {

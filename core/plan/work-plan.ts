@@ -81,7 +81,10 @@ export type PlanCell = Omit<CallCell, 'kind' | 'call'> & {
 };
 
 /** Every play of a plan against every look, as a call. */
-export const callsOf = ({ plays, looks }: Pick<WeekPlan, 'plays' | 'looks'>): { play: number; look: number; call: Call }[] =>
+export const callsOf = ({
+  plays,
+  looks,
+}: Pick<WeekPlan, 'plays' | 'looks'>): { play: number; look: number; call: Call }[] =>
   plays.flatMap(({ scheme, side, tags, formation, formationName }, play) =>
     looks.map(({ front, frontName }, look) => ({
       ...{ play, look },

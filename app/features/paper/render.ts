@@ -58,6 +58,22 @@ function partOf(part: Part, width: number): Content {
       };
     case 'picture':
       return { svg: part.svg, width: width * part.share, margin: [0, 2, 0, 4] };
+    case 'card':
+      return {
+        table: {
+          widths: part.columns.map(() => part.width / part.columns.length - 8),
+          heights: [part.height],
+          body: [
+            part.columns.map((lines): TableCell => ({
+              text: lines.join('\n'),
+              fontSize: part.type,
+              lineHeight: 1.05,
+              border: [true, true, true, true],
+            })),
+          ],
+        },
+        margin: [0, 6, 0, 6],
+      };
     case 'columns': {
       const each = width / part.columns.length;
       return {

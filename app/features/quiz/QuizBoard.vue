@@ -44,10 +44,16 @@ function fromHim(p: { x: number; y: number }): Place {
     size: Math.max(0.45, Math.min(1.7, size)),
   };
 }
+/** Theirs are drawn a little higher: nobody stands on the ball. */
+const CLEAR = 17;
 const place = (p: { x: number; y: number }): Place => (props.ownEyes ? fromHim(p) : above(p));
+const theirPlace = (p: { x: number; y: number }): Place => {
+  const at = place(p);
+  return props.ownEyes ? at : { ...at, y: at.y - CLEAR };
+};
 
 const theirs = computed(() =>
-  [...props.worked.front.defenders].sort((a, b) => b.y - a.y).map((d) => ({ ...d, at: place(d) })),
+  [...props.worked.front.defenders].sort((a, b) => b.y - a.y).map((d) => ({ ...d, at: theirPlace(d) })),
 );
 const ours = computed(() =>
   props.worked.formation.men
@@ -58,7 +64,7 @@ const ours = computed(() =>
 const ways = computed(() =>
   (props.worked.resolution.movement?.moved ?? []).map((m) => ({
     id: m.id,
-    d: m.way.map((p, i) => `${i ? 'L' : 'M'} ${place(p).x} ${place(p).y}`).join(' '),
+    d: m.way.map((p, i) => `${i ? 'L' : 'M'} ${theirPlace(p).x} ${theirPlace(p).y}`).join(' '),
   })),
 );
 const BAR = { wide: 17, tall: 13 };

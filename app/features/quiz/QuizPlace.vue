@@ -89,9 +89,9 @@ function next(): void {
     </p>
     <p v-else-if="quiz.quiz && quiz.seats.length === 0">Your coach has not said where you play yet.</p>
     <template v-else-if="quiz.quiz">
-      <nav v-if="quiz.seats.length > 1" aria-label="Place">
+      <nav aria-label="Place">
         <button
-          v-for="s in quiz.seats"
+          v-for="s in quiz.seats.length > 1 ? quiz.seats : []"
           :key="s"
           class="plain"
           type="button"

@@ -36,7 +36,7 @@ function missed(seat: string): void {
       <NuxtLink :to="walkthroughOf({ ...rep, times: 1 }, { ...rep, weight: 1, seen: '' })">{{
         sayPlayOf(rep)
       }}</NuxtLink>
-      <span class="soft"> {{ rep.formationName }}</span>
+      <span class="soft from">{{ rep.formationName }}</span>
     </p>
     <p class="look">{{ rep.frontName }}</p>
     <p class="bodies">
@@ -81,6 +81,9 @@ li {
 }
 .call a:hover {
   color: var(--violet);
+}
+.from {
+  margin-left: 6px;
 }
 .call .soft,
 .why {

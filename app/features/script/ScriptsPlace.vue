@@ -5,6 +5,7 @@ import type { Ways } from '#core/calls/resolve-call';
 import type { Rep, ScriptKind } from '#core/model/script';
 import { coachScript, playersScript, scoutCards } from '#core/paper/script-sheets';
 import { PAPERS, type Paper, type Sheet } from '#core/paper/sheet';
+import { upperFirst } from '~/features/board/words';
 import { savePdf } from '~/features/paper/make';
 import { usePlan } from '~/features/plan/store';
 import { sayPlayOf } from '~/features/plan/say-play';
@@ -29,7 +30,7 @@ const says = computed(() => {
   const { script, record } = scripts;
   if (!script) return 'Half line, inside run, pick-up, team: chosen by what is likely and what there is to lose.';
   const so = record.of ? ` ${record.good} of ${record.of} good so far.` : '';
-  return `${scripts.kinds[script.kind].says}. ${script.resets} places change between reps.${so}`;
+  return `${upperFirst(scripts.kinds[script.kind].says)}. ${script.resets} places change between reps.${so}`;
 });
 const missed = computed(() => scripts.record.missed.map(([seat, n]) => `${seat} ${n}`).join(', '));
 const ways = computed<Ways>(() => ({ playbook: playbook.book, settings: playbook.settings, words: playbook.words }));

@@ -15,6 +15,7 @@ const ROOMS = [
   { to: '/week/practice', name: 'Practice' },
   { to: '/week/scripts', name: 'Scripts' },
   { to: '/week/quiz', name: 'Quiz' },
+  { to: '/week/paper', name: 'Paper' },
   { to: '/week/drills', name: 'Drills' },
 ] as const;
 const wanted = computed(() => {

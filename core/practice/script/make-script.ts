@@ -3,6 +3,7 @@ import type { Rep, Script, ScriptKind } from '../../model/script';
 import { SCRIPT_KINDS } from '../../model/script';
 import type { WeekPlan } from '../../model/week-plan';
 import type { Ways } from '../../calls/resolve-call';
+import { sayTimes } from '../../plan/say-number';
 import type { Standing } from '../../plan/standing';
 import { fewestBodies } from './bodies';
 import { candidatesFor, type Candidate } from './candidates';
@@ -52,7 +53,7 @@ export function makeScript({ id, kind, reps, plan, standings, ways, sayPlay }: S
 }
 
 const whyOf = ({ times, risk }: Candidate): string =>
-  `${times < 0.75 ? 'perhaps once' : `about ${Math.round(times)} times`} in the game, ${risk.toFixed(1)} yards to lose`;
+  `${sayTimes(times)} in the game, ${risk.toFixed(1)} yards to lose`;
 
 /** One after the other whatever is worth most then: times it comes, what there is to lose, less for what is in already. */
 function choose(candidates: readonly Candidate[], reps: number): Candidate[] {

@@ -1,0 +1,165 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+import { enter } from './people';
+
+/** The demo's next game. */
+const next = async (page: Page): Promise<number> =>
+  ((await (await page.request.get('/api/weeks')).json()) as { next: { gameId: number } }).next.gameId;
+const weekOf = async (page: Page) =>
+  (await (await page.request.get(`/api/weeks/${await next(page)}`)).json()) as {
+    plan: { body: { plays: { scheme: string; times: number }[]; looks: { frontName: string }[] } };
+    practice: {
+      body: { days: { day: string; lines: { id: string; held: boolean; stations: { men: number[] }[] }[] }[] };
+    };
+    marks: { script: string; rep: number; good: boolean; missed: string[] }[];
+  };
+const fileFrom = async (page: Page, click: () => Promise<void>): Promise<Buffer> => {
+  const [download] = await Promise.all([page.waitForEvent('download'), click()]);
+  return readFileSync(await download.path());
+};
+
+test('the week says what it asks, and each line leads to where it is done', async ({ page }) => {
+  await enter(page, 'coach', '/week');
+  const todo = page.getByRole('region', { name: 'To do' });
+  await expect(todo.getByRole('listitem').first()).toContainText(/snaps without a mark|not planned/);
+  await todo.getByRole('link', { name: 'Plan them' }).click();
+  await expect(page).toHaveURL(/week\/practice/);
+});
+
+test('a play put into the plan is worked out against every look, and every man is told what it asks of him', async ({
+  page,
+}) => {
+  await enter(page, 'coach', '/week/plan');
+  const table = page.getByRole('region', { name: 'Plays against looks' });
+  await expect(table.getByRole('row', { name: /^Power right/ })).toContainText('sound');
+  const before = (await weekOf(page)).plan.body.plays.length;
+  await page.getByRole('form', { name: 'One more play' }).getByRole('combobox', { name: 'Play' }).selectOption('iso');
+  await page.getByRole('form', { name: 'One more play' }).getByRole('button', { name: 'Put it in' }).click();
+  await expect(table.getByRole('row', { name: /^Isolation|^Iso/i })).toContainText(/sound|at risk|broken/);
+  const men = page.getByRole('region', { name: 'Men in line order' });
+  await expect(men.getByRole('article')).not.toHaveCount(0);
+  await expect(men.getByRole('article').filter({ hasText: '61 Anselm Rook' })).toContainText(/asked about \d+ times/);
+  await expect.poll(async () => (await weekOf(page)).plan.body.plays.length).toBe(before + 1);
+  await page.reload();
+  await table.getByRole('button', { name: /^Without Iso/i }).click();
+  await expect.poll(async () => (await weekOf(page)).plan.body.plays.length).toBe(before);
+});
+
+test('a week is planned in one tap, its lines move by keyboard and by mouse, and who is away is in no group', async ({
+  page,
+}) => {
+  await enter(page, 'coach', '/week/practice');
+  await page.getByRole('button', { name: 'Plan the whole week' }).click();
+  const days = page.locator('.days > section');
+  await expect(days.nth(1).getByRole('listitem').first()).toBeVisible();
+  await expect.poll(async () => (await weekOf(page)).practice.body.days.every((d) => d.lines.length > 3)).toBe(true);
+  const linesOf = async (at: number): Promise<string[]> =>
+    (await weekOf(page)).practice.body.days[at]!.lines.map((l) => l.id);
+  const first = await linesOf(1);
+  await days.nth(1).getByRole('button', { name: /^Move/ }).nth(1).focus();
+  await page.keyboard.press('Alt+ArrowUp');
+  await expect.poll(() => linesOf(1)).toEqual([first[1], first[0], ...first.slice(2)]);
+  const grips = days.nth(1).getByRole('button', { name: /^Move/ });
+  await grips.nth(2).scrollIntoViewIfNeeded();
+  const [from, to] = [(await grips.nth(2).boundingBox())!, (await grips.nth(0).boundingBox())!];
+  await page.mouse.move(from.x + 10, from.y + 8);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 10, from.y - 20, { steps: 6 });
+  await page.mouse.move(to.x + 10, to.y + 2, { steps: 12 });
+  await page.mouse.up();
+  await expect.poll(async () => (await linesOf(1)).indexOf(first[2]!)).toBeLessThan(2);
+  await days.nth(1).getByRole('button', { name: /here/ }).first().click();
+  await page.getByRole('radiogroup', { name: '64 Bram Wicken' }).getByRole('radio', { name: 'away' }).click();
+  await expect(days.nth(1).getByRole('alert')).toContainText('In a group and not there: 64 Bram Wicken.');
+  await page
+    .getByRole('radiogroup', { name: '64 Bram Wicken' })
+    .getByRole('radio', { name: 'here', exact: true })
+    .click();
+  await expect(days.nth(1).getByRole('alert')).toHaveCount(0);
+  expect((await new AxeBuilder({ page }).analyze()).violations.map((v) => v.id)).toEqual([]);
+});
+
+test('practice goes out as a page a day and as a calendar', async ({ page }) => {
+  await enter(page, 'coach', '/week/practice');
+  const pdf = await fileFrom(page, () => page.getByRole('button', { name: 'PDF' }).click());
+  expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
+  const text = (await fileFrom(page, () => page.getByRole('button', { name: 'Calendar' }).click())).toString();
+  expect(text).toContain('BEGIN:VCALENDAR');
+  expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(3);
+});
+
+test('a script is made, a rep is marked with one tap and the man with the second', async ({ page }) => {
+  await enter(page, 'assistant', '/week/scripts');
+  await page.getByRole('combobox', { name: 'What kind of script' }).selectOption('pick-up');
+  await page.getByRole('button', { name: 'Make it' }).click();
+  await expect(page.getByRole('button', { name: 'Pass pick-up, 12 reps' })).toHaveAttribute('aria-current', 'true');
+  const rep = page.locator('.reps > li').nth(2);
+  await rep.getByRole('button', { name: 'not' }).click();
+  await rep.getByRole('button', { name: 'LT' }).click();
+  await expect
+    .poll(async () => (await weekOf(page)).marks.find((m) => m.script === 'pick-up-1'))
+    .toMatchObject({ rep: 2, good: false, missed: ['LT'] });
+  await page.reload();
+  await page.getByRole('button', { name: 'Pass pick-up, 12 reps' }).click();
+  await expect(page.getByText('Missed by: LT 1.')).toBeVisible();
+  await page.getByRole('button', { name: 'throw this one away' }).click();
+  await expect(page.getByRole('button', { name: 'Pass pick-up, 12 reps' })).toHaveCount(0);
+});
+
+test('a player answers on his phone, goes on without a connection, and the coach sees what is not known', async ({
+  browser,
+}) => {
+  const context = await browser.newContext({ viewport: { width: 390, height: 780 } });
+  const page = await context.newPage();
+  await enter(page, 'player', '/quiz');
+  const picture = page.getByRole('group', { name: 'The picture' });
+  const answer = async (): Promise<void> => {
+    await expect(page.getByText('Whom do you block?')).toBeVisible();
+    await picture.getByRole('button').first().click();
+    await page.getByRole('button', { name: 'alone' }).click();
+    await page.getByRole('button', { name: 'nobody: stay on him' }).click();
+    await page.getByRole('button', { name: 'left', exact: true }).click();
+    const calls = page.locator('.hands .big');
+    if (await calls.count()) await calls.first().click();
+    const again = page.getByText(/^Now .* Whom do you block\?$/);
+    if (await again.isVisible()) await picture.getByRole('button').first().click();
+    await expect(page.getByText(/^(Right|Not yet)\.$/)).toBeVisible();
+  };
+  await answer();
+  expect((await new AxeBuilder({ page }).analyze()).violations.map((v) => v.id)).toEqual([]);
+  expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
+  await context.setOffline(true);
+  await page.getByRole('button', { name: 'Next' }).click();
+  await answer();
+  await expect(page.getByText('1 answers wait here to be sent.')).toBeVisible();
+  await context.setOffline(false);
+  await expect(page.getByText('answers wait here')).toHaveCount(0);
+  await context.close();
+  const coach = await (await browser.newContext()).newPage();
+  await enter(coach, 'coach', '/week/quiz');
+  await expect(coach.getByText(/^\d+ answers, \d+ right in everything/)).toBeVisible();
+  const answers = (await (await coach.request.get(`/api/weeks/${await next(coach)}/quiz`)).json()) as { of: number }[];
+  expect(answers.reduce((sum, a) => sum + a.of, 0)).toBe(2);
+  await coach.context().close();
+});
+
+test('the week’s paper is one file with everything that was ticked', async ({ page }) => {
+  await enter(page, 'coach', '/week/paper');
+  for (const name of ['Wristband', 'Install sheets', 'Pocket cards'])
+    await page.getByRole('checkbox', { name }).check();
+  const pdf = await fileFrom(page, () => page.getByRole('button', { name: 'Make the file' }).click());
+  expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
+  expect(pdf.toString('latin1').match(/\/Type \/Page\b/g)!.length).toBeGreaterThan(12);
+});
+
+test('a drill is made the program’s own, and stands in the library from then on', async ({ page }) => {
+  await enter(page, 'coach', '/week/drills?drill=push-pull');
+  await page.getByRole('button', { name: 'Make it our own' }).click();
+  await page.getByRole('textbox', { name: 'Name' }).fill('Tug and sit');
+  await page.getByRole('button', { name: /Keep it beside/ }).click();
+  await expect(page.getByRole('heading', { name: 'Tug and sit' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Change it' })).toBeVisible();
+  await page.getByRole('searchbox', { name: 'Find a drill' }).fill('tug');
+  await expect(page.getByRole('navigation', { name: 'Drills' }).getByRole('listitem')).toHaveCount(1);
+});
