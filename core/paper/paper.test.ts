@@ -1,0 +1,179 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { SHIPPED_PLAYBOOK } from '../calls/playbook';
+import { workCall, type Ways } from '../calls/resolve-call';
+import type { WeekPlan } from '../model/week-plan';
+import { makeScript } from '../practice/script/make-script';
+import { need } from '../testing/need';
+import { boardSvg } from './board-svg';
+import { coachScript, playersScript, scoutCards } from './script-sheets';
+import type { Part, Sheet } from './sheet';
+import { assignmentSheet, callSheet, installSheet, pocketSheet, wristband, type WeekPaper } from './week-sheets';
+import { COMMON_BAND, fitBand, SMALLEST_TYPE } from './wristband';
+
+const OVER = 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right; FS (0, 36)';
+const play = (scheme: string, formation: string, times: number) => ({
+  ...{ scheme, side: 'right' as const, tags: [], formation, formationName: `${scheme}’s`, times },
+});
+const PLAN: WeekPlan = {
+  quiz: false,
+  plays: [
+    play('power', 'LT LG C RG RT; H right; B left', 6),
+    play('inside-zone-z1', 'LT LG C RG RT; B left', 8),
+    play('pro-half-slide', 'LT LG C RG RT; B; QB pistol', 9),
+  ],
+  looks: [
+    { front: 'LE 5 left; N 0; RE 5 right; W 20 left; M 20 right', frontName: 'Odd', weight: 10, seen: '' },
+    { front: OVER, frontName: 'Over', weight: 20, seen: '' },
+    { front: `${OVER}; T slant left`, frontName: 'Over, slant', weight: 6, seen: '' },
+  ],
+};
+const WAYS: Ways = { playbook: SHIPPED_PLAYBOOK };
+const PAPER: WeekPaper = {
+  ...{ plan: PLAN, ways: WAYS, title: 'Week 6, Terns', stamp: 'Lanterns, week 6' },
+  sayPlay: ({ scheme, side }) => `${scheme} ${side}`,
+};
+const every = (parts: readonly Part[]): Part[] =>
+  parts.flatMap((p) => (p.kind === 'columns' ? [p, ...p.columns.flatMap((c) => every(c))] : [p]));
+const partsOf = <K extends Part['kind']>(sheet: Sheet, kind: K) =>
+  every(sheet.parts).filter((p): p is Extract<Part, { kind: K }> => p.kind === kind);
+const worked = need(workCall({ ...PLAN.plays[0]!, ...PLAN.looks[1]!, overrides: {} }, WAYS));
+
+describe('a board on paper', () => {
+  const { formation, front, resolution } = worked;
+  const svg = boardSvg({ formation, front, resolution });
+
+  it('draws everybody once, inside its frame, black on white', () => {
+    for (const id of [...formation.men.map((m) => m.id), ...front.defenders.map((d) => d.id)])
+      expect(svg.split(`>${id}</text>`)).toHaveLength(2);
+    expect(svg).not.toMatch(/#(?!000|fff)[0-9a-f]{3}|rgb|NaN|undefined/);
+    const [x, y, w, h] = /viewBox="([^"]+)"/.exec(svg)![1]!.split(' ').map(Number) as [number, number, number, number];
+    for (const [, tx, ty] of svg.matchAll(/<text x="([-\d.]+)" y="([-\d.]+)"/g)) {
+      expect(Number(tx)).toBeGreaterThan(x);
+      expect(Number(tx)).toBeLessThan(x + w);
+      expect(Number(ty)).toBeGreaterThan(y);
+      expect(Number(ty)).toBeLessThan(y + h);
+    }
+  });
+
+  it('seen from behind the defence is the same picture the other way round', () => {
+    const theirs = boardSvg({ formation, front, resolution, fromTheirs: true });
+    const at = (of: string, id: string): number[] => {
+      const [, x, y] = new RegExp(`<text x="([-\\d.]+)" y="([-\\d.]+)"[^>]*>${id}<`).exec(of)!;
+      return [Number(x), Number(y)];
+    };
+    for (const id of ['LE', 'RE', 'C', 'LT']) {
+      expect(at(theirs, id)[0]).toBeCloseTo(-at(svg, id)[0]!, 1);
+      // Letters stand upright: only their middle is turned.
+      expect(at(theirs, id)[1]! - 2.8).toBeCloseTo(-(at(svg, id)[1]! - 2.8), 1);
+    }
+  });
+
+  it('tells free, read and cones apart by shape alone', () => {
+    const drawn = (status: 'free' | 'read' | 'single', cones: string[] = []): string =>
+      boardSvg({
+        ...{ formation, front, cones },
+        resolution: { assignments: [], movement: null, defenders: [{ id: 'LE', status, by: [], because: null }] },
+      });
+    expect(new Set([drawn('free'), drawn('read'), drawn('single'), drawn('single', ['LE'])]).size).toBe(4);
+    expect(drawn('single', ['LE'])).toContain('Z"');
+  });
+});
+
+describe('a wristband', () => {
+  it('has type as large as the card bears, smaller the more calls there are and the longer they are', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 60 }), fc.integer({ min: 4, max: 40 }), (lines, letters) => {
+        const fit = fitBand(lines, letters, COMMON_BAND);
+        expect(fit.columns * fit.rows).toBeGreaterThanOrEqual(lines);
+        expect(fit.rows * fit.type * 1.22).toBeLessThanOrEqual(COMMON_BAND.height + 1e-9);
+        expect(fitBand(lines + 1, letters, COMMON_BAND).type).toBeLessThanOrEqual(fit.type);
+        expect(fitBand(lines, letters + 1, COMMON_BAND).type).toBeLessThanOrEqual(fit.type);
+        expect(fit.fits).toBe(fit.type >= SMALLEST_TYPE);
+      }),
+    );
+  });
+
+  it('says so instead of printing what nobody can read', () => {
+    const card = wristband(PAPER, COMMON_BAND);
+    expect(partsOf(card, 'card')[0]!.columns.flat()).toEqual([
+      '1 power right',
+      '2 inside-zone-z1 right',
+      '3 pro-half-slide right',
+    ]);
+    const small = wristband(PAPER, { width: 72, height: 20 });
+    expect(partsOf(small, 'card')).toEqual([]);
+    expect(partsOf(small, 'text')[0]!.text).toContain('nobody reads that');
+  });
+});
+
+describe('the sheets of a week', () => {
+  it('have every call against every look on the call sheet, the likeliest look first, runs and throws apart', () => {
+    const sheet = callSheet(PAPER);
+    expect(partsOf(sheet, 'heading').map((h) => h.text)).toEqual(['Runs', 'Throws']);
+    const [runs, throws] = partsOf(sheet, 'table');
+    expect(runs!.head.slice(4)).toEqual(['Over 56 %', 'Odd 28 %', 'Over, slant 17 %']);
+    expect([runs!.rows.length, throws!.rows.length]).toEqual([2, 1]);
+    const verdict = { sound: 'kept', 'at risk': 'untold', broken: 'missed' }[worked.resolution.verdict];
+    expect(runs!.rows[0]![4]).toEqual({ mark: verdict });
+    for (const t of partsOf(sheet, 'table')) for (const r of t.rows) expect(r.length).toBe(t.widths.length);
+  });
+
+  it('have the rules and the likeliest looks of a play on its install sheet', () => {
+    const sheet = installSheet(PAPER, 0);
+    const rules = partsOf(sheet, 'table')[0]!.rows;
+    expect(rules.length).toBe(worked.scheme.tree.sheets.length);
+    expect(
+      rules.every(([post, rule]) => (post as { strong: string }).strong.length > 2 && (rule as string).length > 5),
+    ).toBe(true);
+    expect(partsOf(sheet, 'heading').map((h) => h.text)).toEqual(['Over, 56 %', 'Odd, 28 %', 'Over, slant, 17 %']);
+    expect(partsOf(sheet, 'picture')).toHaveLength(3);
+  });
+
+  it('have everything of one place on its sheet, and what he does when they do something else on his card', () => {
+    const [table] = partsOf(assignmentSheet(PAPER, 'RG'), 'table');
+    expect(table!.rows).toHaveLength(9);
+    const his = worked.resolution.assignments.find((a) => a.blocker === 'RG')!;
+    const row = table!.rows.find((r) => (r[0] as { strong: string }).strong === 'power right' && r[1] === 'Over')!;
+    expect(row[2]).toContain(his.target!);
+    expect(assignmentSheet(PAPER, 'X').parts).toMatchObject([{ rows: [] }]);
+    const card = pocketSheet(PAPER, 'RG');
+    expect(card.subtitle).toContain('Against Over');
+    expect(partsOf(card, 'table').flatMap((t) => t.rows.map((r) => r[0]))).toEqual(
+      expect.arrayContaining([expect.stringContaining('slants in')]),
+    );
+  });
+
+  it('say what they cannot line up instead of leaving it out', () => {
+    const gone: WeekPaper = { ...PAPER, plan: { ...PLAN, plays: [play('no-such-play', 'LT LG C RG RT', 2)] } };
+    expect(partsOf(callSheet(gone), 'table')[0]!.rows[0]!.slice(4)).toEqual(['?', '?', '?']);
+    expect(partsOf(installSheet(gone, 0), 'heading').every((h) => h.text.includes('cannot be lined up'))).toBe(true);
+  });
+});
+
+describe('a script on paper', () => {
+  const script = makeScript({
+    ...{ id: 'one', kind: 'inside run', reps: 5, plan: PLAN, standings: [], ways: WAYS },
+    sayPlay: String,
+  })!;
+  const words = { sayPlay: PAPER.sayPlay, stamp: 'x' };
+
+  it('has the answers on the coach’s copy and nothing but the play on the players’', () => {
+    const [coach] = partsOf(coachScript(script, WAYS, words), 'table');
+    const [players] = partsOf(playersScript(script, words), 'table');
+    expect([coach!.rows.length, players!.rows.length]).toEqual([5, 5]);
+    expect(coach!.rows.every((r) => /RG \w+/.test(r[4] as string))).toBe(true);
+    expect(players!.rows.flatMap((r) => r.slice(2))).toEqual(Array.from({ length: 10 }, () => ''));
+  });
+
+  it('has a card a rep for the scout team, from its own side, without what we do', () => {
+    const cards = scoutCards(script, WAYS, words);
+    expect(partsOf(cards, 'picture')).toHaveLength(5);
+    const { formation, front } = worked;
+    const rep = script.reps.findIndex((r) => r.scheme === 'power' && r.frontName === 'Over');
+    expect(rep).toBeGreaterThanOrEqual(0);
+    expect(partsOf(cards, 'picture')[rep]!.svg.split('<path').length).toBe(
+      boardSvg({ formation, front, fromTheirs: true, cones: script.reps[rep]!.cones }).split('<path').length,
+    );
+  });
+});
