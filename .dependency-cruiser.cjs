@@ -22,6 +22,7 @@ const STAGES = [
   'plan',
   'practice',
   'quiz',
+  'night',
   'paper',
   'formats',
 ];

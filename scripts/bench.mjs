@@ -23,7 +23,7 @@ try {
       format: 'esm',
       target: 'node20',
       outfile,
-      external: ['@playwright/test', 'sequelize', 'pg', 'umzug', '@adonisjs/hash'],
+      external: ['@playwright/test', 'sequelize', 'pg', 'umzug', '@adonisjs/hash', 'pdfmake'],
       alias: { '#core': join(root, 'core'), '#demo': join(root, 'demo') },
       logLevel: 'error',
       banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },

@@ -39,19 +39,21 @@ const n = (value: number): string => String(Math.round(10 * value) / 10);
 export function boardSvg(drawing: BoardDrawing): string {
   const { formation, front, resolution, fromTheirs = false, cones = [], seats } = drawing;
   const ours = formation.men.filter((m) => !seats || seats.includes(m.id));
-  const xs = [...ours, ...front.defenders].map((m) => xOf(m.x));
+  const shown = (resolution?.assignments ?? []).filter((a) => ours.some((m) => m.id === a.blocker));
+  const moves = resolution?.movement?.moved ?? [];
+  // Everybody and every way is in the picture.
+  const places = [...ours, ...front.defenders, ...shown.flatMap((a) => a.path), ...moves.flatMap((m) => m.way)];
+  const [xs, ys] = [places.map((p) => xOf(p.x)), places.map((p) => yOf(p.y))];
   const [left, right] = [Math.min(...xs, -12 * FOOT) - 16, Math.max(...xs, 12 * FOOT) + 16];
-  const deepest = Math.max(...ours.map((m) => yOf(m.y)), 0) + 20;
-  const highest = Math.min(...front.defenders.map((d) => yOf(d.y)), -5 * FOOT) - 26;
+  const [highest, deepest] = [Math.min(...ys, -5 * FOOT) - 26, Math.max(...ys, 0) + 20];
   const flip = fromTheirs ? -1 : 1;
   const at = (p: { x: number; y: number }): { x: number; y: number } => ({ x: flip * xOf(p.x), y: flip * yOf(p.y) });
   const box = fromTheirs
     ? [-right, -deepest, right - left, deepest - highest]
     : [left, highest, right - left, deepest - highest];
-  const moves = resolution?.movement?.moved ?? [];
   const parts = [
     ...moves.map((m) => way(m.way.map(at), 'stroke-dasharray="2 2"', true)),
-    ...(resolution?.assignments ?? []).filter((a) => ours.some((m) => m.id === a.blocker)).map((a) => pathOf(a, at)),
+    ...shown.map((a) => pathOf(a, at)),
     ...ours.map((m) => blocker(m.id, at(m), flip)),
     ...front.defenders.map((d) =>
       defender(

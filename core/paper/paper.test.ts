@@ -56,6 +56,27 @@ describe('a board on paper', () => {
     }
   });
 
+  it('has every way inside its frame', () => {
+    const duo = need(
+      workCall({ ...play('duo', 'LT LG C RG RT Y right; B left', 1), ...PLAN.looks[1]!, overrides: {} }, WAYS),
+    );
+    for (const fromTheirs of [false, true]) {
+      const drawn = boardSvg({ ...duo, fromTheirs });
+      const [x, y, w, h] = /viewBox="([^"]+)"/.exec(drawn)![1]!.split(' ').map(Number) as [
+        number,
+        number,
+        number,
+        number,
+      ];
+      for (const [, px, py] of drawn.matchAll(/[ML] ([-\d.]+) ([-\d.]+)/g)) {
+        expect(Number(px)).toBeGreaterThanOrEqual(x);
+        expect(Number(px)).toBeLessThanOrEqual(x + w);
+        expect(Number(py)).toBeGreaterThanOrEqual(y);
+        expect(Number(py)).toBeLessThanOrEqual(y + h);
+      }
+    }
+  });
+
   it('seen from behind the defence is the same picture the other way round', () => {
     const theirs = boardSvg({ formation, front, resolution, fromTheirs: true });
     const at = (of: string, id: string): number[] => {

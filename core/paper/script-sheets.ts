@@ -32,11 +32,16 @@ export function coachScript(script: Script, ways: Ways, { sayPlay, stamp }: Scri
         ]),
       },
       ...(script.uncovered.length
-        ? [{ kind: 'text' as const, text: `Not in it: ${script.uncovered.join('; ')}.`, small: true as const }]
+        ? [{ kind: 'text' as const, text: `Not in it: ${uncoveredWords(script)}.`, small: true as const }]
         : []),
     ],
   };
 }
+
+const TOLD = 10;
+/** What a script leaves out, the likeliest first, as much of it as is read. */
+export const uncoveredWords = ({ uncovered }: Pick<Script, 'uncovered'>, told = TOLD): string =>
+  uncovered.slice(0, told).join('; ') + (uncovered.length > told ? `; ${uncovered.length - told} more` : '');
 
 /** The players' copy: the play's name and nothing else; they say the technique and the call themselves. */
 export const playersScript = (script: Script, { sayPlay, stamp }: ScriptWords): Sheet => ({

@@ -33,6 +33,7 @@ for (const theme of ['paper', 'board'] as const) {
     '/week/quiz',
     '/week/paper',
     '/week/drills',
+    '/week/game',
     '/quiz',
     '/account',
     '/glossary',

@@ -153,6 +153,50 @@ test('the week’s paper is one file with everything that was ticked', async ({ 
   expect(pdf.toString('latin1').match(/\/Type \/Page\b/g)!.length).toBeGreaterThan(12);
 });
 
+test('a game is tapped with three taps a snap, without a connection too, and becomes the log', async ({ browser }) => {
+  const context = await browser.newContext({ viewport: { width: 820, height: 1100 }, hasTouch: true });
+  const page = await context.newPage();
+  await enter(page, 'assistant', '/week/game');
+  await expect(page.getByRole('group', { name: 'Call' }).getByRole('button').first()).toBeVisible();
+  await context.setOffline(true);
+  let taps = 0;
+  const tap = async (group: string, name: string | RegExp): Promise<void> => {
+    await page.getByRole('group', { name: group }).getByRole('button', { name, exact: true }).tap();
+    taps++;
+  };
+  for (const [call, look, lost] of [
+    ['Power right', 'Over', 'nobody'],
+    ['Power right', 'Bear', 'C'],
+    ['Duo right', 'Bear', 'nobody'],
+  ] as const) {
+    await tap('Call', call);
+    await tap('Look', look);
+    await tap('Who lost', lost);
+  }
+  expect(taps).toBe(9);
+  await expect(page.getByText('3 snaps so far. 3 of them only on this device.')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'So far' })).toContainText('2 of 3');
+  // They show something else: two choices, and the men who do something else stand there.
+  await page.getByRole('combobox', { name: 'Which call' }).selectOption({ label: 'Duo right' });
+  await page.getByRole('combobox', { name: 'What they show now' }).selectOption({ label: 'Odd' });
+  await expect(page.getByRole('region', { name: 'They show something else' })).toContainText(/\d do something else/);
+  await context.setOffline(false);
+  await page.getByRole('button', { name: 'Put them into the log' }).click();
+  await expect(page.getByText('3 snaps so far.', { exact: false })).not.toContainText('only on this device');
+  const game = Number(await page.getByRole('combobox', { name: 'Whose week' }).inputValue());
+  const snaps = (await (await page.request.get(`/api/games/${game}/snaps`)).json()) as {
+    number: number;
+    logged: { said: string };
+  }[];
+  expect(snaps.map((s) => [s.number, s.logged.said])).toEqual([
+    [1, ''],
+    [2, 'Lost at the game: C'],
+    [3, ''],
+  ]);
+  expect((await new AxeBuilder({ page }).analyze()).violations.map((v) => v.id)).toEqual([]);
+  await context.close();
+});
+
 test('a drill is made the program’s own, and stands in the library from then on', async ({ page }) => {
   await enter(page, 'coach', '/week/drills?drill=push-pull');
   await page.getByRole('button', { name: 'Make it our own' }).click();

@@ -79,6 +79,8 @@ function partOf(part: Part, width: number): Content {
       return {
         columns: part.columns.map((column) => ({ stack: column.map((p) => partOf(p, each - 10)), width: '*' })),
         columnGap: 10,
+        // A heading never stands on another page than its picture.
+        unbreakable: true,
         margin: [0, 0, 0, 4],
       };
     }

@@ -3,7 +3,7 @@ import { format } from 'date-fns';
 import { computed, ref } from 'vue';
 import type { Ways } from '#core/calls/resolve-call';
 import type { Rep, ScriptKind } from '#core/model/script';
-import { coachScript, playersScript, scoutCards } from '#core/paper/script-sheets';
+import { coachScript, playersScript, scoutCards, uncoveredWords } from '#core/paper/script-sheets';
 import { PAPERS, type Paper, type Sheet } from '#core/paper/sheet';
 import { upperFirst } from '~/features/board/words';
 import { savePdf } from '~/features/paper/make';
@@ -94,8 +94,7 @@ const printCards = (): void => print((s, stamp) => scoutCards(s, ways.value, { s
         </ol>
         <p v-if="missed" class="after">Missed by: {{ missed }}.</p>
         <p v-if="scripts.script.uncovered.length" class="after soft">
-          Not in it, the likeliest first: {{ scripts.script.uncovered.slice(0, 8).join('; ')
-          }}{{ scripts.script.uncovered.length > 8 ? ` and ${scripts.script.uncovered.length - 8} more` : '' }}.
+          Not in it, the likeliest first: {{ uncoveredWords(scripts.script, 8) }}.
         </p>
       </template>
     </template>

@@ -1,4 +1,5 @@
 import { useMarks } from '~/features/marks/store';
+import { dropSent } from '~/features/night/box';
 import { clearWaiting } from '~/features/quiz/box';
 import { useQuiz } from '~/features/quiz/store';
 import { useSession } from './store';
@@ -6,7 +7,10 @@ import { useSession } from './store';
 /** Kept when somebody logs out: what says nothing of anybody. */
 const STAYS = ['violet-chalk-theme'];
 
-/** Logs out and clears this machine: marks that have not arrived stay, locked for him alone; everything else of his goes. */
+/**
+ * Logs out and clears this machine: marks that have not arrived stay, locked for him alone, and so do snaps tapped at a game, which name nobody;
+ * everything else of his goes.
+ */
 export async function leave(): Promise<void> {
   const [session, marks] = [useSession(), useMarks()];
   await marks.lock();
@@ -19,6 +23,7 @@ export async function leave(): Promise<void> {
     throw problem;
   }
   await clearWaiting();
+  await dropSent();
   for (const key of Object.keys(localStorage)) if (!STAYS.includes(key)) localStorage.removeItem(key);
   window.location.assign('/login');
 }

@@ -16,6 +16,7 @@ const ROOMS = [
   { to: '/week/scripts', name: 'Scripts' },
   { to: '/week/quiz', name: 'Quiz' },
   { to: '/week/paper', name: 'Paper' },
+  { to: '/week/game', name: 'Game night' },
   { to: '/week/drills', name: 'Drills' },
 ] as const;
 const wanted = computed(() => {

@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Assignment } from '#core/model/resolution';
+import { gistWords } from '#core/paper/gist-words';
+import { sayPlayOf } from '~/features/plan/say-play';
+import { usePlan } from '~/features/plan/store';
+import { usePlaybook } from '~/features/playbook/store';
+import { useNight } from './store';
+
+/** "They show something else now": one call, the new picture, and the men who do something else, with the sentence of their rule. */
+const night = useNight();
+const plan = usePlan();
+const playbook = usePlaybook();
+/** Looks of the plan first, then every front of the book. */
+const pictures = computed(() => [
+  ...plan.plan.looks.map((l) => ({ front: l.front, frontName: l.frontName })),
+  ...playbook.fronts.map((f) => ({ front: playbook.book.clauses('fronts', f.id), frontName: f.name })),
+]);
+const usual = computed(() => [...plan.plan.looks].sort((a, b) => b.weight - a.weight)[0]!);
+function choosePlay(event: Event): void {
+  const play = plan.plan.plays[Number((event.target as HTMLSelectElement).value)];
+  night.asks = play ? { play, was: usual.value } : null;
+}
+function chooseNow(event: Event): void {
+  night.now = pictures.value[Number((event.target as HTMLSelectElement).value)] ?? null;
+}
+const say = (a: Assignment | null): string => (a ? gistWords(a).replace(`${a.blocker} `, '') : 'nothing');
+</script>
+
+<template>
+  <section aria-label="They show something else">
+    <h2>They show something else now</h2>
+    <p class="words">
+      <label
+        >On
+        <select class="field" aria-label="Which call" @change="choosePlay">
+          <option value="">which call</option>
+          <option v-for="(p, i) in plan.plan.plays" :key="i" :value="i">{{ sayPlayOf(p) }}</option>
+        </select></label
+      >
+      <label
+        >against
+        <select class="field" aria-label="What they show now" @change="chooseNow">
+          <option value="">what now</option>
+          <option v-for="(p, i) in pictures" :key="i" :value="i">{{ p.frontName }}</option>
+        </select></label
+      >
+    </p>
+    <template v-if="night.changed">
+      <p role="status">
+        {{
+          night.changed.men.length === 0
+            ? 'Nobody does anything else.'
+            : `${night.changed.men.length} do something else`
+        }}
+        than against {{ night.asks!.was.frontName }}; the call is {{ night.changed.now.resolution.verdict }}.
+      </p>
+      <dl>
+        <div v-for="m in night.changed.men" :key="m.seat">
+          <dt>{{ m.seat }}</dt>
+          <dd>
+            <s class="soft">{{ say(m.was) }}</s> <b>{{ say(m.is) }}</b>
+            <span v-if="m.is" class="soft because">{{ m.is.because.sentence }}</span>
+          </dd>
+        </div>
+      </dl>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  margin-top: 16px;
+  font-size: 15px;
+}
+.words {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 12px;
+  padding: 6px 0;
+}
+dl > div {
+  display: grid;
+  grid-template-columns: 36px minmax(0, 1fr);
+  gap: 8px;
+  padding: 5px 0;
+  border-bottom: 1px solid var(--rule);
+}
+dt {
+  font-weight: 800;
+}
+.because {
+  display: block;
+  font-size: 12.5px;
+}
+</style>

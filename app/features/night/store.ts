@@ -1,0 +1,125 @@
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef, watch } from 'vue';
+import type { Ways } from '#core/calls/resolve-call';
+import { workCall } from '#core/calls/resolve-call';
+import type { SnapItem } from '#core/model/game';
+import type { NightSnap } from '#core/model/night';
+import type { Call } from '#core/model/snap';
+import type { PlannedLook, PlannedPlay } from '#core/model/week-plan';
+import { asLog } from '#core/night/as-log';
+import { changedMen } from '#core/night/changed-men';
+import { summaryOf } from '#core/night/summary';
+import { newId } from '~/features/marks/new-id';
+import { usePlan } from '~/features/plan/store';
+import { usePlaybook } from '~/features/playbook/store';
+import { attempting } from '~/features/session/attempt';
+import { inTurn } from '~/features/session/in-turn';
+import { request } from '~/features/session/request';
+import { useWeek } from '~/features/week/store';
+import { dropTapped, keepTapped, tappedOf, type Tapped } from './box';
+
+/** The game as it is tapped on the sideline: three taps a snap, on the device first, into the log when there is a connection. */
+export const useNight = defineStore('night', () => {
+  const week = useWeek();
+  const plan = usePlan();
+  const playbook = usePlaybook();
+  const problem = ref('');
+  const attempt = attempting(problem, 'Every snap is kept here; go on.');
+  const turn = inTurn();
+
+  const tapped = shallowRef<readonly Tapped[]>([]);
+  const gameId = computed(() => week.game?.id ?? null);
+  watch(
+    gameId,
+    async (id) => {
+      const found = id === null ? [] : await tappedOf(id);
+      if (gameId.value === id) tapped.value = found;
+    },
+    { immediate: true },
+  );
+  const snaps = computed<NightSnap[]>(() => tapped.value.map((t) => t.snap));
+  const unsent = computed(() => tapped.value.filter((t) => !t.sent).length);
+
+  const series = ref(1);
+  watch(snaps, (all) => void (series.value = Math.max(series.value, ...all.map((s) => s.series))));
+  /** What has been tapped of the snap that is on. */
+  const play = shallowRef<PlannedPlay | null>(null);
+  const look = shallowRef<PlannedLook | null>(null);
+  const ways = computed<Ways>(() => ({ playbook: playbook.book, settings: playbook.settings, words: playbook.words }));
+  const callOf = (p: PlannedPlay, l: Pick<PlannedLook, 'front' | 'frontName'>): Call => {
+    const { scheme, side, tags, formation, formationName } = p;
+    return { scheme, side, tags, formation, formationName, front: l.front, frontName: l.frontName, overrides: {} };
+  };
+  /** Who can have lost: whoever had somebody. */
+  const seats = computed(() => {
+    if (!play.value || !look.value) return [];
+    const worked = workCall(callOf(play.value, look.value), ways.value);
+    return worked.ok ? worked.value.resolution.assignments.filter((a) => a.target !== null).map((a) => a.blocker) : [];
+  });
+
+  /** The third tap: who lost, or nobody. The snap lies on the device before anything else is done with it. */
+  async function tap(lost: readonly string[]): Promise<void> {
+    if (!play.value || !look.value || gameId.value === null) return;
+    const number = Math.max(0, ...snaps.value.map((s) => s.number)) + 1;
+    const snap: NightSnap = {
+      ...{ id: newId(), number, series: series.value, call: callOf(play.value, look.value), lost: [...lost] },
+      at: new Date().toISOString(),
+    };
+    const entry: Tapped = { gameId: gameId.value, sent: false, snap };
+    [play.value, look.value] = [null, null];
+    tapped.value = [...tapped.value, entry];
+    await keepTapped(entry);
+  }
+  /** One more who lost on the last snap, or one less. */
+  async function alsoLost(seat: string): Promise<void> {
+    const last = tapped.value.at(-1);
+    if (!last || last.sent) return;
+    const { lost } = last.snap;
+    const now = lost.includes(seat) ? lost.filter((s) => s !== seat) : [...lost, seat];
+    const next = { ...last, snap: { ...last.snap, lost: now } };
+    tapped.value = [...tapped.value.slice(0, -1), next];
+    await keepTapped(next);
+  }
+  /** The last snap was none. */
+  async function undo(): Promise<void> {
+    const last = tapped.value.at(-1);
+    if (!last || last.sent) return;
+    tapped.value = tapped.value.slice(0, -1);
+    await dropTapped([last.snap.id]);
+  }
+  const nextSeries = (): void => void series.value++;
+
+  /** Puts what is not in the game's log yet into it; what somebody has logged under a number stays. */
+  const putIntoLog = (): Promise<boolean> =>
+    turn(() =>
+      attempt(async () => {
+        const id = gameId.value!;
+        const mine = tapped.value.filter((t) => !t.sent);
+        if (mine.length === 0) return;
+        const there = await request<SnapItem[]>(`/api/games/${id}/snaps`);
+        const entries = asLog(
+          mine.map((t) => t.snap),
+          new Set(there.map((s) => s.number)),
+        );
+        if (entries.length > 0) await request(`/api/games/${id}/log`, { method: 'PUT', body: { entries } });
+        const sent = mine.map((t) => ({ ...t, sent: true }));
+        for (const t of sent) await keepTapped(t);
+        const ids = new Set(sent.map((t) => t.snap.id));
+        tapped.value = tapped.value.map((t) => (ids.has(t.snap.id) ? { ...t, sent: true } : t));
+      }),
+    );
+
+  const summary = computed(() => summaryOf(snaps.value, plan.plan));
+
+  /** "They show something else now": one call, the picture it was planned against, and the new one. */
+  const asks = shallowRef<{ play: PlannedPlay; was: PlannedLook } | null>(null);
+  const now = shallowRef<Pick<PlannedLook, 'front' | 'frontName'> | null>(null);
+  const changed = computed(() =>
+    asks.value && now.value ? changedMen(callOf(asks.value.play, asks.value.was), now.value, ways.value) : null,
+  );
+
+  return {
+    ...{ problem, tapped, snaps, unsent, series, play, look, seats, summary, asks, now, changed },
+    ...{ tap, alsoLost, undo, nextSeries, putIntoLog },
+  };
+});
