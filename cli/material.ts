@@ -38,6 +38,7 @@ const SHELF_WORD: Record<Shelf, string> = {
   fronts: 'front',
   formations: 'formation',
   spaces: 'space',
+  drills: 'drill',
 };
 /** A name as things ship under it: small letters, digits and dashes; notation always has capitals. */
 const isName = (word: string): boolean => /^[a-z][a-z0-9-]*$/.test(word);

@@ -4,7 +4,13 @@ import { useSession } from '~/features/session/store';
 
 const session = useSession();
 const home =
-  session.coach && useFirst().isFresh ? '/first' : session.member?.role === 'player' ? '/mine' : '/walkthrough';
+  session.coach && useFirst().isFresh
+    ? '/first'
+    : session.member?.role === 'player'
+      ? '/mine'
+      : session.staff
+        ? '/week'
+        : '/walkthrough';
 await navigateTo(home, { replace: true });
 </script>
 

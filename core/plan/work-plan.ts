@@ -23,6 +23,9 @@ export interface AskedMan {
   readonly block: string;
   readonly target: string | null;
   readonly partners: readonly string[];
+  /** The sentence of his rule that says so, and what he says at the line. */
+  readonly sentence: string;
+  readonly call: string | null;
 }
 
 /** What is known of one call; `call` is its place in the job. */
@@ -64,8 +67,8 @@ export function* workPlan({ own, settings, words, calls }: PlanJob): Generator<P
     yield {
       ...{ kind: 'cell', call, verdict: resolution.verdict, sentence: verdictSentence(resolution) },
       yards: resolution.expected?.metBy ? resolution.expected.yards : null,
-      asked: resolution.assignments.map(({ blocker, block, target, partners }) => ({
-        ...{ seat: blocker, block, target, partners },
+      asked: resolution.assignments.map(({ blocker, block, target, partners, because, call: says }) => ({
+        ...{ seat: blocker, block, target, partners, sentence: because.sentence, call: says },
       })),
     };
   }

@@ -32,7 +32,10 @@ export async function readQuiz(member: Member): Promise<Quiz> {
     playerId === null ? null : await PlayerRow.findOne({ where: { id: playerId, programId, erasedAt: null } });
   const answers = await QuizAnswerRow.findAll({
     where: { programId, playerId: playerId ?? 0 },
-    order: [['answeredAt', 'DESC']],
+    order: [
+      ['answeredAt', 'DESC'],
+      ['id', 'DESC'],
+    ],
     limit: MOST_ANSWERS,
   });
   const { plays, looks } = open?.plan ?? { plays: [], looks: [] };

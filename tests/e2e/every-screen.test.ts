@@ -34,6 +34,7 @@ for (const theme of ['paper', 'board'] as const) {
     '/week/paper',
     '/week/drills',
     '/week/game',
+    '/week/close',
     '/quiz',
     '/account',
     '/glossary',

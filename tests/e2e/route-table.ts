@@ -91,6 +91,7 @@ export const ROUTES: Readonly<Record<string, Route>> = {
   'POST /api/quiz/answers': { who: ['player'], body: () => ({}) },
   'GET /api/weeks/[id]/quiz': { who: STAFF, id: 'game' },
   'GET /api/weeks': { who: STAFF },
+  'GET /api/weeks/close': { who: STAFF },
   'GET /api/weeks/[id]': { who: STAFF, id: 'game' },
   'PUT /api/weeks/[id]/plan': { who: STAFF, id: 'game', body: () => ({}) },
   'PUT /api/weeks/[id]/practice': { who: STAFF, id: 'game', body: () => ({}) },

@@ -5,8 +5,9 @@ test('from a front to a graded snap and the number it makes', async ({ page }) =
   await expect(page).toHaveURL(/login/);
   await page.getByRole('button', { name: /Maren Quill/ }).click();
 
-  // A play against a front, with reasons.
-  await expect(page).toHaveURL(/walkthrough/);
+  // What the week asks, and from there to a play against a front, with reasons.
+  await expect(page).toHaveURL(/week/);
+  await page.getByRole('link', { name: 'Walkthrough' }).click();
   await page.getByLabel('Play', { exact: true }).click();
   await page.getByRole('option', { name: 'Power', exact: true }).click();
   await page.getByLabel('Formation').click();

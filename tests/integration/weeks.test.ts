@@ -8,8 +8,10 @@ import { asksOf, WeekCountsSchema } from '#core/plan/week-asks';
 import type { Member } from '../../server/session/member';
 import { addGame } from '../../server/usecases/schedule';
 import { roster } from '../../server/usecases/roster';
+import { readToClose } from '../../server/usecases/close-week';
+import { keepAnswers, readQuiz, readResults } from '../../server/usecases/quiz';
 import { readCounts } from '../../server/usecases/week-counts';
-import { readWeek, writeWeek } from '../../server/usecases/weeks';
+import { markRep, readWeek, writeWeek } from '../../server/usecases/weeks';
 import { CALL, freshDatabase, makeProgram } from './fresh-database';
 import { markAs } from './marking';
 
@@ -113,6 +115,75 @@ describe('what the week asks', () => {
     expect(says).toEqual(['log', 'publish']);
     const theirs = asksOf(await readCounts(terns.members.coach), '2026-11-25').map((a) => a.says);
     expect(theirs).toEqual(['Week 1, Quillport Terns: 2 of 2 snaps without a mark.']);
+  });
+});
+
+describe('what is followed to the next grade', () => {
+  it('are faults game by game, with none where one did not come again, and the weeks that were practised', async () => {
+    const { counts, weeks } = await readToClose(coach);
+    const rook = (await roster(coach)).find((p) => p.seat === 'RG')!;
+    expect(counts).toEqual([
+      { gameId: lanterns.gameId, week: 1, playerId: rook.id, fault: 'high-pads', times: 1, of: 2 },
+    ]);
+    expect(weeks).toMatchObject([{ week: 6, practice: { days: [{ day: '2099-11-24' }] } }]);
+    expect(await readToClose(terns.members.coach)).toEqual({ counts: [], weeks: [] });
+  });
+});
+
+describe('quiz answers', () => {
+  const answer = (id: string, whom: boolean) => ({
+    ...{ id, item: { scheme, side, tags: [...tags], formationName, frontName, seat: 'C' }, parts: { whom } },
+    ...{ moved: null, seconds: 3, at: '2026-11-25T18:00:00.000Z' },
+  });
+  const [one, two] = ['11111111-1111-4111-8111-111111111111', '22222222-2222-4222-8222-222222222222'];
+
+  it('are for players once the coach has opened the plan, with their own places', async () => {
+    const { player, assistant } = lanterns.members;
+    expect(await readQuiz(player)).toMatchObject({ game: null, plays: [], seats: ['C'] });
+    expect(await readQuiz(assistant)).toMatchObject({ game: { id: next } });
+    const { revision, body } = (await readWeek(coach, next)).plan!;
+    await writeWeek(coach, next, 'plan', { revision, body: { ...body, quiz: true } });
+    expect(await readQuiz(player)).toMatchObject({
+      game: { id: next, opponent: 'Quillport Terns' },
+      seats: ['C'],
+      answers: [],
+    });
+  });
+
+  it('are kept once however often they are sent, and nobody else’s are touched', async () => {
+    const { player } = lanterns.members;
+    await keepAnswers(player, next, [answer(one, true)]);
+    await keepAnswers(player, next, [answer(one, false), answer(two, false)]);
+    expect((await readQuiz(player)).answers.map((a) => [a.id, a.parts.whom])).toEqual([
+      [one, true],
+      [two, false],
+    ]);
+    expect(await keepAnswers(terns.members.player, terns.gameId, [answer(one, false)])).toEqual({ kept: 1 });
+    expect((await readQuiz(player)).answers).toHaveLength(2);
+    await expect(keepAnswers(player, terns.gameId, [answer(one, true)])).rejects.toMatchObject({ statusCode: 404 });
+    await expect(keepAnswers(coach, next, [answer(one, true)])).rejects.toMatchObject({ statusCode: 409 });
+  });
+
+  it('are counted for the staff by what there is to know', async () => {
+    expect(await readResults(coach, next)).toMatchObject([
+      { item: { seat: 'C' }, men: 1, of: 2, right: 1, missed: { whom: 1 } },
+    ]);
+    await expect(readResults(coach, terns.gameId)).rejects.toMatchObject({ statusCode: 404 });
+  });
+});
+
+describe('reps of a script', () => {
+  it('are marked one after the other, the last mark standing, and taken back', async () => {
+    const mark = (rep: number, good: boolean | null, missed: string[] = []) =>
+      markRep(coach, next, { script: 'inside-run-1', rep, mark: good === null ? null : { good, missed } });
+    await mark(0, true);
+    await mark(1, false, ['C']);
+    await mark(1, false, ['C', 'RT']);
+    expect(await mark(0, null)).toEqual([{ script: 'inside-run-1', rep: 1, good: false, missed: ['C', 'RT'] }]);
+    expect((await readWeek(coach, next)).marks).toHaveLength(1);
+    await expect(
+      markRep(coach, terns.gameId, { script: 'x', rep: 0, mark: { good: true, missed: [] } }),
+    ).rejects.toMatchObject({ statusCode: 404 });
   });
 });
 

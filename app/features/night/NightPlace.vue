@@ -180,6 +180,7 @@ h2 {
 }
 .more {
   display: flex;
+  align-items: baseline;
   flex-wrap: wrap;
   gap: 8px 20px;
   padding-top: 10px;

@@ -170,6 +170,11 @@ fieldset p:last-child {
 fieldset label {
   font-weight: 650;
 }
+section p {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 10px;
+}
 section {
   display: grid;
   gap: 8px;

@@ -5,6 +5,7 @@ import WeekHead from '~/features/week/WeekHead.vue';
 import { useWeek } from '~/features/week/store';
 import AddLook from './AddLook.vue';
 import AddPlay from './AddPlay.vue';
+import InstallOrder from './InstallOrder.vue';
 import PlanMen from './PlanMen.vue';
 import PlayLookTable from './PlayLookTable.vue';
 import { usePlan } from './store';
@@ -40,6 +41,7 @@ const says = computed(() => {
         <AddLook />
       </div>
       <PlanMen v-if="plan.men.length" />
+      <InstallOrder />
     </template>
   </div>
 </template>

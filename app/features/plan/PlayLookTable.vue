@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { walkthroughOf } from './address';
+import PlanCell from './PlanCell.vue';
 import { sayPlayOf } from './say-play';
 import { usePlan } from './store';
 
@@ -59,18 +59,7 @@ const setWeight = (at: number, weight: number): void => {
               @change="setTimes(i, numberIn($event))"
             />
           </td>
-          <template v-for="(l, j) in plan.plan.looks" :key="l.front">
-            <td v-for="c in [plan.cell(i, j)]" :key="j" :class="c.answer?.verdict.replace(' ', '-')">
-              <NuxtLink v-if="c.answer" :to="walkthroughOf(p, l)" :title="c.answer.sentence">
-                <VerdictShape :verdict="c.answer.verdict" />
-                <span>{{ c.answer.verdict }}</span>
-                <b v-if="c.hangsOn" :title="`${c.hangsOn.blocker} on ${c.hangsOn.on}, ${c.hangsOn.way}`"
-                  ><span class="visually-hidden">hangs on </span>{{ c.hangsOn.blocker }}</b
-                >
-              </NuxtLink>
-              <span v-else class="soft" :title="c.gap">{{ c.gap ? 'cannot be lined up' : '…' }}</span>
-            </td>
-          </template>
+          <PlanCell v-for="(l, j) in plan.plan.looks" :key="l.front" :play="i" :look="j" />
           <td class="sound">{{ percent(plan.sound[i]) }}</td>
           <td>
             <button class="plain drop" type="button" :aria-label="`Without ${sayPlayOf(p)}`" @click="plan.dropPlay(i)">
@@ -139,30 +128,6 @@ tbody th {
 }
 .share input {
   width: 50px;
-}
-td a {
-  display: grid;
-  grid-template-columns: 16px auto 1fr;
-  gap: 0 6px;
-  align-items: center;
-  color: var(--soft);
-  text-decoration: none;
-  font-size: 12.5px;
-}
-td a:hover span:first-of-type {
-  color: var(--violet);
-}
-td a svg {
-  width: 15px;
-}
-td.broken a {
-  color: var(--broken);
-}
-td.at-risk a {
-  color: var(--risk);
-}
-td a b {
-  color: var(--ink);
 }
 .sound {
   font-weight: 650;

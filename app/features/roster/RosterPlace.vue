@@ -51,6 +51,14 @@ function setNumber(p: Player, value: string): void {
   }
   void roster.change(p, { number });
 }
+function setWeight(p: Player, value: string): void {
+  const weight = value.trim() === '' ? null : Number(value);
+  if (weight !== null && !(Number.isInteger(weight) && weight >= 60 && weight <= 600)) {
+    roster.problem = `"${value}" is no weight from 60 to 600 pounds. Nothing was changed.`;
+    return;
+  }
+  void roster.change(p, { weight });
+}
 /** The man somebody is about to erase. */
 const erasing = ref<number | null>(null);
 async function erase(p: Player): Promise<void> {
@@ -88,6 +96,7 @@ async function erase(p: Player): Promise<void> {
                   <th scope="col">Plays</th>
                   <th scope="col">Can also play</th>
                   <th scope="col">On defence</th>
+                  <th scope="col">Pounds</th>
                   <th scope="col"><span class="visually-hidden">Left</span></th>
                 </tr>
               </thead>
@@ -126,6 +135,15 @@ async function erase(p: Player): Promise<void> {
                       :most="20"
                       :label="`Where ${p.name} plays on defence`"
                       @write="roster.change(p, { defence: $event })"
+                    />
+                  </td>
+                  <td>
+                    <CellField
+                      narrow
+                      type="number"
+                      :value="p.weight ?? ''"
+                      :label="`What ${p.name} weighs, pounds`"
+                      @write="setWeight(p, $event)"
                     />
                   </td>
                   <td>

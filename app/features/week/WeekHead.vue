@@ -17,6 +17,7 @@ const ROOMS = [
   { to: '/week/quiz', name: 'Quiz' },
   { to: '/week/paper', name: 'Paper' },
   { to: '/week/game', name: 'Game night' },
+  { to: '/week/close', name: 'Close' },
   { to: '/week/drills', name: 'Drills' },
 ] as const;
 const wanted = computed(() => {

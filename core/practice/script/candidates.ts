@@ -3,8 +3,7 @@ import type { ScriptKind } from '../../model/script';
 import { SCRIPT_KINDS } from '../../model/script';
 import type { Call } from '../../model/snap';
 import { sharesOf, type WeekPlan } from '../../model/week-plan';
-import type { Ways } from '../../calls/resolve-call';
-import { workCall, type WorkedCall } from '../../calls/resolve-call';
+import { workCall, type Ways, type WorkedCall } from '../../calls/resolve-call';
 import { callsOf } from '../../plan/work-plan';
 import type { Standing } from '../../plan/standing';
 

@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { installOrder, type InstallStep } from '#core/plan/install';
+import { blockWord } from '#core/plan/say-number';
+import { sayPlayOf } from './say-play';
+import { usePlan } from './store';
+
+/** In which order the plays are put in, and what each asks every place to learn. */
+const plan = usePlan();
+const steps = computed(() => (plan.cells.length ? installOrder(plan.plan, plan.cells) : []));
+const percent = (share: number): string => `${Math.round(100 * share)} %`;
+const opens = ({ unlocks, covered }: InstallStep): string =>
+  unlocks > 0 ? `opens ${percent(unlocks)} of the game, ${percent(covered)} with those before it` : 'opens nothing new';
+const learns = ({ adds }: InstallStep): string =>
+  adds
+    .map(({ seat, sentences, blocks }) => {
+      const said = `${sentences} ${sentences === 1 ? 'sentence' : 'sentences'}`;
+      return `${seat} ${[said, ...blocks.map(blockWord)].join(', ')}`;
+    })
+    .join(' · ') || 'nothing anybody does not know';
+</script>
+
+<template>
+  <section v-if="steps.length > 1" aria-label="Putting them in">
+    <h2>In which order to put them in</h2>
+    <p class="soft">
+      Next is what opens most of the game for what it asks people to learn. Three walk-through reps of each, three again
+      at the week’s last practice.
+    </p>
+    <ol>
+      <li v-for="(s, i) in steps" :key="s.play">
+        <b>{{ i + 1 }}</b>
+        <span class="play">{{ sayPlayOf(plan.plan.plays[s.play]!) }}</span>
+        <span>{{ opens(s) }}</span>
+        <span class="soft">{{ learns(s) }}</span>
+      </li>
+    </ol>
+  </section>
+</template>
+
+<style scoped>
+section {
+  padding: 4px 20px 40px;
+}
+section > p {
+  font-size: 12.5px;
+}
+ol {
+  margin-top: 6px;
+  border-top: 2px solid var(--ink);
+  font-variation-settings: var(--narrow);
+}
+li {
+  display: grid;
+  grid-template-columns: 22px minmax(170px, 1fr) minmax(190px, 1fr) minmax(0, 3fr);
+  gap: 2px 12px;
+  padding: 5px 0;
+  border-bottom: 1px solid var(--rule);
+}
+.play {
+  font-weight: 650;
+}
+@media (max-width: 800px) {
+  li {
+    grid-template-columns: 22px minmax(0, 1fr);
+  }
+  li > span {
+    grid-column: 2;
+  }
+}
+</style>

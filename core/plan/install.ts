@@ -1,0 +1,89 @@
+import { sharesOf, type WeekPlan } from '../model/week-plan';
+import type { PlanCell } from './work-plan';
+
+/** What a play asks a place to learn that it does not know from the plays before it. */
+export interface NewToSeat {
+  readonly seat: string;
+  readonly sentences: number;
+  readonly blocks: readonly string[];
+  readonly calls: readonly string[];
+}
+
+/** A play in the order in which it is put in. */
+export interface InstallStep {
+  /** Its place in the plan. */
+  readonly play: number;
+  readonly adds: readonly NewToSeat[];
+  /** Sentences, blocks and calls together that somebody has to learn. */
+  readonly cost: number;
+  /** Share of the game for which there is a sound call now and was none before. */
+  readonly unlocks: number;
+  /** The same with everything before it. */
+  readonly covered: number;
+}
+
+/** A second sound call for a look is worth so much of the first. */
+const SECOND = 0.4;
+
+/**
+ * The order in which plays are put in: next is always what opens most of the game for what it asks people to learn. A play that opens nothing
+ * new comes when it is cheap, and a play nobody could work out is left out.
+ */
+export function installOrder(plan: Pick<WeekPlan, 'plays' | 'looks'>, cells: readonly PlanCell[]): InstallStep[] {
+  const shares = sharesOf(plan.looks);
+  const known = new Map<string, Known>();
+  const sound = new Map<number, number>();
+  const left = new Set(cells.map((c) => c.play));
+  const steps: InstallStep[] = [];
+  while (left.size > 0) {
+    const tries = [...left].map((play) => {
+      const his = cells.filter((c) => c.play === play);
+      const adds = newTo(his, known);
+      const looks = his.filter((c) => c.verdict === 'sound').map((c) => c.look);
+      const worth = looks.reduce((sum, l) => sum + shares[l]! * (sound.has(l) ? SECOND ** sound.get(l)! : 1), 0);
+      const cost = adds.reduce((sum, a) => sum + a.sentences + a.blocks.length + a.calls.length, 0);
+      return { play, his, adds, looks, cost, rate: worth / (1 + cost) };
+    });
+    const best = tries.reduce((a, b) => (b.rate > a.rate ? b : a));
+    const opened = best.looks.filter((l) => !sound.has(l));
+    const unlocks = opened.reduce((sum, l) => sum + shares[l]!, 0);
+    for (const look of best.looks) sound.set(look, (sound.get(look) ?? 0) + 1);
+    learn(best.his, known);
+    left.delete(best.play);
+    const covered = [...sound.keys()].reduce((sum, l) => sum + shares[l]!, 0);
+    steps.push({ play: best.play, adds: best.adds, cost: best.cost, unlocks, covered });
+  }
+  return steps;
+}
+
+interface Known {
+  readonly sentences: Set<string>;
+  readonly blocks: Set<string>;
+  readonly calls: Set<string>;
+}
+
+function newTo(cells: readonly PlanCell[], known: ReadonlyMap<string, Known>): NewToSeat[] {
+  const found = new Map<string, Known>();
+  learn(cells, found);
+  const unknown = (of: ReadonlySet<string>, before: ReadonlySet<string> | undefined): string[] =>
+    [...of].filter((x) => !before?.has(x));
+  return [...found]
+    .map(([seat, { sentences, blocks, calls }]) => ({
+      seat,
+      sentences: unknown(sentences, known.get(seat)?.sentences).length,
+      blocks: unknown(blocks, known.get(seat)?.blocks),
+      calls: unknown(calls, known.get(seat)?.calls),
+    }))
+    .filter((a) => a.sentences + a.blocks.length + a.calls.length > 0);
+}
+
+function learn(cells: readonly PlanCell[], known: Map<string, Known>): void {
+  for (const { asked } of cells)
+    for (const { seat, sentence, block, call } of asked) {
+      const his = known.get(seat) ?? { sentences: new Set(), blocks: new Set(), calls: new Set() };
+      known.set(seat, his);
+      his.sentences.add(sentence);
+      his.blocks.add(block);
+      if (call !== null) his.calls.add(call);
+    }
+}
