@@ -1,3 +1,4 @@
+import { SHELVES } from '../core/model/shelves';
 import { Command, CommanderError } from 'commander';
 import { writeFileSync } from 'node:fs';
 import { hasErrors } from '../core/diagnostics/diagnostic';
@@ -253,10 +254,7 @@ program
 
 const LISTS: Record<string, () => Record<string, string>> = {
   ...Object.fromEntries(
-    (['schemes', 'fronts', 'formations', 'spaces'] satisfies Shelf[]).map((shelf) => [
-      shelf,
-      () => Object.fromEntries(libraryIds(shelf).map((id) => [id, ''])),
-    ]),
+    SHELVES.map((shelf: Shelf) => [shelf, () => Object.fromEntries(libraryIds(shelf).map((id) => [id, '']))]),
   ),
   blocks: () => Object.fromEntries(Object.entries(BLOCKS).map(([id, b]) => [id, b.help])),
   conditions: () => Object.fromEntries(Object.entries(CONDITIONS).map(([id, c]) => [id, c.says[0]!])),

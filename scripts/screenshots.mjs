@@ -12,7 +12,6 @@ const folder = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
 /** Name, path, theme, and what to do before the picture is taken. */
 const SHOTS = [
   ['walkthrough-paper', '/walkthrough?play=power&formation=h-back', 'paper', async (page) => page.keyboard.press('4')],
-  ['walkthrough-board', '/walkthrough?play=inside-zone-z1&front=tite', 'board'],
   [
     'film-board',
     '/film',
@@ -92,12 +91,6 @@ const SHOTS = [
     },
   ],
   [
-    'formations-paper',
-    '/formations',
-    'paper',
-    async (page) => page.getByRole('button', { name: 'Tight end and wing right' }).click(),
-  ],
-  [
     'fronts-board',
     '/fronts',
     'board',
@@ -107,6 +100,28 @@ const SHOTS = [
     },
   ],
   ['matrix-paper', '/matrix', 'paper'],
+  ['week-paper', '/week', 'paper'],
+  [
+    'plan-paper',
+    '/week/plan',
+    'paper',
+    async (page) => {
+      await page
+        .getByText(/With it dies?/)
+        .first()
+        .waitFor();
+      await page.waitForTimeout(6000);
+    },
+  ],
+  [
+    'practice-board',
+    '/week/practice',
+    'board',
+    async (page) => {
+      await page.getByRole('button', { name: 'Plan the whole week' }).click();
+      await page.waitForTimeout(800);
+    },
+  ],
   [
     'protection-paper',
     '/protection?play=pro-five-back&front=over-two-high',
@@ -120,12 +135,6 @@ const SHOTS = [
     async (page) => page.getByRole('slider').fill('70'),
   ],
   ['team-paper', '/team', 'paper', async (page) => page.getByRole('button', { name: 'How we see a front' }).click()],
-  [
-    'mending-paper',
-    '/walkthrough?play=inside-zone-z1&formation=h-back&front=LE%205%20left;%20N%201%20left;%20T%203%20right;%20RE%205%20right;%20W%2030%20left;%20M%2010%20right;%20S%20(9,%2012)',
-    'paper',
-    async (page) => page.getByRole('combobox', { name: 'Compare with' }).selectOption({ label: 'Inside zone, pairs' }),
-  ],
   [
     'first-steps-paper',
     '/account',

@@ -1,15 +1,19 @@
 import * as z from 'zod';
+import { DrillSchema } from '../model/drill';
 import { FormationSchema } from '../model/formation';
 import { FrontSchema } from '../model/front';
 import { GradeRecordSchema } from '../grade/record';
 import { GradeSchema } from '../model/grade';
 import { IdentificationSchema } from '../model/identification';
 import { NamingSchema } from '../model/naming';
+import { PracticeWeekSchema } from '../model/practice';
 import { PressureProofSchema } from '../model/pressure';
 import { ResolutionSchema } from '../model/resolution';
+import { ScriptSchema } from '../model/script';
 import { SettingsSchema } from '../model/settings';
 import { CallSchema } from '../model/snap';
 import { SpaceSchema } from '../model/space';
+import { WeekPlanSchema } from '../model/week-plan';
 import { GoldenCaseSchema } from './golden/golden';
 
 /** Every published format by the name of its file. */
@@ -22,6 +26,10 @@ export const PUBLISHED = {
   call: CallSchema,
   'pressure-proof': PressureProofSchema,
   space: SpaceSchema,
+  drill: DrillSchema,
+  'week-plan': WeekPlanSchema,
+  'practice-week': PracticeWeekSchema,
+  script: ScriptSchema,
   naming: NamingSchema,
   grade: GradeSchema,
   'grade-record': GradeRecordSchema,

@@ -217,7 +217,13 @@ class DayPlanner {
       .filter((d) => (!alone || d.contact === 'none') && d.minutes.least <= minutes)
       .map((drill) => ({ drill, men: this.menFor(drill, others, minutes) }))
       .filter(({ drill, men }) => throughput(drill, men.length).groups > 0)
-      .map((o) => ({ ...o, worth: o.men.reduce((sum, m) => sum + this.ledger.worth(m.playerId, o.drill), 0) }))
+      .map((o) => ({
+        ...o,
+        // The same once more on a day is what comes to mind last.
+        worth:
+          (this.ledger.isUsed(o.drill.id, this.day.day) ? AGAIN ** 3 : 1) *
+          o.men.reduce((sum, m) => sum + this.ledger.worth(m.playerId, o.drill), 0),
+      }))
       .sort((a, b) => b.worth - a.worth);
     const [first] = fit;
     if (first) stations.push(...list(this.station(first.drill, first.men, minutes, { kind: 'beside' })));

@@ -10,12 +10,14 @@ import {
   GradeChangeRow,
   GradeRow,
   PlayerRow,
+  QuizAnswerRow,
   UserRow,
 } from '../../server/db/models';
 import { findSession, startSession } from '../../server/session/sessions';
 import { listAudit } from '../../server/usecases/audited';
 import { readBook } from '../../server/usecases/book';
 import { erasePlayer } from '../../server/usecases/erase';
+import { keepAnswers } from '../../server/usecases/quiz';
 import { changePlayer, roster } from '../../server/usecases/roster';
 import { acknowledge } from '../../server/usecases/said';
 import { publishGame } from '../../server/usecases/schedule';
@@ -53,6 +55,13 @@ beforeAll(async () => {
     here: 'away',
     note: 'knee',
   });
+  const item = { scheme: 'power', side: 'right' as const, tags: [], formationName: 'H', frontName: 'Over', seat: 'C' };
+  await keepAnswers(player, lanterns.gameId, [
+    {
+      ...{ id: '33333333-3333-4333-8333-333333333333', item, parts: { whom: false }, moved: null, seconds: 4 },
+      at: '2026-11-25T18:00:00.000Z',
+    },
+  ]);
   await CutRow.create({ programId: coach.programId, userId: coach.userId, name: `Anselm, all of him`, body: {} });
   const chain = [{ man: 'C', says: `rook-pell is late, the rookie was not` }];
   await FindingRow.create({
@@ -102,7 +111,9 @@ describe('erasing a man', () => {
   it('leaves no word of him anywhere, and every count as it was', async () => {
     const { coach, player } = lanterns.members;
     const session = await startSession(player.userId, coach.programId);
+    expect(await QuizAnswerRow.count({ where: { playerId: man.id } })).toBe(1);
     const erased = await erasePlayer(coach, man.id);
+    expect(await QuizAnswerRow.count({ where: { playerId: man.id } })).toBe(0);
     expect(erased).toEqual({ marks: 2, changes: 4, account: true });
     const all = await everything();
     for (const word of [
