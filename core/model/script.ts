@@ -16,7 +16,11 @@ export const SCRIPT_KINDS = {
   },
   'pick-up': { name: 'Pass pick-up', calls: 'throws', says: 'the line and whoever protects' },
   team: { name: 'Team', calls: 'all', says: 'everything that is called' },
-  'short yardage': { name: 'Short yardage from the 3', calls: 'runs', says: 'one defender more after every success' },
+  'short yardage': {
+    name: 'Short yardage from the 3',
+    calls: 'runs',
+    says: 'goal line at 3 yards; one defender more after every success, back to the same after a failure',
+  },
 } as const;
 export type ScriptKind = keyof typeof SCRIPT_KINDS;
 export const SCRIPT_KIND_IDS = Object.keys(SCRIPT_KINDS) as [ScriptKind, ...ScriptKind[]];

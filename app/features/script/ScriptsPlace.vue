@@ -89,6 +89,15 @@ const printCards = (): void => print((s, stamp) => scoutCards(s, ways.value, { s
         </button>
       </nav>
       <template v-if="scripts.script">
+        <ul v-if="scripts.trust.length" class="trust" aria-label="With a yard to go">
+          <li v-for="t in scripts.trust" :key="t.key">
+            <b>{{ sayPlayOf(t.rep) }}</b>
+            <span>{{ t.stands ? `stands ${t.stands} of ${t.of} of them` : 'has not stood its first rep' }}</span>
+            <span class="soft"
+              >{{ t.good }} of {{ t.tried }} good{{ t.lost.length ? `, lost by ${t.lost.join(', ')}` : '' }}</span
+            >
+          </li>
+        </ul>
         <ol class="reps">
           <RepRow v-for="(rep, i) in scripts.script.reps" :key="i" :script="scripts.script.id" :rep="rep" :at="i" />
         </ol>
@@ -139,6 +148,15 @@ const printCards = (): void => print((s, stamp) => scoutCards(s, ways.value, { s
   margin-left: auto;
   color: var(--soft);
   font-size: 13px;
+}
+.trust {
+  padding: 8px 20px 0;
+}
+.trust li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  padding: 4px 0;
 }
 .reps {
   padding: 4px 20px 10px;

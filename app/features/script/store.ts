@@ -3,6 +3,7 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import * as z from 'zod';
 import { RepMarkSchema, SCRIPT_KINDS, type RepMark, type Script, type ScriptKind } from '#core/model/script';
 import { scriptName } from '#core/practice/script/make-script';
+import { trustOf } from '#core/practice/script/series';
 import { usePlan } from '~/features/plan/store';
 import { shortName } from '~/features/playbook/keep';
 import { usePlaybook } from '~/features/playbook/store';
@@ -89,8 +90,10 @@ export const useScripts = defineStore('scripts', () => {
       missed: [...missed].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1)),
     };
   });
+  /** From the 3: how far each call can be trusted with a yard to go. */
+  const trust = computed(() => (script.value?.kind === 'short yardage' ? trustOf(script.value, marks.value) : []));
   const nameOf = (s: Script): string => scriptName(s);
   const kinds = SCRIPT_KINDS;
   const { running } = writer;
-  return { scripts, script, chosen, marks, record, kinds, problem, running, make, drop, mark, markOf, nameOf };
+  return { scripts, script, chosen, marks, record, trust, kinds, problem, running, make, drop, mark, markOf, nameOf };
 });

@@ -6,6 +6,7 @@ import type { Ways } from '../../calls/resolve-call';
 import { sayTimes } from '../../plan/say-number';
 import type { Standing } from '../../plan/standing';
 import { fewestBodies } from './bodies';
+import { risingReps } from './series';
 import { candidatesFor, type Candidate } from './candidates';
 
 /** What a second rep of the same play against the same look is worth, and another rep of the same play, against the first. */
@@ -31,6 +32,7 @@ export interface ScriptJob {
 export function makeScript({ id, kind, reps, plan, standings, ways, sayPlay }: ScriptJob): Script | null {
   const candidates = candidatesFor(kind, plan, standings, ways);
   if (candidates.length === 0) return null;
+  if (kind === 'short yardage') return { id, kind, resets: 0, reps: risingReps(candidates, reps, ways), uncovered: [] };
   const chosen = choose(candidates, reps);
   const ordered = order(chosen);
   const needed = new Map([...new Set(chosen)].map((c) => [c, fewestBodies(c.worked, c.call, c.seats, ways)] as const));

@@ -10,6 +10,7 @@ import type { Standing } from '../../plan/standing';
 import { need } from '../../testing/need';
 import { candidatesFor } from './candidates';
 import { makeScript, scriptName } from './make-script';
+import { trustOf } from './series';
 
 const OVER = 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right; FS (0, 30)';
 const ODD = 'LE 5 left; N 0; RE 5 right; W 20 left; M 20 right; FS (0, 30)';
@@ -38,6 +39,37 @@ const script = (kind: ScriptKind, reps: number, standings: readonly Standing[] =
     sayPlay: (p) => `${plan.plays[p]!.scheme} ${plan.plays[p]!.side}`,
   })!;
 
+describe('a series from the 3', () => {
+  const made = () => script('short yardage', 8);
+  const mark = (rep: number, good: boolean, missed: string[] = []) => ({ script: 'one', rep, good, missed });
+
+  it('says up to how many of them a call has stood, without a failure below', () => {
+    expect(trustOf(made(), [])).toEqual([]);
+    const of = (...marks: ReturnType<typeof mark>[]) => trustOf(made(), marks)[0]!;
+    expect(of(mark(0, true), mark(1, true), mark(2, true))).toMatchObject({
+      stands: 5,
+      of: 7,
+      good: 3,
+      tried: 3,
+      lost: [],
+    });
+    expect(of(mark(0, true), mark(1, false, ['C']), mark(2, true), mark(3, false, ['C', 'RG']))).toMatchObject({
+      ...{ stands: 3, of: 7, good: 2, tried: 4, lost: ['C', 'RG'] },
+    });
+    expect(of(mark(0, false))).toMatchObject({ stands: 0, tried: 1 });
+  });
+
+  it('is each call’s own', () => {
+    const { reps } = made();
+    const second = reps.findIndex((r) => r.scheme !== reps[0]!.scheme || r.side !== reps[0]!.side);
+    const found = trustOf(made(), [mark(0, true), mark(second, false)]);
+    expect(found.map((t) => [t.rep.scheme, t.stands])).toEqual([
+      [reps[0]!.scheme, 3],
+      [reps[second]!.scheme, 0],
+    ]);
+  });
+});
+
 describe('a script', () => {
   it('has as many reps as were asked for, of calls that belong in it, and can be kept', () => {
     for (const kind of SCRIPT_KIND_IDS) {
@@ -60,6 +92,18 @@ describe('a script', () => {
         sayPlay: String,
       }),
     ).toBeNull();
+  });
+
+  it('from the 3 has one defender more with every rep, those who matter first, call after call', () => {
+    const { reps } = script('short yardage', 12);
+    expect(reps).toHaveLength(12);
+    for (const [i, rep] of reps.slice(1).entries()) {
+      const before = reps[i]!;
+      const same = before.scheme === rep.scheme && before.side === rep.side;
+      expect(rep.bodies.length).toBe(same ? before.bodies.length + 1 : 3);
+      if (same) expect(rep.bodies.slice(0, -1)).toEqual(before.bodies);
+      expect(rep.bodies.length + rep.cones.length).toBe(7);
+    }
   });
 
   it('leaves a play whose puller comes from the other side out of half a line', () => {
