@@ -7,6 +7,7 @@ import { makeScript } from '../practice/script/make-script';
 import { need } from '../testing/need';
 import { boardSvg } from './board-svg';
 import { coachScript, playersScript, scoutCards } from './script-sheets';
+import { changedSheets, printedNow, printKey } from './print-key';
 import type { Part, Sheet } from './sheet';
 import { assignmentSheet, callSheet, installSheet, pocketSheet, wristband, type WeekPaper } from './week-sheets';
 import { COMMON_BAND, fitBand, SMALLEST_TYPE } from './wristband';
@@ -169,6 +170,35 @@ describe('the sheets of a week', () => {
     const gone: WeekPaper = { ...PAPER, plan: { ...PLAN, plays: [play('no-such-play', 'LT LG C RG RT', 2)] } };
     expect(partsOf(callSheet(gone), 'table')[0]!.rows[0]!.slice(4)).toEqual(['?', '?', '?']);
     expect(partsOf(installSheet(gone, 0), 'heading').every((h) => h.text.includes('cannot be lined up'))).toBe(true);
+  });
+});
+
+describe('what has to be printed again', () => {
+  it('is what says something else than last time, whatever the stamp says', () => {
+    const sheets = (paper: WeekPaper): Sheet[] => ['RG', 'C', 'B'].map((seat) => assignmentSheet(paper, seat));
+    const first = sheets(PAPER);
+    expect(changedSheets(first, {})).toHaveLength(3);
+    const printed = printedNow(first, {});
+    expect(changedSheets(sheets({ ...PAPER, stamp: 'made later' }), printed)).toEqual([]);
+    // Another count changes nobody's job; another front changes somebody's.
+    const often = { ...PAPER, plan: { ...PLAN, plays: PLAN.plays.map((p) => ({ ...p, times: p.times + 1 })) } };
+    expect(changedSheets(sheets(often), printed)).toEqual([]);
+    const moved = {
+      ...PAPER,
+      plan: { ...PLAN, looks: PLAN.looks.map((l) => ({ ...l, front: l.front.replace('T 3 right; ', '') })) },
+    };
+    const again = changedSheets(sheets(moved), printed).map((s) => s.title);
+    expect(again.length).toBeGreaterThan(0);
+    expect(changedSheets(sheets(moved), printedNow(sheets(moved), printed))).toEqual([]);
+  });
+
+  it('has keys of their own for sheets that differ in a letter', () => {
+    const sheet = (text: string): Sheet => ({ title: 't', subtitle: '', stamp: '', parts: [{ kind: 'text', text }] });
+    fc.assert(
+      fc.property(fc.string(), fc.string(), (a, b) => {
+        expect(printKey(sheet(a)) === printKey(sheet(b))).toBe(a === b);
+      }),
+    );
   });
 });
 

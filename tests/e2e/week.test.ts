@@ -151,6 +151,9 @@ test('the week’s paper is one file with everything that was ticked', async ({ 
   const pdf = await fileFrom(page, () => page.getByRole('button', { name: 'Make the file' }).click());
   expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
   expect(pdf.toString('latin1').match(/\/Type \/Page\b/g)!.length).toBeGreaterThan(12);
+  await page.getByRole('checkbox', { name: 'only what has changed' }).check();
+  await page.getByRole('button', { name: 'Make the file' }).click();
+  await expect(page.getByText('Nothing has changed since it was last made here.')).toBeVisible();
 });
 
 test('a game is tapped with three taps a snap, without a connection too, and becomes the log', async ({ browser }) => {

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { format } from 'date-fns';
 import { computed, onMounted, ref } from 'vue';
+import { useLocalStorage } from '@vueuse/core';
+import { changedSheets, printedNow, type Printed } from '#core/paper/print-key';
 import { PAPERS, type Paper, type Sheet } from '#core/paper/sheet';
 import {
   assignmentSheet,
@@ -44,6 +46,10 @@ const paper = ref<Paper>('A4');
 const width = ref(COMMON_BAND.width / 72);
 const height = ref(COMMON_BAND.height / 72);
 const busy = ref(false);
+const onlyChanged = ref(false);
+const notice = ref('');
+/** What was made last on this machine, by game. */
+const printed = useLocalStorage<Record<string, Printed>>('violet-chalk-printed', {});
 const problem = ref('');
 
 const seats = computed(() => plan.men.map((m) => m.seat));
@@ -77,7 +83,15 @@ async function save(): Promise<void> {
   // What is busy is shown before the sheets are made.
   await new Promise((resolve) => setTimeout(resolve, 30));
   try {
-    await savePdf(`week ${week.game!.week} ${week.game!.opponent}`, make(), paper.value);
+    const game = String(week.game!.id);
+    const before = printed.value[game] ?? {};
+    const all = make();
+    const sheets = onlyChanged.value ? changedSheets(all, before) : all;
+    notice.value = sheets.length === 0 ? 'Nothing has changed since it was last made here.' : '';
+    if (sheets.length === 0) return;
+    await savePdf(`week ${week.game!.week} ${week.game!.opponent}`, sheets, paper.value);
+    printed.value = { ...printed.value, [game]: printedNow(sheets, before) };
+    notice.value = `${sheets.length} ${sheets.length === 1 ? 'sheet' : 'sheets'} made.`;
   } catch (failure) {
     problem.value = `The file could not be made: ${(failure as Error).message}. Nothing was lost.`;
   } finally {
@@ -93,6 +107,7 @@ async function save(): Promise<void> {
       says="Black on white, on A4 or Letter: every sheet says of which week and words it is and when it was made."
     />
     <p v-if="problem" class="page-problem" role="alert">{{ problem }}</p>
+    <p v-if="notice" class="page-notice" role="status">{{ notice }}</p>
     <p v-if="week.game && !plan.isReady" class="none">
       Paper is made from the plan. <NuxtLink to="/week/plan">Choose plays and looks</NuxtLink> first.
     </p>
@@ -107,6 +122,9 @@ async function save(): Promise<void> {
           <button class="strong" type="submit" :disabled="busy || wanted.length === 0">
             {{ busy ? 'Making it …' : 'Make the file' }}
           </button>
+          <label class="only"
+            ><input v-model="onlyChanged" type="checkbox" /> only what has changed since it was last made here</label
+          >
           <select v-model="paper" class="field" aria-label="Paper">
             <option v-for="name in PAPERS" :key="name">{{ name }}</option>
           </select>
@@ -165,7 +183,7 @@ fieldset p {
   align-items: baseline;
 }
 fieldset p:last-child {
-  grid-template-columns: max-content max-content;
+  grid-template-columns: max-content max-content max-content;
 }
 fieldset label {
   font-weight: 650;
@@ -181,6 +199,9 @@ section {
 }
 section input {
   width: 70px;
+}
+.only {
+  font-weight: 400;
 }
 .wrong {
   color: var(--broken);
