@@ -28,10 +28,7 @@ const says = computed(() => {
 <template>
   <div class="place">
     <WeekHead title="The plan" :says="says" />
-    <p v-if="!week.game" class="none">
-      No game is in the schedule yet. <NuxtLink to="/team/season">Write down whom you play</NuxtLink> first.
-    </p>
-    <template v-else>
+    <template v-if="week.game">
       <p v-if="plan.problem || plan.gaps.length" class="page-problem" role="alert">
         {{ plan.problem || plan.gaps.join(' ') }}
       </p>
@@ -47,9 +44,6 @@ const says = computed(() => {
 </template>
 
 <style scoped>
-.none {
-  padding: 20px;
-}
 .adds {
   display: grid;
   grid-template-columns: repeat(2, minmax(0, 1fr));

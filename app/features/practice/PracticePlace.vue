@@ -60,10 +60,7 @@ const noLimit = computed(() => practice.ways.contactADay === null || practice.wa
 <template>
   <div class="place">
     <WeekHead title="Practice" :says="says" />
-    <p v-if="!week.game" class="none">
-      No game is in the schedule yet. <NuxtLink to="/team/season">Write down whom you play</NuxtLink> first.
-    </p>
-    <template v-else>
+    <template v-if="week.game">
       <p v-if="practice.problem" class="page-problem" role="alert">{{ practice.problem }}</p>
       <div class="hands no-print">
         <form @submit.prevent="add">
@@ -99,9 +96,6 @@ const noLimit = computed(() => practice.ways.contactADay === null || practice.wa
 </template>
 
 <style scoped>
-.none {
-  padding: 20px;
-}
 .hands {
   display: flex;
   flex-wrap: wrap;

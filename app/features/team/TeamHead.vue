@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue';
 import { useSession } from '~/features/session/store';
 
 /** The head of the Team place, with the way to its rooms. */
@@ -13,39 +14,15 @@ const ROOMS: readonly { to: string; name: string; coach?: true; staff?: true }[]
   { to: '/team/words', name: 'Our words' },
   { to: '/team/record', name: 'Record', coach: true },
 ];
+const rooms = computed(() =>
+  ROOMS.filter((r) => (!r.coach || session.coach) && (!r.staff || session.staff)).map((r) => ({ ...r, key: r.to })),
+);
 </script>
 
 <template>
   <header class="page-head">
-    <nav aria-label="Team">
-      <NuxtLink
-        v-for="r in ROOMS.filter((room) => (!room.coach || session.coach) && (!room.staff || session.staff))"
-        :key="r.to"
-        :to="r.to"
-        >{{ r.name }}</NuxtLink
-      >
-    </nav>
+    <RoomNav label="Team" :rooms="rooms" />
     <h1>{{ title }}</h1>
     <p class="soft">{{ says }}</p>
   </header>
 </template>
-
-<style scoped>
-nav {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 18px;
-  font-size: 13px;
-  padding-bottom: 8px;
-}
-nav a {
-  color: var(--soft);
-  text-decoration: none;
-  border-bottom: 2px solid transparent;
-}
-nav a.router-link-exact-active {
-  color: var(--ink);
-  font-weight: 650;
-  border-color: var(--violet);
-}
-</style>

@@ -26,6 +26,14 @@ const wanted = computed(() => {
 });
 onMounted(() => void week.open(wanted.value));
 watch(wanted, (id) => void week.open(id));
+/** The week one has chosen is kept from room to room. */
+const rooms = computed(() =>
+  ROOMS.map((r) => ({
+    key: r.to,
+    name: r.name,
+    to: { path: r.to, query: wanted.value ? { game: wanted.value } : {} },
+  })),
+);
 const day = computed(() => (week.game?.playedOn ? format(parseISO(week.game.playedOn), 'EEE d MMM') : ''));
 const choose = (event: Event): void =>
   void navigateTo({ query: { ...route.query, game: (event.target as HTMLSelectElement).value } });
@@ -33,10 +41,7 @@ const choose = (event: Event): void =>
 
 <template>
   <header class="page-head">
-    <nav aria-label="Week">
-      <NuxtLink v-for="r in ROOMS" :key="r.to" :to="{ path: r.to, query: wanted ? { game: wanted } : {} }">{{
-        r.name
-      }}</NuxtLink>
+    <RoomNav label="Week" :rooms="rooms">
       <span v-if="week.game" class="whose">
         <label
           >Week
@@ -46,7 +51,7 @@ const choose = (event: Event): void =>
         >
         {{ day }}
       </span>
-    </nav>
+    </RoomNav>
     <h1>{{ title }}</h1>
     <p class="soft">{{ says }}</p>
   </header>
@@ -58,30 +63,16 @@ const choose = (event: Event): void =>
         Show {{ week.stale.by || 'the other' }}’s
       </button>
     </template>
-    <button v-else-if="week.week" class="plain link" type="button" @click="week.change('plan', week.bodies.plan)">
-      Try again
-    </button>
+    <button v-else-if="week.unwritten" class="plain link" type="button" @click="week.again()">Try again</button>
   </div>
+  <p v-if="week.isOpen && !week.game" class="none">
+    No game is in the schedule yet. <NuxtLink to="/team/season">Write down whom you play</NuxtLink> first.
+  </p>
 </template>
 
 <style scoped>
-nav {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 18px;
-  font-size: 13px;
-  padding-bottom: 8px;
-  align-items: baseline;
-}
-nav a {
-  color: var(--soft);
-  text-decoration: none;
-  border-bottom: 2px solid transparent;
-}
-nav a.router-link-exact-active {
-  color: var(--ink);
-  font-weight: 650;
-  border-color: var(--violet);
+.none {
+  padding: 20px;
 }
 .whose {
   margin-left: auto;

@@ -84,8 +84,9 @@ describe('a week that is worked on', () => {
       'The server cannot be reached. What you changed is still here.',
     ]);
     server.up();
-    expect(await week.change('plan', week.bodies.plan)).toBe(true);
-    expect([kept[2]!.body, week.problem]).toEqual([plan(8), '']);
+    expect(week.unwritten).toBe('plan');
+    expect(await week.again()).toBe(true);
+    expect([kept[2]!.body, week.problem, week.unwritten]).toEqual([plan(8), '', null]);
   });
 
   it('writes over nobody: both stay until one is chosen', async () => {

@@ -27,9 +27,12 @@ export const useWeek = defineStore('week', () => {
   /** What stands on the screen; what the server has may be a change behind. */
   const bodies = shallowRef<{ [P in WeekPart]: WeekBody<P> }>({ ...EMPTY });
   const problem = ref('');
-  const notice = ref('');
+  /** Which week it is has been found out, be it none. */
+  const isOpen = ref(false);
   /** Parts somebody else has changed meanwhile: nothing of them is written until it is said which one stands. */
   const stale = ref<{ part: WeekPart; revision: number; by: string } | null>(null);
+  /** The part that could not be written last. */
+  const unwritten = ref<WeekPart | null>(null);
   const revisions: Record<WeekPart, number> = { plan: 0, practice: 0, scripts: 0 };
   const attempt = attempting(problem, 'What you changed is still here.');
   const turn = inTurn();
@@ -56,6 +59,7 @@ export const useWeek = defineStore('week', () => {
     attempt(async () => {
       if (!(await season.load())) return void (problem.value = season.problem);
       const which = id ?? gameOfWeek(season.schedule.games, format(new Date(), 'yyyy-MM-dd'))?.id ?? null;
+      isOpen.value = true;
       if (which === null) week.value = null;
       else if (week.value?.game.id !== which) await read(which);
     });
@@ -76,8 +80,10 @@ export const useWeek = defineStore('week', () => {
         const body = { revision: revisions[part], body: bodies.value[part] };
         try {
           const answer = await request<{ revision: number }>(`/api/weeks/${id}/${part}`, { method: 'PUT', body });
+          unwritten.value = null;
           if (week.value?.game.id === id) revisions[part] = answer.revision;
         } catch (failure) {
+          unwritten.value = part;
           if (failure instanceof RequestProblem && failure.status === 409)
             stale.value = { part, ...(failure.data as { revision: number; by: string }) };
           throw failure;
@@ -85,6 +91,9 @@ export const useWeek = defineStore('week', () => {
       }),
     );
   }
+
+  /** Writes once more what could not be written. */
+  const again = (): Promise<boolean> => (unwritten.value ? write(unwritten.value) : Promise.resolve(true));
 
   /** Which one stands where two have changed the same part: mine is written over the other's, or the other's is shown. */
   function settle(which: 'mine' | 'theirs'): Promise<boolean> {
@@ -97,5 +106,5 @@ export const useWeek = defineStore('week', () => {
     return write(between.part);
   }
 
-  return { week, game, bodies, problem, notice, stale, open, reopen, change, settle };
+  return { week, game, isOpen, bodies, problem, stale, unwritten, open, reopen, change, again, settle };
 });

@@ -1,12 +1,4 @@
-import * as z from 'zod';
 import { WEEK_PARTS } from '#core/model/week';
-import { requireMember, STAFF } from '../../../session/member';
-import { readId, readInput } from '../../../session/read-input';
-import { writeWeek } from '../../../usecases/weeks';
+import { weekPartRoute } from '../../../week-part-route';
 
-const Sent = z.object({ revision: z.int().min(0), body: WEEK_PARTS.scripts });
-
-export default defineEventHandler(async (event) => {
-  const member = await requireMember(event, STAFF);
-  return writeWeek(member, readId(event), 'scripts', await readInput(event, Sent));
-});
+export default weekPartRoute('scripts', WEEK_PARTS.scripts);
