@@ -184,3 +184,58 @@ describe('a run', () => {
     expect(held('leaves late')).toBeGreaterThan(1.7);
   });
 });
+
+describe('a block that is lost', () => {
+  const POWER = 'LT LG C RG RT; H right; B left';
+  const met = (quirks: RunOptions['quirks']): { who: string; depth: number } | null => {
+    const event = playOf('power', POWER, OVER, { quirks, untilMet: true }).events.find(
+      (e) => e.kind === 'meets the ball',
+    );
+    return event?.kind === 'meets the ball' ? event : null;
+  };
+
+  it('lets his man through to the ball, on the side on which he is beaten', () => {
+    const held = met({});
+    const inside = met({ C: 'beaten inside' })!;
+    expect(inside.who).toBe('N');
+    expect(inside.depth).toBeLessThan(held?.depth ?? Infinity);
+    const run = playOf('power', POWER, OVER, { quirks: { RG: 'beaten outside' } });
+    const contact = run.events.find((e) => e.kind === 'contact' && e.man === 'RG')!;
+    const after = Math.ceil((contact.time + 0.4) / STEP);
+    expect(place(run, after, 'T').x).toBeGreaterThan(place(run, after, 'RG').x);
+  });
+
+  it('does nothing before he has met him, and nothing to a man whom somebody else still holds', () => {
+    const [held, lost] = [
+      playOf('power', POWER, OVER),
+      playOf('power', POWER, OVER, { quirks: { LT: 'beaten inside' } }),
+    ];
+    const first = held.events.find((e) => e.kind === 'contact' && e.man === 'LT')!.time;
+    for (let i = 0; i * STEP < first; i++) expect(lost.frames[i]).toEqual(held.frames[i]);
+    const engaged = (run: Run, frame: number, id: string): boolean =>
+      run.engaged[frame]![run.men.findIndex((m) => m.id === id)] === 1;
+    const doubled = playOf('power', POWER, OVER, { quirks: { RT: 'beaten inside' } });
+    const at = Math.ceil((doubled.events.find((e) => e.kind === 'contact' && e.man === 'RG')!.time + 0.1) / STEP);
+    expect(engaged(doubled, at, 'T')).toBe(true);
+  });
+
+  it('driven back, is in the way of whoever pulls behind him', () => {
+    const driven = playOf('power', POWER, OVER, { quirks: { C: 'driven back' }, seconds: 2 });
+    const held = playOf('power', POWER, OVER, { seconds: 2 });
+    const last = Math.floor(1.2 / STEP);
+    expect(place(driven, last, 'C').y).toBeLessThan(place(held, last, 'C').y - 1);
+    // The guard who leads comes later to where he was going.
+    const way = (run: Run): number => place(run, last, 'LG').x;
+    expect(way(driven)).toBeLessThan(way(held));
+  });
+
+  it('asked only what comes of it, runs no longer than until then and comes to the same', () => {
+    for (const quirks of [{}, { H: 'beaten inside' as const }, { C: 'driven back' as const }]) {
+      const [short, long] = [true, false].map((untilMet) => playOf('power', POWER, OVER, { quirks, untilMet }));
+      expect(short!.frames).toEqual([]);
+      const first = (run: Run) => run.events.find((e) => e.kind === 'meets the ball');
+      expect(first(short!)).toEqual(first(long!));
+      expect(short!.events.length).toBeLessThanOrEqual(long!.events.length);
+    }
+  });
+});
