@@ -88,6 +88,14 @@ describe('demand', () => {
       const asked = demands.filter((d) => d.seat === seat).reduce((sum, d) => sum + d.times, 0);
       expect(asked).toBeCloseTo(blocks, 9);
     }
+    for (const d of demands) {
+      const lost = cells.reduce((sum, c) => {
+        const asked = c.asked.some((a) => a.seat === d.seat && a.block === d.block && a.target !== null);
+        const costs = c.losses!.find((l) => l.blocker === d.seat)?.costs ?? 0;
+        return sum + (asked ? PLAN.plays[c.play]!.times * shares[c.look]! * costs : 0);
+      }, 0);
+      expect(d.costs).toBeCloseTo(lost / d.times, 9);
+    }
     for (const d of demands) expect(d.from.reduce((sum, f) => sum + f.times, 0)).toBeCloseTo(d.times, 9);
   });
 

@@ -6,9 +6,11 @@ import type { Standing } from '../plan/standing';
 const HALF_AFTER = 8;
 /** What a drill for every block is worth to one of them, against a drill for that block alone. */
 const GENERAL = 0.25;
-/** What a drill for several blocks is worth to each: the more they are, the less it is that one. */
-const focusOf = ({ blocks }: Pick<Drill, 'blocks'>): number =>
-  blocks.length === 0 ? GENERAL : 1 / Math.sqrt(blocks.length);
+/** A drill for so many parts of a block is for the whole of it; one for fewer is worth less. */
+const MOST_PARTS = 3;
+/** What a drill for several blocks is worth to each: the more they are, and the fewer parts of it, the less it is that one. */
+const focusOf = ({ blocks, phases }: Pick<Drill, 'blocks' | 'phases'>): number =>
+  (blocks.length === 0 ? GENERAL : 1 / Math.sqrt(blocks.length)) * Math.min(1, phases.length / MOST_PARTS);
 
 /** What has been planned for whom so far: minutes by man and block, minutes in which men meet, and which drills were used. */
 export class Ledger {

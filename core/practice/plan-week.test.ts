@@ -215,7 +215,12 @@ describe('a week', () => {
   });
 
   it('has most of the everyday drills in it when there is time', () => {
-    const wide = planWeek({ ...WEEK, days: WEEK.days.map((d) => ({ ...d, minutes: 45 })) }).days;
+    // Also where everything speaks for something else: one block that is dear beyond all others, on days for it.
+    const dear = STANDINGS.map((x) => (x.block === 'man' ? { ...x, weight: 500 } : x));
+    const wide = planWeek({
+      ...{ ...WEEK, standings: dear },
+      days: WEEK.days.map((d) => ({ ...d, theme: 'protection' as const, gear: 'full gear' as const, minutes: 50 })),
+    }).days;
     const asked = new Set(STANDINGS.map((s) => s.block));
     const everyday = DRILLS.filter(
       (d) => d.kind === 'everyday' && (d.blocks.length === 0 || d.blocks.some((b) => asked.has(b))),
@@ -224,21 +229,29 @@ describe('a week', () => {
     expect(everyday.filter((d) => used.has(d.id)).length).toBeGreaterThan(everyday.length / 2);
   });
 
-  it('gives this opponent no more than his share', () => {
-    const theirs = new Set(['slant', 'blitz', 'edge'] as const);
-    for (const foundations of [0.6, 0.8, 1]) {
-      const planned = planWeek({ ...WEEK, theirs, ways: { ...WAYS, foundations } }).days;
-      const minutes = planned
-        .flatMap((d) => d.lines)
-        .filter(
-          (l) =>
-            l.stations[0] &&
-            drillOf(l.stations[0].drill).answers.some((a) => theirs.has(a as never)) &&
-            drillOf(l.stations[0].drill).kind !== 'everyday',
-        )
+  it('gives this opponent no more than his share, however little else there is to do', () => {
+    const few = ['stance-press', 'short-steps', 'slant-answer', 'run-through', 'slide-gaps'].map(drillOf);
+    const theirMinutes = (foundations: number): number =>
+      planWeek({ ...WEEK, drills: few, theirs: new Set(['slant', 'blitz']), ways: { ...WAYS, foundations } })
+        .days.flatMap((d) => d.lines)
+        .filter((l) => l.stations[0] && drillOf(l.stations[0].drill).answers.length > 0)
         .reduce((sum, l) => sum + l.minutes, 0);
-      expect(minutes).toBeLessThanOrEqual((1 - foundations) * 90 + 5);
+    expect(theirMinutes(1)).toBe(0);
+    for (const foundations of [0.9, 0.8, 0.6]) {
+      const minutes = theirMinutes(foundations);
+      expect(minutes).toBeLessThanOrEqual((1 - foundations) * 90 + 1e-9);
+      expect(minutes).toBeGreaterThan(0);
     }
+    expect(theirMinutes(0.4)).toBeGreaterThan(theirMinutes(0.9));
+  });
+
+  it('leans to what a day is for', () => {
+    const minutesOf = (theme: PracticeDay['theme'], of: readonly string[]): number =>
+      planWeek({ ...WEEK, days: [day('2026-11-24', { theme, minutes: 45 })] })
+        .days[0]!.lines.filter((l) => l.stations[0] && drillOf(l.stations[0].drill).blocks.some((b) => of.includes(b)))
+        .reduce((sum, l) => sum + l.minutes, 0);
+    for (const theme of ['movement', 'second level', 'protection'] as const)
+      expect(minutesOf(theme, THEMES[theme].blocks)).toBeGreaterThan(minutesOf('foundations', THEMES[theme].blocks));
   });
 
   it('goes after what has most to lose: who is weak at something much asked gets more of it', () => {

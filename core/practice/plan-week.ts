@@ -126,21 +126,22 @@ class DayPlanner {
   /** How many lines have been chosen freely. */
   private free = 0;
 
-  /** The next line: what is worth most a minute, and in its turn what would else be dropped. */
+  /** The next line: what is worth most a minute, and in turn with it what would else be dropped. */
   private next(): PracticeLine[] {
     const everyday = this.taught.filter((d) => d.kind === 'everyday');
     const open = everyday.filter((d) => !this.ledger.isUsed(d.id));
     const done = everyday.length - open.length;
     const missing = Math.floor(everyday.length / 2) + 1 - done;
-    const slots = Math.floor(this.left / 5);
-    // The first free line of a day is for what men need; after it the day does its share in what the week still misses.
-    const isDue = missing > 0 && this.free > 0 && slots <= Math.ceil(missing / this.daysLeft);
-    this.free++;
-    if (isDue) {
+    // Of the free lines every other one, the first among them, is for what the day is for and what men need. The others do the day's share in
+    // what the week still misses, once there are no more of them than that.
+    const slots = Math.ceil(this.left / 5 / 2);
+    const isShare = this.free++ % 2 === 1;
+    if (isShare && missing > 0 && slots <= Math.ceil(missing / this.daysLeft)) {
       const due = this.best((d) => open.includes(d) && this.isOfTheme(d)) ?? this.best((d) => open.includes(d));
       if (due) return this.add(due, { kind: 'floor', done, of: everyday.length });
     }
-    const drill = this.best((d) => d.kind !== 'opening' && d.kind !== 'exchange' && this.fitsBudget(d));
+    const mayBe = (d: Drill): boolean => d.kind !== 'opening' && d.kind !== 'exchange' && this.fitsBudget(d);
+    const drill = (isShare ? null : this.best((d) => mayBe(d) && this.isOfTheme(d))) ?? this.best(mayBe);
     return this.add(drill, drill ? this.reasonOf(drill) : { kind: 'need' });
   }
 
@@ -252,11 +253,14 @@ class DayPlanner {
     return { drill: drill.id, men: ids, reps, waits, why: sayWhy(reason, drill, standing, reps), pairs };
   }
 
-  /** What is left over is given to the last line that may grow: never to one in which men meet, and never to a coach's own. */
+  /** What is left over is given to the last line that may grow: never to one in which men meet, this opponent's, or a coach's own. */
   private stretched(lines: readonly PracticeLine[]): PracticeLine[] {
     const left = this.day.minutes - lines.reduce((sum, l) => sum + l.minutes, 0);
     const mayGrow = ({ stations, held }: PracticeLine): boolean =>
-      !held && stations.length > 0 && stations.every((s) => !isContact(this.drill(s.drill)!.contact));
+      !held &&
+      stations.length > 0 &&
+      stations.every((s) => !isContact(this.drill(s.drill)!.contact)) &&
+      !this.isTheirs(this.drill(stations[0]!.drill)!);
     const last = [...lines].reverse().find(mayGrow);
     const by = last ? Math.min(left, last.minutes * LONGEST - last.minutes) : 0;
     if (left > by) this.told.push(`${left - by} minutes of ${this.day.day} are left: nothing else may be done then.`);

@@ -126,6 +126,10 @@ describe('a script', () => {
       }),
       { numRuns: 14 },
     );
+    // With a rep for each of them hardly anything comes twice before the rest has come.
+    const as = candidatesFor('inside run', PLAN, [], WAYS).length;
+    const distinct = new Set(script('inside run', as).reps.map((r) => `${r.scheme} ${r.side} ${r.frontName}`));
+    expect(distinct.size).toBeGreaterThan((2 * as) / 3);
     const likely = { ...PLAN, looks: PLAN.looks.map((l, i) => ({ ...l, weight: i === 1 ? 200 : 1 })) };
     const odd = script('inside run', 4, [], likely).reps.filter((r) => r.frontName === 'Odd');
     expect(odd).toHaveLength(4);
