@@ -30,8 +30,6 @@ export interface PlannedWeek {
   readonly told: readonly string[];
 }
 
-/** A theme's own blocks count for so much more on its day. */
-const THEME_BOOST = 3;
 /** What was used on a day before is worth less, so that a week is wide. */
 const AGAIN = 0.6;
 /** A line is never stretched to more than so many times its minutes. */
@@ -167,9 +165,8 @@ class DayPlanner {
       const men = this.menFor(drill, this.here, this.minutesFor(drill));
       const { groups, waits } = throughput(drill, men.length);
       if (groups === 0) continue;
-      const theme = this.isOfTheme(drill) ? THEME_BOOST : 1;
       const again = AGAIN ** this.ledger.timesUsed(drill.id);
-      const worth = theme * again * (1 - waits) * men.reduce((sum, m) => sum + this.ledger.worth(m.playerId, drill), 0);
+      const worth = again * (1 - waits) * men.reduce((sum, m) => sum + this.ledger.worth(m.playerId, drill), 0);
       if (!found || worth > found.worth) found = { drill, worth };
     }
     return found?.drill ?? null;
