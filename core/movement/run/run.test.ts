@@ -230,7 +230,8 @@ describe('a block that is lost', () => {
   });
 
   it('asked only what comes of it, runs no longer than until then and comes to the same', () => {
-    for (const quirks of [{}, { H: 'beaten inside' as const }, { C: 'driven back' as const }]) {
+    const each: NonNullable<RunOptions['quirks']>[] = [{}, { H: 'beaten inside' }, { C: 'driven back' }];
+    for (const quirks of each) {
       const [short, long] = [true, false].map((untilMet) => playOf('power', POWER, OVER, { quirks, untilMet }));
       expect(short!.frames).toEqual([]);
       const first = (run: Run) => run.events.find((e) => e.kind === 'meets the ball');
