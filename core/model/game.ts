@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { DaySchema } from './day';
 import { KeptNoteSchema } from './film-note';
 import { AskedSchema } from './asked';
 import { GradeSchema, RubricRefSchema } from './grade';
@@ -13,10 +14,18 @@ export const GameItemSchema = z.object({
   snaps: z.int(),
   /** Which season it was in, where that is not the one played now. */
   season: z.string().optional(),
+  /** The day it is or was played, where that is known. */
+  playedOn: DaySchema.optional(),
 });
 export type GameItem = z.infer<typeof GameItemSchema>;
 
-/** The game somebody opens who says nothing: the last one that has snaps, else the last one. */
+/** The game that was played last: the newest that is not still ahead; of games without a day nobody knows that they are. */
+export const newestPlayed = <G extends { readonly playedOn?: string | null }>(
+  games: readonly G[],
+  today: string,
+): G | null => [...games].reverse().find((g) => !g.playedOn || g.playedOn <= today) ?? games.at(-1) ?? null;
+
+/** The game whose film somebody opens who says nothing: the last one that has snaps, else the last one. */
 export const latestGame = (games: readonly GameItem[]): GameItem | null =>
   [...games].reverse().find((g) => g.snaps > 0) ?? games.at(-1) ?? null;
 

@@ -17,3 +17,15 @@ export const ScheduleSchema = z.object({
   games: z.array(ScheduledSchema.extend({ id: z.int(), snaps: z.int(), films: z.int() })),
 });
 export type Schedule = z.infer<typeof ScheduleSchema>;
+
+/**
+ * The game that is ahead: of those without a snap the first whose day has not passed, or that has no day and comes after everything that was
+ * played; `null` when nothing is. `today` is a day such as 2026-11-27.
+ */
+export function gameAhead<
+  G extends { readonly week: number; readonly snaps: number; readonly playedOn: string | null },
+>(games: readonly G[], today: string): G | null {
+  const played = Math.max(-1, ...games.filter((g) => g.snaps > 0).map((g) => g.week));
+  const ahead = games.filter((g) => g.snaps === 0 && (g.playedOn === null ? g.week > played : g.playedOn >= today));
+  return ahead.reduce<G | null>((first, g) => (first && first.week <= g.week ? first : g), null);
+}

@@ -1,3 +1,5 @@
+import { format } from 'date-fns';
+import { newestPlayed } from '#core/model/game';
 import { randomUUID } from 'node:crypto';
 import { mkdir, rename, stat, writeFile } from 'node:fs/promises';
 import { basename, join, relative, sep } from 'node:path';
@@ -51,11 +53,13 @@ async function takeIn(
     order: [['id', 'ASC']],
   });
   if (!coach) return;
-  const newest: Order = [
-    ['week', 'DESC'],
-    ['id', 'DESC'],
+  const order: Order = [
+    ['seasonId', 'ASC'],
+    ['week', 'ASC'],
+    ['id', 'ASC'],
   ];
-  const game = await GameRow.findOne({ where: { programId: program.id }, order: newest });
+  const games = await GameRow.findAll({ where: { programId: program.id }, order });
+  const game = newestPlayed(games, format(new Date(), 'yyyy-MM-dd'));
   const upload = `p${program.id}-${randomUUID()}`;
   const { size } = await stat(file);
   // The end of a long name says more than its beginning.

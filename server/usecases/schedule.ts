@@ -25,8 +25,9 @@ export async function listGames(member: Member): Promise<GameItem[]> {
     SeasonRow.findAll({ where: { programId } }),
   ]);
   const snaps = await snapsOf(programId);
-  return games.map(({ id, opponent, week, published, seasonId }) => ({
+  return games.map(({ id, opponent, week, published, seasonId, playedOn }) => ({
     ...{ id, opponent, week, published, snaps: snaps.get(id) ?? 0 },
+    ...(playedOn ? { playedOn } : {}),
     ...(seasonId === newest.id ? {} : { season: seasons.find((s) => s.id === seasonId)!.name }),
   }));
 }

@@ -3,6 +3,7 @@ import { QueryTypes, type Sequelize } from 'sequelize';
 import { PROGRAM_SHEET } from '#core/model/grade';
 import { PracticeWeekSchema } from '#core/model/practice';
 import { WeekPlanSchema } from '#core/model/week-plan';
+import { gameAhead } from '#core/model/schedule';
 import type { WeekCounts } from '#core/plan/week-asks';
 import { database } from '../db/database';
 import { GameRow, PlayerRow, WeekPartRow } from '../db/models';
@@ -23,7 +24,11 @@ export async function readCounts(member: Member): Promise<WeekCounts> {
   const today = format(new Date(), 'yyyy-MM-dd');
   const isOver = (g: GameRow): boolean => typeof g.playedOn === 'string' && g.playedOn < today;
   const withoutSnaps = games.filter((g) => !graded.some((x) => x.gameId === g.id));
-  const next = withoutSnaps.find((g) => !isOver(g)) ?? null;
+  const listed = games.map((row) => ({
+    ...{ row, week: row.week, playedOn: row.playedOn ?? null },
+    snaps: graded.find((x) => x.gameId === row.id)?.snaps ?? 0,
+  }));
+  const next = gameAhead(listed, today)?.row ?? null;
   return {
     ...{ men, games: games.length, graded, ...loose },
     unlogged: withoutSnaps.filter(isOver).map(({ id, opponent, week }) => ({ gameId: id, opponent, week })),

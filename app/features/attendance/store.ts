@@ -1,15 +1,15 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import { format } from 'date-fns';
 import { AttendanceDaySchema, sayPresent, type AttendanceDay, type Here } from '#core/roster/attendance';
 import { useRoster } from '~/features/roster/store';
+import { today } from '~/features/season/today';
 import { attempting } from '~/features/session/attempt';
 import { request } from '~/features/session/request';
 
 /** Who is at practice, a day at a time. */
 export const useAttendance = defineStore('attendance', () => {
   const roster = useRoster();
-  const day = ref(format(new Date(), 'yyyy-MM-dd'));
+  const day = ref(today());
   const found = shallowRef<AttendanceDay | null>(null);
   const problem = ref('');
   const attempt = attempting(problem);

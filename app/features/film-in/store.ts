@@ -3,7 +3,8 @@ import { computed, ref, shallowRef } from 'vue';
 import { readClipName } from '#core/film/incoming/name';
 import type { FilmKind, FilmView } from '#core/model/film';
 import type { Angle, SnapBody } from '#core/model/snap';
-import type { GameItem, SnapItem } from '#core/model/game';
+import { newestPlayed, type GameItem, type SnapItem } from '#core/model/game';
+import { today } from '~/features/season/today';
 import { firstCall } from '~/features/log/book-of-calls';
 import { usePlaybook } from '~/features/playbook/store';
 import { attempting } from '~/features/session/attempt';
@@ -56,7 +57,7 @@ export const useFilmIn = defineStore('film-in', () => {
   const open = (): Promise<boolean> =>
     attempt(async () => {
       games.value = await request<GameItem[]>('/api/games');
-      game.value ??= games.value.at(-1)?.id ?? null;
+      game.value ??= newestPlayed(games.value, today())?.id ?? null;
       await Promise.all([fetchFilms(), fetchSnaps()]);
       opened.value = true;
     });

@@ -5,7 +5,8 @@ import { callOfName } from '#core/names/names';
 import { nextEntry, usualFormation, usualFront, usualPersonnel } from '#core/film/log/habits';
 import { lineupAt, lineupDoubts, NO_CHANGES, substitute, type Lineup } from '#core/film/log/lineup';
 import { situationAfter } from '#core/film/log/series';
-import { latestGame, type GameItem, type LogEntry, type SnapItem } from '#core/model/game';
+import { newestPlayed, type GameItem, type LogEntry, type SnapItem } from '#core/model/game';
+import { today } from '~/features/season/today';
 import { LINE_SEATS } from '#core/model/formation';
 import type { Call, Logged, Situation } from '#core/model/snap';
 import { usePlaybook } from '~/features/playbook/store';
@@ -50,7 +51,7 @@ export const useLog = defineStore('log', () => {
     attempt(async () => {
       await roster.load();
       games.value = await request<GameItem[]>('/api/games');
-      const wanted = games.value.some((g) => g.id === id) ? id : (latestGame(games.value)?.id ?? null);
+      const wanted = games.value.some((g) => g.id === id) ? id : (newestPlayed(games.value, today())?.id ?? null);
       game.value = wanted;
       if (wanted === null) return;
       await reload(wanted);

@@ -10,18 +10,21 @@ export interface Outbox<T> {
   clear(): Promise<void>;
 }
 
+/** Some browsers give no database: then nothing lies on the device, and what is done there is in memory alone. */
+const isThere = (): boolean => typeof indexedDB !== 'undefined';
+
 /** A box of its own in the browser's database, its entries read by their schema. */
 export function outbox<T>(name: string, schema: z.ZodType<T>): Outbox<T> {
   let store: UseStore | null = null;
   const box = (): UseStore => (store ??= createStore(`violet-chalk-${name}`, 'entries'));
   return {
-    put: (key, entry) => set(key, entry, box()),
+    put: async (key, entry) => (isThere() ? set(key, entry, box()) : undefined),
     all: async () =>
-      (await entries<string, unknown>(box())).flatMap(([, value]) => {
+      (isThere() ? await entries<string, unknown>(box()) : []).flatMap(([, value]) => {
         const read = schema.safeParse(value);
         return read.success ? [read.data] : [];
       }),
-    drop: (keys) => delMany([...keys], box()),
-    clear: () => clear(box()),
+    drop: async (keys) => (isThere() ? delMany([...keys], box()) : undefined),
+    clear: async () => (isThere() ? clear(box()) : undefined),
   };
 }

@@ -21,8 +21,8 @@ onMounted(async () => {
   locked.value = await useMarks().locked();
 });
 const next = computed(() => {
-  const wanted = String(route.query.next ?? '/walkthrough');
-  return wanted.startsWith('/') && !wanted.startsWith('//') ? wanted : '/walkthrough';
+  const wanted = String(route.query.next ?? '/');
+  return wanted.startsWith('/') && !wanted.startsWith('//') ? wanted : '/';
 });
 
 async function enter(): Promise<void> {

@@ -1,7 +1,7 @@
-import { format } from 'date-fns';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { asksOf, WeekCountsSchema, type WeekCounts } from '#core/plan/week-asks';
+import { today } from '~/features/season/today';
 import { attempting } from '~/features/session/attempt';
 import { request } from '~/features/session/request';
 
@@ -12,6 +12,6 @@ export const useAsks = defineStore('asks', () => {
   const attempt = attempting(problem);
   const load = (): Promise<boolean> =>
     attempt(async () => void (counts.value = WeekCountsSchema.parse(await request('/api/weeks'))));
-  const asks = computed(() => (counts.value ? asksOf(counts.value, format(new Date(), 'yyyy-MM-dd')) : []));
+  const asks = computed(() => (counts.value ? asksOf(counts.value, today()) : []));
   return { counts, asks, problem, load };
 });

@@ -48,6 +48,8 @@ describe('whose week it is', () => {
   it.each([
     ['the first game without snaps', [game(1, 1, 20), game(2, 2, 0), game(3, 3, 0)], 2],
     ['not one that is over and was never logged', [game(1, 1, 0, '2026-11-01'), game(2, 2, 0, '2026-11-28')], 2],
+    ['none without a day that was left behind', [game(1, 1, 0), game(2, 2, 30), game(3, 3, 0)], 3],
+    ['the earlier of one with a day and one without', [game(1, 1, 9), game(2, 3, 0, '2026-12-05'), game(3, 2, 0)], 3],
     ['the last one when nothing is ahead', [game(1, 1, 20), game(2, 2, 30)], 2],
     ['nobody’s without games', [], null],
   ])('is %s', (_what, games, id) => expect(gameOfWeek(games, '2026-11-25')?.id ?? null).toBe(id));

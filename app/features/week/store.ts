@@ -1,10 +1,11 @@
-import { format } from 'date-fns';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
+import { gameAhead } from '#core/model/schedule';
 import { WEEK_PART_IDS, WeekSchema, type Week, type WeekBody, type WeekPart } from '#core/model/week';
 import { attempting } from '~/features/session/attempt';
 import { inTurn } from '~/features/session/in-turn';
 import { request, RequestProblem } from '~/features/session/request';
+import { today } from '~/features/season/today';
 import { useSeason, type ScheduledGame } from '~/features/season/store';
 
 /** What a week holds before anybody has decided anything. */
@@ -14,11 +15,9 @@ const EMPTY: { [P in WeekPart]: WeekBody<P> } = {
   scripts: { scripts: [] },
 };
 
-/** The game whose week it is: the first without snaps that is not over, else the last one. */
-export function gameOfWeek(games: readonly ScheduledGame[], today: string): ScheduledGame | null {
-  const open = games.filter((g) => g.snaps === 0 && (g.playedOn === null || g.playedOn >= today));
-  return open[0] ?? games.at(-1) ?? null;
-}
+/** The game whose week it is: the one that is ahead, else the last one. */
+export const gameOfWeek = (games: readonly ScheduledGame[], on: string): ScheduledGame | null =>
+  gameAhead(games, on) ?? games.at(-1) ?? null;
 
 /** The week before a game: what was decided about it, kept as it is decided. */
 export const useWeek = defineStore('week', () => {
@@ -58,7 +57,7 @@ export const useWeek = defineStore('week', () => {
   const open = (id: number | null): Promise<boolean> =>
     attempt(async () => {
       if (!(await season.load())) return void (problem.value = season.problem);
-      const which = id ?? gameOfWeek(season.schedule.games, format(new Date(), 'yyyy-MM-dd'))?.id ?? null;
+      const which = id ?? gameOfWeek(season.schedule.games, today())?.id ?? null;
       isOpen.value = true;
       if (which === null) week.value = null;
       else if (week.value?.game.id !== which) await read(which);
