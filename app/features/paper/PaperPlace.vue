@@ -119,8 +119,8 @@ async function save(): Promise<void> {
           <span class="soft">{{ s.says }}</span>
         </p>
         <p>
-          <button class="strong" type="submit" :disabled="busy || wanted.length === 0">
-            {{ busy ? 'Making it …' : 'Make the file' }}
+          <button class="strong" type="submit" :disabled="busy || !plan.isWorked || wanted.length === 0">
+            {{ busy ? 'Making it …' : plan.isWorked ? 'Make the file' : 'Working it out …' }}
           </button>
           <label class="only"
             ><input v-model="onlyChanged" type="checkbox" /> only what has changed since it was last made here</label

@@ -92,7 +92,9 @@ describe('a plan on the screen', () => {
     const plan = usePlan();
     expect(asked.map((j) => j.calls.length)).toEqual([1]);
     expect([plan.cell(0, 0).answer, plan.men]).toEqual([null, []]);
+    expect(plan.isWorked).toBe(false);
     await answer(1);
+    expect(plan.isWorked).toBe(true);
     expect(plan.cell(0, 0).answer).toMatchObject({ verdict: 'sound' });
     expect(plan.cell(0, 0).hangsOn).toBeNull();
     await answer();

@@ -74,6 +74,10 @@ export const usePlan = defineStore('plan', () => {
     return known.value.get(keys.value[i] ?? '')?.gap ?? '';
   };
   const gaps = computed(() => [...new Set(calls.value.map((c) => gapAt(c.play, c.look)))].filter(Boolean));
+  /** Every play has been worked out against every look, or cannot be. */
+  const isWorked = computed(
+    () => isReady.value && keys.value.every((k) => known.value.get(k)?.cell || known.value.get(k)?.gap),
+  );
   const shares = computed(() => sharesOf(plan.value.looks));
   const sound = computed(() => soundShares(plan.value, cells.value));
 
@@ -135,7 +139,7 @@ export const usePlan = defineStore('plan', () => {
 
   const { running, problem } = work;
   return {
-    ...{ plan, isReady, cells, gaps, shares, sound, cell, demands, standings, men, unused, running, problem },
+    ...{ plan, isReady, isWorked, cells, gaps, shares, sound, cell, demands, standings, men, unused, running, problem },
     ...{ openQuiz, addPlay, addLook, changePlay, changeLook, dropPlay, dropLook },
   };
 });
