@@ -300,6 +300,15 @@ describe('a week', () => {
     expect(first!.lines.slice(1).flatMap((l) => l.stations.map((s) => s.drill))).not.toContain('sled-strike');
   });
 
+  it('gives every line an id of its own, also beside those that are held from a plan before', () => {
+    const first = planWeek(WEEK).days;
+    const holding = first.map((d) => ({ ...d, lines: d.lines.map((l, i) => ({ ...l, held: i % 2 === 1 })) }));
+    for (const { lines } of planWeek({ ...WEEK, days: holding }).days)
+      expect(new Set(lines.map((l) => l.id)).size).toBe(lines.length);
+    const all = planWeek({ ...WEEK, days: holding }).days.flatMap((d) => d.lines.map((l) => l.id));
+    expect(new Set(all).size).toBe(all.length);
+  });
+
   it('plans no contact while nobody has entered how much there may be, and tells who is missing', () => {
     const ways = PracticeWaysSchema.parse({});
     const planned = planWeek({ ...WEEK, ways }).days;

@@ -102,6 +102,15 @@ class DayPlanner {
 
   private drill = (id: string): Drill | undefined => this.week.drills.find((d) => d.id === id);
 
+  /** An id no line of the week has that stays. */
+  private newId(): string {
+    const stay = this.week.days.flatMap((d) => d.lines.filter((l) => l.held).map((l) => l.id));
+    let id: string;
+    do id = `${this.day.day}-${++this.count}`;
+    while (stay.includes(id));
+    return id;
+  }
+
   /** Breaks there is time for: water is part of it. */
   private water = 0;
   private keepForWater(): void {
@@ -196,7 +205,7 @@ class DayPlanner {
     ];
     this.left -= minutes;
     if (this.isTheirs(drill)) this.budget.theirs -= minutes;
-    return [{ id: `${this.day.day}-${++this.count}`, minutes, stations, held: false }];
+    return [{ id: this.newId(), minutes, stations, held: false }];
   }
 
   /** What those do meanwhile for whom the others' drill is not: centres snap, the rest has a drill nobody has to watch. */
@@ -275,7 +284,8 @@ class DayPlanner {
     let breaks = 0;
     for (const line of lines) {
       if (since > 0 && since + line.minutes > restEvery && breaks < this.water) {
-        out.push({ id: `${this.day.day}-water-${++breaks}`, minutes: restFor, stations: [], held: false });
+        breaks++;
+        out.push({ id: this.newId(), minutes: restFor, stations: [], held: false });
         since = 0;
       }
       out.push(line);
