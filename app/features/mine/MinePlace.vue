@@ -7,6 +7,7 @@ import { schemeName } from '~/features/board/scheme-names';
 import { queryOf, readSnaps, reelOf } from '~/features/book/store';
 import TrendChart from '~/features/book/TrendChart.vue';
 import { useGrading, type Said } from '~/features/grading/store';
+import { useQuiz } from '~/features/quiz/store';
 import { attempting } from '~/features/session/attempt';
 import { request } from '~/features/session/request';
 import { useSession } from '~/features/session/store';
@@ -22,6 +23,8 @@ interface OwnGame {
 /** A player's own page, made for a phone: what to do, how it went from game to game, his snaps with what was seen. Nobody else's. */
 const session = useSession();
 const grading = useGrading();
+const quiz = useQuiz();
+onMounted(() => void quiz.open());
 const problem = ref('');
 const attempt = attempting(problem);
 const games = shallowRef<OwnGame[]>([]);
@@ -83,6 +86,15 @@ const bookOf = (game: number): string => `/book?${queryOf({ game: [String(game)]
     </header>
     <p v-if="problem" class="page-problem" role="alert">{{ problem }}</p>
     <div class="parts">
+      <section v-if="quiz.quiz?.game && quiz.items.length" aria-label="Quiz">
+        <h2>This week’s quiz</h2>
+        <p>
+          <b>Week {{ quiz.quiz.game.week }}, {{ quiz.quiz.game.opponent }}</b
+          >{{ ' ' }}
+          <NuxtLink to="/quiz">{{ quiz.items.length }} things to know as {{ quiz.seat }}</NuxtLink>
+          <span class="soft"> {{ quiz.today.of }} answered today</span>
+        </p>
+      </section>
       <section v-if="toGrade.length" aria-label="To grade yourself">
         <h2>Grade yourself first</h2>
         <p v-for="g in toGrade" :key="g.id">
