@@ -32,6 +32,8 @@ const sayLast = computed(() => {
   const { number, call, lost } = last.value;
   return `${number}: ${schemeName(call.scheme)} ${call.side}, ${call.frontName}, ${lost.length ? `${lost.join(', ')} lost` : 'nobody lost'}`;
 });
+/** Once somebody lost the last snap, anybody else who had a man may have as well; until it is in the log. */
+const alsoSeats = computed(() => (last.value?.lost.length && night.unsent ? night.lastSeats : []));
 const percent = (share: number | null): string =>
   share === null ? 'not expected' : `${Math.round(100 * share)} % expected`;
 const sayPlay = (scheme: string, side: string): string => `${schemeName(scheme)} ${side}`;
@@ -91,6 +93,19 @@ function print(): void {
           {{ sayLast }}
           <button v-if="night.unsent" class="plain link" type="button" @click="night.undo()">take it back</button>
         </p>
+        <div v-if="alsoSeats.length" class="also" role="group" aria-label="Who else lost">
+          <span class="soft">who else lost:</span>
+          <button
+            v-for="s in alsoSeats"
+            :key="s"
+            class="plain"
+            type="button"
+            :aria-pressed="last!.lost.includes(s)"
+            @click="night.alsoLost(s)"
+          >
+            {{ s }}
+          </button>
+        </div>
         <p class="more">
           <span>Series {{ night.series }}</span>
           <button class="plain link" type="button" @click="night.nextSeries()">next series</button>
@@ -177,6 +192,22 @@ h2 {
   padding-top: 12px;
   font-size: 15px;
   font-weight: 600;
+}
+.also {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 8px;
+  align-items: center;
+  padding-top: 6px;
+}
+.also button {
+  min-width: 44px;
+  min-height: 44px;
+  text-align: center;
+}
+.also [aria-pressed='true'] {
+  color: var(--violet);
+  font-weight: 700;
 }
 .more {
   display: flex;

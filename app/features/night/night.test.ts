@@ -98,6 +98,7 @@ describe('a snap on the sideline', () => {
   it('can be taken back, and another man added to it, as long as it has not been sent', async () => {
     const night = useNight();
     await three(['C']);
+    expect(night.lastSeats).toEqual(['LT', 'LG', 'C', 'RG', 'RT', 'H']);
     await night.alsoLost('RG');
     expect((await tappedOf(6))[0]!.snap.lost).toEqual(['C', 'RG']);
     await night.alsoLost('C');

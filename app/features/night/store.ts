@@ -51,10 +51,14 @@ export const useNight = defineStore('night', () => {
     return { scheme, side, tags, formation, formationName, front: l.front, frontName: l.frontName, overrides: {} };
   };
   /** Who can have lost: whoever had somebody. */
-  const seats = computed(() => {
-    if (!play.value || !look.value) return [];
-    const worked = workCall(callOf(play.value, look.value), ways.value);
+  const seatsIn = (call: Call): string[] => {
+    const worked = workCall(call, ways.value);
     return worked.ok ? worked.value.resolution.assignments.filter((a) => a.target !== null).map((a) => a.blocker) : [];
+  };
+  const seats = computed(() => (play.value && look.value ? seatsIn(callOf(play.value, look.value)) : []));
+  const lastSeats = computed(() => {
+    const last = snaps.value.at(-1);
+    return last ? seatsIn(last.call) : [];
   });
 
   /** The third tap: who lost, or nobody. The snap lies on the device before anything else is done with it. */
@@ -119,7 +123,7 @@ export const useNight = defineStore('night', () => {
   );
 
   return {
-    ...{ problem, tapped, snaps, unsent, series, play, look, seats, summary, asks, now, changed },
+    ...{ problem, tapped, snaps, unsent, series, play, look, seats, lastSeats, summary, asks, now, changed },
     ...{ tap, alsoLost, undo, nextSeries, putIntoLog },
   };
 });

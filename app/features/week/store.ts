@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { gameAhead } from '#core/model/schedule';
-import { WEEK_PART_IDS, WeekSchema, type Week, type WeekBody, type WeekPart } from '#core/model/week';
+import { StaleWeekSchema, WEEK_PART_IDS, WeekSchema, type Week, type WeekBody, type WeekPart } from '#core/model/week';
 import { attempting } from '~/features/session/attempt';
 import { inTurn } from '~/features/session/in-turn';
 import { request, RequestProblem } from '~/features/session/request';
@@ -84,7 +84,7 @@ export const useWeek = defineStore('week', () => {
         } catch (failure) {
           unwritten.value = part;
           if (failure instanceof RequestProblem && failure.status === 409)
-            stale.value = { part, ...(failure.data as { revision: number; by: string }) };
+            stale.value = { part, ...StaleWeekSchema.parse(failure.data) };
           throw failure;
         }
       }),
@@ -105,5 +105,5 @@ export const useWeek = defineStore('week', () => {
     return write(between.part);
   }
 
-  return { week, game, isOpen, bodies, problem, stale, unwritten, open, reopen, change, again, settle };
+  return { week, game, isOpen, bodies, problem, stale, unwritten, open, change, again, settle };
 });
