@@ -38,7 +38,7 @@ const inOrder = (stages, place) =>
     to: { path: place(`(${stages.slice(i + 1).join('|')})`) },
   }));
 
-const TESTS = '(\\.(test|fuzz)\\.ts$|^core/testing/)';
+const TESTS = '(\\.(test|laws)\\.ts$|^core/testing/)';
 const CORE = { path: '^core/', pathNot: TESTS };
 
 /** @type {import('dependency-cruiser').IConfiguration} */

@@ -1,4 +1,5 @@
 import vue from '@vitejs/plugin-vue';
+import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
 
@@ -7,6 +8,7 @@ const alias = { '#core': at('./core'), '#demo': at('./demo'), '#eyes': at('./eye
 
 export default defineConfig({
   test: {
+    maxWorkers: availableParallelism(),
     projects: [
       {
         plugins: [vue()],
@@ -28,7 +30,13 @@ export default defineConfig({
       },
       {
         resolve: { alias },
-        test: { name: 'fuzz', setupFiles: ['core/testing/seed.ts'], include: ['core/**/*.fuzz.ts'] },
+        // What holds over thousands of random fronts: slower than the unit tests, and run apart from them.
+        test: {
+          name: 'laws',
+          testTimeout: 60_000,
+          setupFiles: ['core/testing/seed.ts'],
+          include: ['core/**/*.laws.ts'],
+        },
       },
       {
         resolve: { alias },
