@@ -46,7 +46,7 @@ describe('tags of every gap play and trap', () => {
 });
 
 describe('tags of every zone school', () => {
-  const zones = ofFamily('inside zone');
+  const zones = ofFamily('inside zone', 'outside zone');
 
   it.each(zones)('%s: an H, a slot or a wing comes across for the end; with nobody there it is said', (id) => {
     for (const who of ['H right', 'H slot right', 'H wing right', 'H left'])
@@ -57,10 +57,40 @@ describe('tags of every zone school', () => {
   });
 
   it.each(zones)('%s: the conflict man is whom the coach marks, else the overhang', (id) => {
+    // Inside zone reads its end already; outside zone reads nobody else.
+    const asked = id === 'outside-zone' ? 'read' : 'left';
     const front = (s: string, j: string) => `${OVER}; S (14, 10)${s}; J (-14, 10)${j}`;
-    expect(status(run(id, 'LT LG C RG RT; B left', front('', ''), 'conflict'), 'S')).toBe('left');
+    expect(status(run(id, 'LT LG C RG RT; B left', front('', ''), 'conflict'), 'S')).toBe(asked);
     const marked = run(id, 'LT LG C RG RT; B left', front('', ' conflict'), 'conflict');
-    expect([status(marked, 'S'), status(marked, 'J')]).toEqual(['free', 'left']);
+    expect([status(marked, 'S'), status(marked, 'J')]).toEqual(['free', asked]);
+  });
+});
+
+describe('one over, in every zone school', () => {
+  const zones = ofFamily('inside zone', 'outside zone');
+  const over = OVER.replace('LE 5 left; ', 'LE 5 left; S (10, 2) lb; ');
+  const taken = (r: Resolution, id: string): string[] =>
+    r.assignments.filter((a) => a.target === id || a.next === id).map((a) => a.blocker);
+
+  it.each(zones)('%s: the tackle takes who walked down on the line, everybody moves one toward the edge', (id) => {
+    const r = run(id, 'LT LG C RG RT; B left', over, 'one-over');
+    expect(['RT', 'RG', 'C'].map((man) => r.assignments.find((a) => a.blocker === man)!.target)).toEqual([
+      'S',
+      'RE',
+      'T',
+    ]);
+    expect(r.defenders.filter((d) => d.status === 'free').map((d) => d.id)).toEqual(['W']);
+  });
+
+  it.each(zones)('%s: who walked down without coming to the line is climbed to', (id) => {
+    const front = `${ODD}; S (13, 10)`;
+    expect(taken(run(id, 'LT LG C RG RT; B left', front, 'one-over'), 'S')).not.toEqual([]);
+    expect(taken(run(id, 'LT LG C RG RT; B left', `${OVER}; S (13, 10)`, 'one-over'), 'S')).not.toEqual([]);
+  });
+
+  it.each(zones)('%s: with nobody walked down it changes nobody’s man', (id) => {
+    const [without, tagged] = [[], ['one-over']].map((tags) => run(id, 'LT LG C RG RT; B left', OVER, ...tags));
+    expect(tagged!.assignments.map((a) => a.target)).toEqual(without!.assignments.map((a) => a.target));
   });
 });
 
