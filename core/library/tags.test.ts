@@ -4,6 +4,7 @@ import { readFront } from '../language/lineups/read-front';
 import { shippedScheme } from '../calls/resolve-call';
 import type { Resolution } from '../model/resolution';
 import { need } from '../testing/need';
+import { resolve } from '../movement/play';
 import { resolveStill } from '../resolve/resolve';
 import { frontFrom, libraryIds, libraryText } from './library';
 
@@ -91,6 +92,31 @@ describe('one over, in every zone school', () => {
   it.each(zones)('%s: with nobody walked down it changes nobody’s man', (id) => {
     const [without, tagged] = [[], ['one-over']].map((tags) => run(id, 'LT LG C RG RT; B left', OVER, ...tags));
     expect(tagged!.assignments.map((a) => a.target)).toEqual(without!.assignments.map((a) => a.target));
+  });
+});
+
+describe('schools of the backside tackle, as tags of the zone schools', () => {
+  const zones = ofFamily('inside zone').filter((id) => need(shippedScheme(id)).tags.some((t) => t.name === 'step-end'));
+  const men = 'LT LG C RG RT; B left';
+  const moved = (id: string, ...tags: string[]): Resolution => {
+    const formation = need(readFormation(men));
+    const front = need(readFront(`${OVER}; LE slant right`, formation));
+    return resolve(need(shippedScheme(id)), formation, front, { side: 'right', tags });
+  };
+
+  it('all but the count have them', () => expect(zones).toHaveLength(7));
+
+  it.each(zones)('%s: steps at the end and goes on; comes he inside, he stays with him', (id) => {
+    const still = run(id, men, OVER, 'step-end');
+    expect([has(still, 'LT'), still.assignments[0]!.next, status(still, 'LE')]).toEqual(['chip LE', 'W', 'read']);
+    expect(has(moved(id, 'step-end'), 'LT')).toBe('base LE');
+  });
+
+  it.each(['inside-zone-z1', 'inside-zone-z2m', 'inside-zone-z3'])('%s: scoops with the guard first', (id) => {
+    const front = OVER.replace('N 1 left', 'N 2i left');
+    expect(has(run(id, men, front), 'LT')).toBe('climb W');
+    const scooped = run(id, men, front, 'scoop').assignments[0]!;
+    expect([scooped.block, scooped.target, scooped.next]).toEqual(['help', 'N', 'W']);
   });
 });
 
