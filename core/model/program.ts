@@ -3,6 +3,7 @@ import { CALL_MEANINGS, SHIPPED_CALL_WORDS, type CallMeaning } from './call-word
 import { OwnFaultSchema } from './faults';
 import { NamingSchema } from './naming';
 import { PracticeWaysSchema } from './practice';
+import { RatingsSchema } from './ratings';
 import { SettingsSchema } from './settings';
 
 const wordFor = (meaning: CallMeaning) => z.string().trim().min(1).max(30).default(SHIPPED_CALL_WORDS[meaning]);
@@ -25,6 +26,8 @@ export const ProgramBodySchema = z.object({
   begun: z.array(z.string().max(20)).max(20).optional(),
   /** Limits, gear and habits of practice, as the program's staff and its governing body set them. */
   practice: PracticeWaysSchema.optional(),
+  /** How good our men are at protecting and theirs at rushing, as the coach sees it. */
+  ratings: RatingsSchema.optional(),
   /** Faults the program tags beside those that ship. */
   faults: z.array(OwnFaultSchema).max(60).optional(),
 });

@@ -4,17 +4,8 @@ import { readFront } from '../language/lineups/read-front';
 import { shippedScheme } from '../calls/resolve-call';
 import { need } from '../testing/need';
 import { prepareCall } from '../resolve/prepare/prepare-call';
-import {
-  bestRusher,
-  matchupsOf,
-  NO_RATINGS,
-  RatingsSchema,
-  sayMatch,
-  sayTwoOn,
-  twoOn,
-  type ProvedCall,
-  type Ratings,
-} from './matchups';
+import { NO_RATINGS, RatingsSchema, type Ratings } from '../model/ratings';
+import { bestRusher, matchupsOf, sayMatch, sayTwoOn, twoOn, type ProvedCall } from './matchups';
 import { provePressures } from './prove';
 
 const men = need(readFormation('LT LG C RG RT B; QB pistol'));

@@ -2,7 +2,6 @@
 import { computed, ref, watch } from 'vue';
 import type { ProtectJob, Proved } from '#core/calls/protect-job';
 import { bestRusher, sayTwoOn, twoOn } from '#core/protect/matchups';
-import { useSession } from '~/features/session/store';
 import { useRatings } from './ratings';
 import { upperFirst } from '~/features/board/words';
 import { usePlaybook } from '~/features/playbook/store';
@@ -16,7 +15,7 @@ const by = ref<'protections' | 'fronts'>('protections');
 /** Their best rusher, whom a coach wants two men on. */
 const best = ref('');
 const rushers = computed(() => p.front?.defenders.filter((d) => d.y <= 4.5).map((d) => d.id) ?? []);
-const { ratings } = useRatings(useSession().member?.programId ?? 0);
+const { ratings } = useRatings();
 /** Whom the coach rates highest is marked, until he marks another. */
 watch(
   [rushers, () => bestRusher(rushers.value, ratings())],

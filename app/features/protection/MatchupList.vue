@@ -1,16 +1,20 @@
 <script setup lang="ts">
-import { computed } from 'vue';
-import { matchupsOf, NEEDS_HELP, RATINGS, sayMatch, type Rating, type Ratings } from '#core/protect/matchups';
+import { computed, ref } from 'vue';
 import type { PressureProof } from '#core/model/pressure';
+import { RATINGS, type Rating, type Ratings } from '#core/model/ratings';
+import { matchupsOf, NEEDS_HELP, sayMatch } from '#core/protect/matchups';
+import { attempting } from '~/features/session/attempt';
 import { useSession } from '~/features/session/store';
 import { useRatings } from './ratings';
 
 const props = defineProps<{ proof: PressureProof }>();
 const session = useSession();
-const { ratings, rate } = useRatings(session.member?.programId ?? 0);
+const { ratings, rate } = useRatings();
+const problem = ref('');
+const attempt = attempting(problem);
 const shown = computed(() => matchupsOf(props.proof, ratings()));
-const set = (team: keyof Ratings, id: string, value: string): void =>
-  rate(team, id, value === '' ? null : (Number(value) as Rating));
+const set = (team: keyof Ratings, id: string, value: string): Promise<boolean> =>
+  attempt(() => rate(team, id, value === '' ? null : (Number(value) as Rating)));
 </script>
 
 <template>
@@ -28,6 +32,7 @@ const set = (team: keyof Ratings, id: string, value: string): void =>
           <label
             ><b>{{ m.blocker }}</b>
             <select
+              :disabled="!session.coach"
               :value="m.ours ?? ''"
               :aria-label="`How good ${m.blocker} is`"
               @change="set('ours', m.blocker, ($event.target as HTMLSelectElement).value)"
@@ -41,6 +46,7 @@ const set = (team: keyof Ratings, id: string, value: string): void =>
           <label
             ><b>{{ m.on }}</b>
             <select
+              :disabled="!session.coach"
               :value="m.theirs ?? ''"
               :aria-label="`How good ${m.on} is`"
               @change="set('theirs', m.on, ($event.target as HTMLSelectElement).value)"
@@ -54,6 +60,7 @@ const set = (team: keyof Ratings, id: string, value: string): void =>
       </tr>
     </tbody>
   </table>
+  <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
 </template>
 
 <style scoped>

@@ -1,20 +1,15 @@
-import { StorageSerializers, useLocalStorage } from '@vueuse/core';
-import type { Ref } from 'vue';
-import { NO_RATINGS, RatingsSchema, type Rating, type Ratings } from '#core/protect/matchups';
+import { NO_RATINGS, type Rating, type Ratings } from '#core/model/ratings';
+import { usePlaybook } from '~/features/playbook/store';
 
-/** Ratings typed by hand, kept on this machine for one program; what is kept and cannot be read counts as nothing. */
-export function useRatings(programId: number) {
-  const kept: Ref<unknown> = useLocalStorage<unknown>(`violet-chalk-ratings-${programId}`, NO_RATINGS, {
-    serializer: StorageSerializers.object,
-  });
-  const ratings = (): Ratings => {
-    const read = RatingsSchema.safeParse(kept.value);
-    return read.success ? read.data : NO_RATINGS;
-  };
-  /** Rates one man; `null` takes his rating away. */
-  function rate(team: keyof Ratings, id: string, rating: Rating | null): void {
+/** Ratings typed by hand, kept with the program; the staff sees the same ones on every machine. */
+export function useRatings() {
+  const playbook = usePlaybook();
+  const ratings = (): Ratings => playbook.program.ratings ?? NO_RATINGS;
+  /** Rates one man; `null` takes his rating away. Rejects with the server's sentence when it is not kept. */
+  async function rate(team: keyof Ratings, id: string, rating: Rating | null): Promise<void> {
     const { [id]: _old, ...rest } = ratings()[team];
-    kept.value = { ...ratings(), [team]: rating === null ? rest : { ...rest, [id]: rating } };
+    const changed = { ...ratings(), [team]: rating === null ? rest : { ...rest, [id]: rating } };
+    await playbook.changeProgram({ ratings: changed });
   }
   return { ratings, rate };
 }
