@@ -25,6 +25,10 @@ export default withNuxt(
       '@typescript-eslint/no-dynamic-delete': 'off',
     },
   },
-  { files: ['core/**/*.ts'], ignores: ['**/*.test.ts', '**/*.laws.ts'], rules: { 'no-restricted-syntax': ['error', ...notInCore] } },
+  {
+    files: ['core/**/*.ts'],
+    ignores: ['**/*.test.ts', '**/*.laws.ts'],
+    rules: { 'no-restricted-syntax': ['error', ...notInCore] },
+  },
   prettier,
 );
