@@ -89,7 +89,14 @@ export default defineNuxtConfig({
     },
   },
   // Files of the page go out packed.
-  nitro: { esbuild: { options: { target: 'node20' } }, compressPublicAssets: { gzip: true, brotli: false } },
+  nitro: {
+    esbuild: { options: { target: 'node20' } },
+    compressPublicAssets: { gzip: true, brotli: false },
+  },
+  hooks: {
+    // Said here and not in the options: the log-in's module would begin a session for every stranger's request as soon as it saw it.
+    'nitro:config': (config) => void (config.experimental = { ...config.experimental, websocket: true }),
+  },
   typescript: { strict: true },
   vite: {
     worker: {

@@ -9,6 +9,7 @@ const HEADERS = {
   'content-security-policy': "default-src 'self'; script-src 'self' 'nonce-abc'; style-src 'self'",
   'x-frame-options': 'SAMEORIGIN',
   date: 'today',
+  'set-cookie': 'violet-chalk=of-somebody',
   'content-length': '12',
 };
 const hash = (text: string): string => `'sha256-${createHash('sha256').update(text).digest('base64')}'`;
@@ -38,6 +39,7 @@ describe('the page every place begins with', () => {
     expect(shell.headers).toMatchObject({ 'x-frame-options': 'SAMEORIGIN', 'cache-control': 'no-cache' });
     expect(Object.keys(shell.headers)).not.toContain('date');
     expect(Object.keys(shell.headers)).not.toContain('content-length');
+    expect(Object.keys(shell.headers)).not.toContain('set-cookie');
   });
 
   it.each([

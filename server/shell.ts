@@ -20,6 +20,8 @@ const OF_ONE_ANSWER = [
   'transfer-encoding',
   'etag',
   'cache-control',
+  // Nobody is given what somebody else was to keep.
+  'set-cookie',
 ];
 
 const sha256 = (text: string): string => createHash('sha256').update(text).digest('base64');

@@ -98,8 +98,16 @@ export const COPIED: readonly CopiedTable[] = [
   { name: 'audit', refs: { user_id: 'users' }, bodies: { what: AuditEntrySchema.shape.what, about: AnyText } },
 ];
 
-/** Tables of a program that no copy holds: what is made anew from others, and what opens doors. */
-export const NOT_COPIED: readonly string[] = ['book_marks', 'book_snaps', 'memberships', 'sessions', 'tickets'];
+/** Tables of a program that no copy holds: what is made anew from others, what opens doors, and what lasts no longer than a meeting. */
+export const NOT_COPIED: readonly string[] = [
+  'book_marks',
+  'book_snaps',
+  'huddle_men',
+  'huddles',
+  'memberships',
+  'sessions',
+  'tickets',
+];
 
 export const FORMAT = 'violet-chalk-program';
 /** What a copy says of itself. */

@@ -39,8 +39,19 @@ import {
   USER,
   UserRow,
 } from './people-models';
-import { QUIZ_ANSWER, QuizAnswerRow, REP_MARK, RepMarkRow, WEEK_PART, WeekPartRow } from './week-models';
-export { BookMarkRow, BookSnapRow, QuizAnswerRow, RepMarkRow, WeekPartRow };
+import {
+  HUDDLE,
+  HUDDLE_MAN,
+  HuddleManRow,
+  HuddleRow,
+  QUIZ_ANSWER,
+  QuizAnswerRow,
+  REP_MARK,
+  RepMarkRow,
+  WEEK_PART,
+  WeekPartRow,
+} from './week-models';
+export { BookMarkRow, BookSnapRow, HuddleManRow, HuddleRow, QuizAnswerRow, RepMarkRow, WeekPartRow };
 export { ClipRow, FilmRow, CalibrationRow, MeasuringRow, CutRow, FilmNoteRow };
 export { AttendanceRow, AuditRow, MembershipRow, PlayerRow, SessionRow, TicketRow, UserRow };
 
@@ -195,6 +206,8 @@ export function defineModels(sequelize: Sequelize): void {
   define(WeekPartRow, 'week_parts', WEEK_PART);
   define(QuizAnswerRow, 'quiz_answers', QUIZ_ANSWER);
   define(RepMarkRow, 'rep_marks', REP_MARK);
+  define(HuddleRow, 'huddles', HUDDLE);
+  define(HuddleManRow, 'huddle_men', HUDDLE_MAN);
   define(ProgramRow, 'programs', {
     ...{ id, name: text, body },
     demo: { type: DataTypes.BOOLEAN, defaultValue: false },

@@ -45,6 +45,30 @@ export class QuizAnswerRow extends Model<InferAttributes<QuizAnswerRow>, InferCr
   declare receivedAt: CreationOptional<Date>;
 }
 
+/** The whole line together on one question; at most one a program. */
+export class HuddleRow extends Model<InferAttributes<HuddleRow>, InferCreationAttributes<HuddleRow>> {
+  declare id: CreationOptional<number>;
+  declare programId: number;
+  declare gameId: number;
+  declare number: number;
+  declare stage: string;
+  declare question: unknown;
+  declare userId: number | null;
+  declare openedAt: CreationOptional<Date>;
+}
+
+/** Somebody who is in it, and what he said to the question of that number. */
+export class HuddleManRow extends Model<InferAttributes<HuddleManRow>, InferCreationAttributes<HuddleManRow>> {
+  declare id: CreationOptional<number>;
+  declare huddleId: number;
+  declare programId: number;
+  declare userId: number;
+  declare seat: string;
+  declare number: CreationOptional<number>;
+  declare said: unknown;
+  declare saidAt: Date | null;
+}
+
 const int = DataTypes.INTEGER;
 export const WEEK_PART = {
   id: { type: int, autoIncrement: true, primaryKey: true },
@@ -70,3 +94,20 @@ export const QUIZ_ANSWER = {
   answeredAt: DataTypes.DATE,
   receivedAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
 } as ModelAttributes<QuizAnswerRow>;
+export const HUDDLE = {
+  id: { type: int, autoIncrement: true, primaryKey: true },
+  ...{ programId: int, gameId: int, number: int, stage: DataTypes.TEXT, question: DataTypes.JSONB, userId: int },
+  openedAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
+} as ModelAttributes<HuddleRow>;
+export const HUDDLE_MAN = {
+  id: { type: int, autoIncrement: true, primaryKey: true },
+  ...{
+    huddleId: int,
+    programId: int,
+    userId: int,
+    seat: DataTypes.TEXT,
+    said: DataTypes.JSONB,
+    saidAt: DataTypes.DATE,
+  },
+  number: { type: int, defaultValue: 0 },
+} as ModelAttributes<HuddleManRow>;

@@ -89,6 +89,12 @@ export const ROUTES: Readonly<Record<string, Route>> = {
   'GET /api/schedule': { who: READERS },
   'GET /api/quiz': { who: GRADED },
   'POST /api/quiz/answers': { who: ['player'], body: () => ({}) },
+  'GET /api/huddle': { who: GRADED },
+  'POST /api/huddle': { who: STAFF, body: () => ({}) },
+  'PUT /api/huddle': { who: STAFF, body: () => ({}) },
+  'DELETE /api/huddle': { who: STAFF },
+  'PUT /api/huddle/place': { who: GRADED, body: () => ({}) },
+  'PUT /api/huddle/said': { who: GRADED, body: () => ({}) },
   'GET /api/weeks/[id]/quiz': { who: STAFF, id: 'game' },
   'GET /api/weeks': { who: STAFF },
   'GET /api/weeks/close': { who: STAFF },
@@ -163,7 +169,7 @@ export const ROUTES: Readonly<Record<string, Route>> = {
 };
 
 /** What answers to any method, and is tested by itself: every other address, and the protocol of uploads. */
-const OWN_TESTS = ['[...].ts', 'upload/index.ts', 'upload/[...].ts'];
+const OWN_TESTS = ['huddle/live.ts', '[...].ts', 'upload/index.ts', 'upload/[...].ts'];
 
 const API = new URL('../../server/api/', import.meta.url);
 

@@ -37,6 +37,8 @@ describe('migrations', () => {
       'games',
       'grade_changes',
       'grades',
+      'huddle_men',
+      'huddles',
       'measurings',
       'memberships',
       'players',

@@ -12,11 +12,21 @@ const props = defineProps<{
   /** Shown once it has been said: the right ones. */
   right: readonly string[];
   ownEyes: boolean;
+  /** Nobody has them. */
+  free?: readonly string[];
+  /** Who says that he has whom, and how that stands: drawn from man to man. */
+  links?: readonly {
+    readonly seat: string;
+    readonly whom: string;
+    readonly tone: 'said' | 'two' | 'right' | 'wrong';
+  }[];
 }>();
 const emit = defineEmits<{ tap: [id: string] }>();
 
 const W = 380;
 const H = 300;
+/** Room above the deepest of them, seen from above. */
+const OVER = 32;
 const me = computed(() => props.worked.formation.men.find((m) => m.id === props.seat)!);
 
 interface Place {
@@ -60,6 +70,14 @@ const ours = computed(() =>
     .filter((m) => m.kind !== 'quarterback' && (!props.ownEyes || (m.y > -3 && m.id !== props.seat)))
     .map((m) => ({ ...m, at: place(m) })),
 );
+/** From above nothing is left empty over their heads. */
+const top = computed(() => (props.ownEyes ? 0 : Math.max(0, Math.min(...theirs.value.map((d) => d.at.y)) - OVER)));
+const joined = computed(() =>
+  (props.links ?? []).flatMap((l) => {
+    const [man, his] = [ours.value.find((m) => m.id === l.seat), theirs.value.find((d) => d.id === l.whom)];
+    return man && his ? [{ ...l, from: man.at, to: his.at }] : [];
+  }),
+);
 /** Where they go after the snap. */
 const ways = computed(() =>
   (props.worked.resolution.movement?.moved ?? []).map((m) => ({
@@ -81,9 +99,19 @@ const key = (event: KeyboardEvent, id: string): void => {
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${W} ${H}`" role="group" aria-label="The picture">
+  <svg :viewBox="`0 ${top} ${W} ${H - top}`" role="group" aria-label="The picture">
     <line class="ball" x1="0" :x2="W" :y1="ownEyes ? 150 : 222" :y2="ownEyes ? 150 : 222" />
     <path v-for="w in ways" :key="w.id" class="way" :d="w.d" />
+    <line
+      v-for="l in joined"
+      :key="`${l.seat} ${l.whom}`"
+      class="link"
+      :class="l.tone"
+      :x1="l.from.x"
+      :y1="l.from.y"
+      :x2="l.to.x"
+      :y2="l.to.y"
+    />
     <g
       v-for="m in ours"
       :key="m.id"
@@ -108,7 +136,12 @@ const key = (event: KeyboardEvent, id: string): void => {
       v-for="d in theirs"
       :key="d.id"
       class="theirs"
-      :class="{ chosen: chosen.includes(d.id), right: right.includes(d.id), tap: asks === 'theirs' }"
+      :class="{
+        chosen: chosen.includes(d.id),
+        right: right.includes(d.id),
+        free: free?.includes(d.id),
+        tap: asks === 'theirs',
+      }"
       :transform="`translate(${d.at.x} ${d.at.y}) scale(${d.at.size})`"
       :role="asks === 'theirs' ? 'button' : undefined"
       :tabindex="asks === 'theirs' ? 0 : undefined"
@@ -139,6 +172,18 @@ svg {
   stroke: var(--defence);
   stroke-width: 1.6;
   stroke-dasharray: 4 3;
+}
+.link {
+  stroke: var(--violet);
+  stroke-width: 3;
+}
+.link.right {
+  stroke: var(--sound);
+}
+.link.two,
+.link.wrong {
+  stroke: var(--broken);
+  stroke-dasharray: 7 4;
 }
 text {
   text-anchor: middle;
@@ -181,6 +226,11 @@ text {
 .ours.chosen rect {
   stroke: var(--violet);
   stroke-width: 4;
+}
+.free path {
+  stroke: var(--broken);
+  stroke-width: 4.5;
+  stroke-dasharray: 6 3;
 }
 .right path {
   stroke: var(--sound);

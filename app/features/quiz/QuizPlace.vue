@@ -78,6 +78,7 @@ function next(): void {
     <header>
       <h1>Quiz</h1>
       <p v-if="quiz.quiz?.game" class="soft">Week {{ quiz.quiz.game.week }}, {{ quiz.quiz.game.opponent }}</p>
+      <NuxtLink to="/huddle">Whole line</NuxtLink>
       <p class="soft count" role="status">{{ quiz.today.right }} of {{ quiz.today.of }} today</p>
     </header>
     <p v-if="quiz.problem" class="problem" role="alert">

@@ -139,11 +139,13 @@ export const useQuiz = defineStore('quiz', () => {
       seconds: Math.min(LONGEST, (Date.now() - since) / 1000),
       at: new Date().toISOString(),
     };
-    if (!isPlayer.value) {
-      given.value = [...given.value, answer];
-      return;
-    }
-    const one = { user: session.member!.userId, gameId: quiz.value!.game!.id, answer };
+    if (isPlayer.value) await take(quiz.value!.game!.id, answer);
+    else given.value = [...given.value, answer];
+  }
+
+  /** Keeps an answer of a player's and sends it as soon as there is a connection. */
+  async function take(gameId: number, answer: QuizAnswer): Promise<void> {
+    const one = { user: session.member!.userId, gameId, answer };
     waiting.value = [...waiting.value, one];
     await keepWaiting(one);
     void attempt(send);
@@ -193,6 +195,6 @@ export const useQuiz = defineStore('quiz', () => {
       board,
       today,
     },
-    ...{ open, chooseSeat, next, say, sayAgain, sendAgain },
+    ...{ open, chooseSeat, next, say, sayAgain, take, sendAgain },
   };
 });

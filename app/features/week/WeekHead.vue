@@ -15,6 +15,7 @@ const ROOMS = [
   { to: '/week/practice', name: 'Practice' },
   { to: '/week/scripts', name: 'Scripts' },
   { to: '/week/quiz', name: 'Quiz' },
+  { to: '/week/huddle', name: 'Whole line' },
   { to: '/week/paper', name: 'Paper' },
   { to: '/week/game', name: 'Game night' },
   { to: '/week/close', name: 'Close' },

@@ -8,6 +8,7 @@ import * as log from './0007-log';
 import * as grading from './0008-grading';
 import * as people from './0009-people';
 import * as week from './0010-week';
+import * as huddle from './0011-huddle';
 
 /** In the order they run. Append only: a migration that has been on main is never changed. */
 export const MIGRATIONS = [
@@ -21,4 +22,5 @@ export const MIGRATIONS = [
   grading,
   people,
   week,
+  huddle,
 ] as const;

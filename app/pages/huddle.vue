@@ -1,0 +1,5 @@
+<script setup lang="ts">
+import HuddlePlace from '~/features/huddle/HuddlePlace.vue';
+</script>
+
+<template><HuddlePlace /></template>
