@@ -55,15 +55,21 @@ const move = (): Promise<boolean> => huddle.ask(huddle.moved!);
 const isShown = computed(() => huddle.huddle?.stage === 'shown');
 /** Silence on the screen too, until it is shown. */
 const isHidden = computed(() => huddle.huddle?.silent === true && !isShown.value);
+/** What is right, once it is shown: from every man to his. */
+const rightLinks = computed(() =>
+  (huddle.worked?.resolution.assignments ?? [])
+    .filter((a) => a.target !== null)
+    .map((a) => ({ seat: a.blocker, whom: a.target!, tone: 'right' as const })),
+);
 const links = computed(() => {
   const { stand, huddle: h } = huddle;
   if (!h || !stand || isHidden.value) return [];
+  if (isShown.value) {
+    const wrong = h.said.filter((s) => !rightLinks.value.some((r) => r.seat === s.seat && r.whom === s.whom));
+    return [...wrong.map(({ seat, whom }) => ({ seat, whom, tone: 'wrong' as const })), ...rightLinks.value];
+  }
   const two = new Set(stand.twoOn.flatMap((t) => t.men));
-  return h.said.map(({ seat, whom }) => {
-    if (isShown.value)
-      return { seat, whom, tone: stand.right.includes(seat) ? ('right' as const) : ('wrong' as const) };
-    return { seat, whom, tone: two.has(seat) ? ('two' as const) : ('said' as const) };
-  });
+  return h.said.map(({ seat, whom }) => ({ seat, whom, tone: two.has(seat) ? ('two' as const) : ('said' as const) }));
 });
 const free = computed(() => (isHidden.value ? [] : (huddle.stand?.free ?? [])));
 const places = computed(() => {
@@ -125,7 +131,7 @@ const says = computed(() => {
       <aside>
         <div class="hands">
           <button v-if="!isShown" type="button" class="strong" @click="huddle.show()">Show what is right</button>
-          <button v-if="isShown && huddle.moved" type="button" @click="move">They move</button>
+          <button v-if="isShown && huddle.moved" type="button" class="strong" @click="move">They move</button>
           <button v-if="isShown" type="button" class="strong" @click="next">Next</button>
         </div>
         <h2>Places</h2>
