@@ -1,6 +1,7 @@
 import { wordDiagnostic } from '../diagnostics/wording';
 import { Playbook, type OwnText } from '../calls/playbook';
 import { workCall, type WorkedCall } from '../calls/resolve-call';
+import type { Mending } from '../compare/mend';
 import type { CallWords } from '../model/call-words';
 import type { Verdict } from '../model/resolution';
 import type { Settings } from '../model/settings';
@@ -8,6 +9,7 @@ import type { Call } from '../model/snap';
 import type { WeekPlan } from '../model/week-plan';
 import { verdictSentence } from '../reports/verdict-sentence';
 import { lossesOf, type Loss } from './losses';
+import { mendOf } from './mends';
 
 /** Calls as plain data, so that they can cross to a worker. */
 export interface PlanJob {
@@ -50,9 +52,15 @@ export interface CallLosses {
   readonly call: number;
   readonly losses: readonly Loss[];
 }
-export type PlanAnswer = CallCell | CallGap | CallLosses;
+/** The smallest change that would help where it is not sound; `null` where nothing common does. */
+export interface CallMend {
+  readonly kind: 'mend';
+  readonly call: number;
+  readonly mend: Mending | null;
+}
+export type PlanAnswer = CallCell | CallGap | CallLosses | CallMend;
 
-/** Works calls out, one at a time: first who does what in each, then, which takes longer, what each lost block costs. */
+/** Works calls out, one at a time: first who does what in each, then, which takes longer, what each lost block costs and what mends who is not sound. */
 export function* workPlan({ own, settings, words, calls }: PlanJob): Generator<PlanAnswer> {
   const ways = { playbook: new Playbook(own, settings), settings, words };
   const worked: { call: number; value: WorkedCall }[] = [];
@@ -74,6 +82,8 @@ export function* workPlan({ own, settings, words, calls }: PlanJob): Generator<P
   }
   for (const { call, value } of worked)
     yield { kind: 'losses', call, losses: lossesOf(value.formation, value.front, value.resolution, settings) };
+  for (const { call, value } of worked)
+    if (value.resolution.verdict !== 'sound') yield { kind: 'mend', call, mend: mendOf(calls[call]!, value, ways) };
 }
 
 /** One play of the week against one look, by their places in the plan; losses are empty until they are worked out. */

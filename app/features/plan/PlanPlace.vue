@@ -8,6 +8,7 @@ import AddPlay from './AddPlay.vue';
 import InstallOrder from './InstallOrder.vue';
 import PlanMen from './PlanMen.vue';
 import PlayLookTable from './PlayLookTable.vue';
+import WeakPairs from './WeakPairs.vue';
 import { usePlan } from './store';
 
 /** What we call against what they show, and what that asks of every man. */
@@ -37,6 +38,7 @@ const says = computed(() => {
         <AddPlay />
         <AddLook />
       </div>
+      <WeakPairs v-if="plan.weak.length" />
       <PlanMen v-if="plan.men.length" />
       <InstallOrder />
     </template>

@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia';
 import { computed, shallowRef, watch } from 'vue';
+import type { Mending } from '#core/compare/mend';
 import { playerAt } from '#core/film/log/lineup';
 import type { Call } from '#core/model/snap';
 import { sharesOf, type PlannedLook, type PlannedPlay } from '#core/model/week-plan';
@@ -20,6 +21,8 @@ const placeOf = (seat: string): number => (ORDER.includes(seat) ? ORDER.indexOf(
 interface Known {
   readonly cell: CallCell | null;
   readonly losses: readonly Loss[] | null;
+  /** What mends it, once that is known; `null` where nothing does. */
+  readonly mend: Mending | null | undefined;
   readonly gap: string;
 }
 
@@ -54,9 +57,10 @@ export const usePlan = defineStore('plan', () => {
     const next = new Map(known.value);
     for (const answer of found) {
       const key = asked[answer.call]!;
-      const before = next.get(key) ?? { cell: null, losses: null, gap: '' };
+      const before = next.get(key) ?? { cell: null, losses: null, mend: undefined, gap: '' };
       if (answer.kind === 'cell') next.set(key, { ...before, cell: answer });
       else if (answer.kind === 'losses') next.set(key, { ...before, losses: answer.losses });
+      else if (answer.kind === 'mend') next.set(key, { ...before, mend: answer.mend });
       else next.set(key, { ...before, gap: answer.problem });
     }
     known.value = next;
@@ -86,6 +90,18 @@ export const usePlan = defineStore('plan', () => {
     const answer = cells.value.find((c) => c.play === play && c.look === look) ?? null;
     return { answer, gap: gapAt(play, look), hangsOn: answer?.losses ? loadBearing(answer.losses) : null };
   };
+
+  /** Plays that are not sound against a look, those that come most often first, with what would mend them. */
+  const weak = computed(() =>
+    cells.value
+      .filter((c) => c.verdict !== 'sound')
+      .map(({ play, look, verdict, sentence }) => {
+        const i = calls.value.findIndex((c) => c.play === play && c.look === look);
+        const times = plan.value.plays[play]!.times * shares.value[look]!;
+        return { play, look, verdict, sentence, times, mend: known.value.get(keys.value[i]!)?.mend };
+      })
+      .sort((a, b) => b.times - a.times),
+  );
 
   const whoAt = (seat: string): number | null => playerAt({ seats: [], jerseys: [] }, roster.here, seat, 1);
   const demands = computed(() => (isReady.value ? demandOf(plan.value, cells.value) : []));
@@ -139,7 +155,23 @@ export const usePlan = defineStore('plan', () => {
 
   const { running, problem } = work;
   return {
-    ...{ plan, isReady, isWorked, cells, gaps, shares, sound, cell, demands, standings, men, unused, running, problem },
+    ...{
+      plan,
+      isReady,
+      isWorked,
+      cells,
+      weak,
+      gaps,
+      shares,
+      sound,
+      cell,
+      demands,
+      standings,
+      men,
+      unused,
+      running,
+      problem,
+    },
     ...{ openQuiz, addPlay, addLook, changePlay, changeLook, dropPlay, dropLook },
   };
 });
