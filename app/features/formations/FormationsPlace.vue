@@ -5,6 +5,7 @@ import { hasErrors } from '#core/diagnostics/diagnostic';
 import { wordDiagnostic } from '#core/diagnostics/wording';
 import { describePlaces } from '#core/reports/formation-places';
 import { identify } from '#core/identify/identify';
+import BoardFile from '~/features/board/BoardFile.vue';
 import LineBoard from '~/features/board/LineBoard.vue';
 import { useBoardHeight } from '~/features/board/room';
 import { boardScale } from '~/features/board/scale';
@@ -52,6 +53,7 @@ onKeyStroke((event) => {
           <button class="plain link" type="button" @click="download(`${f.id}.chalk`, f.documentText(f.id, f.name))">
             Export
           </button>
+          <BoardFile v-if="f.formation" :formation="f.formation" :front="NOBODY" :name="f.id" />
           <ImportFiles v-if="session.member?.role === 'coach'" :attempt="f.attempt" @problem="f.problem = $event" />
         </div>
       </header>

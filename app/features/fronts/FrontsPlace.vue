@@ -4,6 +4,7 @@ import { computed, onMounted, ref } from 'vue';
 import { hasErrors } from '#core/diagnostics/diagnostic';
 import { wordDiagnostic } from '#core/diagnostics/wording';
 import { boardScale } from '~/features/board/scale';
+import BoardFile from '~/features/board/BoardFile.vue';
 import LineBoard from '~/features/board/LineBoard.vue';
 import { upperFirst } from '~/features/board/words';
 import { inField } from '~/features/hands/in-field';
@@ -133,6 +134,12 @@ onKeyStroke((event) => {
           <kbd>Ctrl Z</kbd> undo
         </button>
         <span><kbd>Tab</kbd> to a man, <kbd>←</kbd> <kbd>→</kbd> <kbd>↑</kbd> <kbd>↓</kbd> move him half a foot</span>
+        <BoardFile
+          v-if="fronts.formation && fronts.front"
+          :formation="fronts.formation"
+          :front="fronts.front"
+          :name="fronts.id"
+        />
         <template v-if="fronts.man">
           <button class="plain" type="button" @click="fronts.toggleStance">
             <kbd>u</kbd>

@@ -5,6 +5,7 @@ import { computed, onMounted, ref } from 'vue';
 import { sayProblems } from '~/features/board/refusal';
 import { boardScale, columnsUnder, PASS_DEPTH } from '~/features/board/scale';
 import { useBoardHeight } from '~/features/board/room';
+import BoardFile from '~/features/board/BoardFile.vue';
 import LineBoard from '~/features/board/LineBoard.vue';
 import PressureLanes from '~/features/board/PressureLanes.vue';
 import ManColumns from '~/features/board/ManColumns.vue';
@@ -200,6 +201,7 @@ onKeyStroke(
               }"
               >Walk through it</NuxtLink
             >
+            <BoardFile :formation="p.formation" :front="p.front" :resolution="p.resolution" :name="p.call.scheme" />
           </p>
           <CompareTable />
         </template>

@@ -3,6 +3,7 @@ import { onKeyStroke, useElementSize } from '@vueuse/core';
 import { computed, onMounted, ref } from 'vue';
 import { sayProblems } from '~/features/board/refusal';
 import { boardScale, columnsUnder, PASS_DEPTH } from '~/features/board/scale';
+import BoardFile from '~/features/board/BoardFile.vue';
 import LineBoard from '~/features/board/LineBoard.vue';
 import ManColumns from '~/features/board/ManColumns.vue';
 import { useBoardHeight } from '~/features/board/room';
@@ -237,6 +238,12 @@ onKeyStroke(
               ><kbd>Tab</kbd> to a defender, <kbd>←</kbd> <kbd>→</kbd> <kbd>↑</kbd> <kbd>↓</kbd> move him half a
               foot</span
             >
+            <BoardFile
+              :formation="board.formation"
+              :front="board.front"
+              :resolution="board.resolution"
+              :name="`${board.call.scheme} ${board.call.side}`"
+            />
           </p>
         </template>
       </section>
