@@ -46,7 +46,11 @@ const share = (part: number, whole: number): string =>
 export function showTally(tally: Tally, describe: (choice: readonly number[]) => string): string {
   return [
     `${tally.fronts.toLocaleString('en')} fronts: sound ${share(tally.sound, tally.fronts)}, at risk ${share(tally.atRisk, tally.fronts)}, broken ${share(tally.broken, tally.fronts)}`,
-    ...(tally.skipped ? [`${tally.skipped.toLocaleString('en')} more would have put two men on one spot`] : []),
+    ...(tally.skipped
+      ? [
+          `${tally.skipped.toLocaleString('en')} more would have put two men on one spot, or are against the rules of the league`,
+        ]
+      : []),
     `holes in the rules: ${tally.holes.toLocaleString('en')}`,
     '',
     ...tally.causes

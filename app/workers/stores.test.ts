@@ -84,6 +84,19 @@ describe('the matrix', () => {
     }
   });
 
+  it('leaves out what the league does not allow, and says how much', () => {
+    const [matrix, playbook] = [useMatrix(), usePlaybook()];
+    const all = matrix.fronts.length;
+    expect(matrix.leftOut).toBe(0);
+    playbook.program = { settings: { ...playbook.settings, leagueCentre: 'nobody' } };
+    expect(matrix.leftOut).toBeGreaterThan(0);
+    expect(matrix.fronts.length + matrix.leftOut).toBe(all);
+    expect(matrix.fronts.map((f) => f.id)).not.toContain('odd');
+    expect(playbook.fronts.find((f) => f.id === 'odd')!.against).toBe(
+      'A man stands over the centre; your league forbids it.',
+    );
+  });
+
   it('asked something else it drops what was on its way', async () => {
     const matrix = useMatrix();
     matrix.family = 'gap';

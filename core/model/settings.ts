@@ -75,6 +75,15 @@ export const SettingsSchema = z.object({
   vacatedDepth: z.coerce.number().min(0).max(8).default(3),
   /** Who plays: how fast men are taken to be on the board, and which cautions are shown. */
   levelOfPlay: z.enum(['youth', 'school', 'adult']).default('adult'),
+  /** What the league asks of a defence; shipped, it asks nothing. Men on the line, at least and at most. */
+  leagueLeastOnLine: z.coerce.number().int().min(0).max(11).default(0),
+  leagueMostOnLine: z.coerce.number().int().min(1).max(11).default(11),
+  /** Yards off the ball at which everybody in the box who is not on the line has to stand. */
+  leagueDepth: z.coerce.number().min(0).max(10).default(0),
+  /** Who may stand over the centre. */
+  leagueCentre: z.enum(['anybody', 'head-up', 'nobody']).default('anybody'),
+  /** Whether men off the line may come through a gap at the snap. */
+  leagueBlitz: z.enum(['allowed', 'forbidden']).default('allowed'),
   /** Single men by seat whose speed the team has measured on its own film; everybody else has the shipped one of his level. */
   movers: z.record(z.string().regex(/^[A-Z][A-Z0-9]{0,2}$/, 'a seat such as LT or Y'), MeasuredMoverSchema).default({}),
   /** Seconds from the snap to the throw, by the quarterback's drop. */

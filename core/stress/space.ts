@@ -1,6 +1,7 @@
 import { BODY } from '../geometry/tolerances';
 import { trim, YARD } from '../geometry/units';
 import type { Result } from '../diagnostics/diagnostic';
+import { hasLeagueRules, isLegal } from '../identify/league';
 import { readFront } from '../language/lineups/read-front';
 import { sayMovement } from '../language/lineups/read-movement';
 import type { Formation } from '../model/formation';
@@ -15,7 +16,7 @@ export type Choice = readonly number[];
 /** A space read against a formation: every choice has its place, so that a front is put together without reading anything. */
 export interface OpenSpace {
   readonly space: Space;
-  /** Number of choices, the fronts where two men would stand on one spot among them. May exceed what can be counted exactly; then it is Infinity. */
+  /** Number of choices, the fronts where two men would stand on one spot and those the league forbids among them. May exceed what can be counted exactly; then it is Infinity. */
   readonly size: number;
   readonly radix: readonly number[];
   frontAt(choice: Choice): Front | null;
@@ -48,6 +49,7 @@ export function openSpace(
     if (!read.ok) return read;
     movements.push(read.value.movements);
   }
+  const isLimited = hasLeagueRules(settings);
   const radix = [...men.map((m) => m.length), movements.length];
   const size = radix.reduce((all, n) => all * n, 1);
   return {
@@ -57,7 +59,10 @@ export function openSpace(
       space,
       size: Number.isSafeInteger(size) ? size : Infinity,
       radix,
-      frontAt: (choice) => frontOf(space, men, movements, choice),
+      frontAt: (choice) => {
+        const front = frontOf(space, men, movements, choice);
+        return front && (!isLimited || isLegal(front, formation, settings)) ? front : null;
+      },
     },
   };
 }

@@ -36,7 +36,7 @@ export interface Cause {
 /** What was found so far; tallies of parts add up to the tally of the whole. */
 export interface Tally {
   readonly fronts: number;
-  /** Choices that are no front: two men on one spot. */
+  /** Choices that are no front: two men on one spot, or against the rules of the league. */
   readonly skipped: number;
   readonly sound: number;
   readonly atRisk: number;

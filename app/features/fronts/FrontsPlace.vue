@@ -2,6 +2,7 @@
 import { onKeyStroke, useElementSize } from '@vueuse/core';
 import { computed, onMounted, ref } from 'vue';
 import { hasErrors } from '#core/diagnostics/diagnostic';
+import { againstLeague } from '#core/identify/league';
 import { wordDiagnostic } from '#core/diagnostics/wording';
 import { boardScale } from '~/features/board/scale';
 import BoardFile from '~/features/board/BoardFile.vue';
@@ -44,6 +45,10 @@ const MARKS = [
   { key: 'm', name: 'mike' },
   { key: 'r', name: 'conflict' },
 ] as const;
+/** What of it the program's league forbids, as it is drawn now. */
+const against = computed(() =>
+  fronts.front && fronts.formation ? againstLeague(fronts.front, fronts.formation, playbook.settings).join(' ') : '',
+);
 const shown = computed(() => {
   const i = fronts.identification;
   if (!i) return [];
@@ -60,6 +65,7 @@ const shown = computed(() => {
       why: i.bubbles.because,
     },
     { name: 'Edges', value: `${i.edge.left.because} ${i.edge.right.because}`, why: '' },
+    ...(against.value ? [{ name: 'League', value: against.value, why: '' }] : []),
     { name: 'Walked up', value: i.walkedUp.ids.join(', ') || 'Nobody', why: i.walkedUp.because },
   ];
 });

@@ -94,6 +94,7 @@ const print = (): void => window.print();
       <p class="sum">
         <span v-if="matrix.running" role="status">{{ matrix.done }} of {{ matrix.total }} worked out …</span>
         <template v-else>{{ total.sound }} of {{ total.cells }} sound</template>
+        <span v-if="matrix.leftOut" class="soft">{{ matrix.leftOut }} fronts your league does not allow left out</span>
         <button class="plain link no-print" type="button" @click="print">Print</button>
       </p>
     </header>

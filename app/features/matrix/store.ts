@@ -40,9 +40,12 @@ export const useMatrix = defineStore('matrix', () => {
   const opponents = computed(() =>
     [...new Set(playbook.fronts.map((f) => f.opponent).filter((o): o is string => o !== null))].sort(),
   );
-  const fronts = computed(() =>
+  const inBook = computed(() =>
     playbook.fronts.filter((f) => opponent.value === EVERYTHING || f.opponent === opponent.value),
   );
+  /** What the league allows; an opponent's own fronts were seen, whatever the rules say. */
+  const fronts = computed(() => inBook.value.filter((f) => f.against === '' || f.opponent !== null));
+  const leftOut = computed(() => inBook.value.length - fronts.value.length);
 
   /** The plays that are asked, in the order of the book. */
   const asked = computed(() =>
@@ -104,6 +107,7 @@ export const useMatrix = defineStore('matrix', () => {
     families,
     opponents,
     fronts,
+    leftOut,
     rows,
     total,
     done,

@@ -17,7 +17,7 @@ const opponent = computed(() => week.game?.opponent ?? '');
 /** Their own fronts first. */
 const fronts = computed(() => {
   const theirs = playbook.fronts.filter((f) => f.opponent === opponent.value);
-  const others = playbook.fronts.filter((f) => f.opponent === null);
+  const others = playbook.fronts.filter((f) => f.opponent === null && f.against === '');
   return [
     { name: opponent.value, items: theirs },
     { name: 'every front', items: others },

@@ -3,6 +3,7 @@ import { computed, ref, shallowRef } from 'vue';
 import { Playbook, type BookShelf, type Entry, type OwnText } from '#core/calls/playbook';
 import type { Naming } from '#core/model/naming';
 import { shippedNaming } from '#core/names/shipped';
+import { againstLeague, hasLeagueRules } from '#core/identify/league';
 import type { ProgramBody } from '#core/model/program';
 import { SHIPPED_SETTINGS, type Settings } from '#core/model/settings';
 import { SHIPPED_CALL_WORDS, type CallWords } from '#core/model/call-words';
@@ -89,8 +90,19 @@ export const usePlaybook = defineStore('playbook', () => {
       ? plays.value
       : inFamilies([...schemes.value, ...book.value.list('schemes').filter((e) => e.id === id)]);
   const fronts = computed(() =>
-    book.value.list('fronts').map(({ id, name }) => ({ id, name, opponent: own('fronts', id)?.opponent ?? null })),
+    book.value.list('fronts').map(({ id, name }) => ({
+      ...{ id, name, opponent: own('fronts', id)?.opponent ?? null },
+      against: againstOurLeague(id),
+    })),
   );
+  /** Why the program's league does not allow a front; empty for one that may be played. */
+  function againstOurLeague(id: string): string {
+    if (!hasLeagueRules(settings.value)) return '';
+    const formation = book.value.formation('five-man');
+    if (!formation.ok) return '';
+    const front = book.value.front(id, formation.value);
+    return front.ok ? againstLeague(front.value, formation.value, settings.value).join(' ') : '';
+  }
   const formations = computed(() => book.value.list('formations').map(({ id, name }) => ({ id, name })));
 
   async function add(

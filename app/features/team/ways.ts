@@ -123,6 +123,50 @@ const BLOCK: WayGroup = {
   }),
 };
 
+const LEAGUE: WayGroup = {
+  id: 'league',
+  name: 'What our league asks of a defence',
+  ways: [
+    {
+      key: 'leagueLeastOnLine',
+      says: 'On the line stand at least',
+      unit: 'men',
+      changes: 'Which fronts rules are proved against; fronts of the book that break it say so. The rule book decides.',
+    },
+    {
+      key: 'leagueMostOnLine',
+      says: 'On the line stand at most',
+      unit: 'men',
+      changes: 'The same, the other way.',
+    },
+    {
+      key: 'leagueDepth',
+      says: 'Whoever is in the box and off the line stands at least',
+      unit: 'yards off the ball',
+      changes: 'Whether linebackers can walk up in what rules are proved against.',
+    },
+    {
+      key: 'leagueCentre',
+      says: 'Over the centre stands',
+      changes: 'Which noses there are.',
+      options: [
+        { value: 'anybody', name: 'anybody, or nobody', says: 'no rule' },
+        { value: 'head-up', name: 'a man head-up', says: 'always, nose on nose' },
+        { value: 'nobody', name: 'nobody', says: 'he is left alone while he snaps' },
+      ],
+    },
+    {
+      key: 'leagueBlitz',
+      says: 'Men off the line coming through a gap at the snap are',
+      changes: 'Which movements rules are proved against.',
+      options: [
+        { value: 'allowed', name: 'allowed' },
+        { value: 'forbidden', name: 'forbidden' },
+      ],
+    },
+  ],
+};
+
 const LIMITS: WayGroup = {
   id: 'limits',
   name: 'When a block is at risk',
@@ -191,7 +235,7 @@ const THROW: WayGroup = {
 };
 
 /** Every way a team can do it its own way, in the order in which a coach would settle them. */
-export const WAYS: readonly WayGroup[] = [PLAY, SEE, BLOCK, LIMITS, THROW];
+export const WAYS: readonly WayGroup[] = [PLAY, SEE, LEAGUE, BLOCK, LIMITS, THROW];
 
 /** What a setting's value is called. */
 export const sayValue = (way: Way, value: unknown): string =>
