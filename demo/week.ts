@@ -1,4 +1,5 @@
 import type { PracticeWays } from '#core/model/practice';
+import type { CallSituation } from '#core/model/call-situations';
 import type { PlannedLook, PlannedPlay, WeekPlan } from '#core/model/week-plan';
 import { demoCall, type DemoFormation, type DemoFront } from './calls';
 import { PLAYED_GAMES, snapsOfGame } from './season';
@@ -24,9 +25,15 @@ export const WEIGHTS: Readonly<Record<number, number>> = {
   ...{ 71: 259, 63: 270, 58: 248, 74: 312, 67: 266, 86: 231, 69: 255 },
 };
 
-const play = (scheme: string, side: 'left' | 'right', formation: DemoFormation, times: number): PlannedPlay => {
+const play = (
+  scheme: string,
+  side: 'left' | 'right',
+  formation: DemoFormation,
+  times: number,
+  when: CallSituation[] = [],
+): PlannedPlay => {
   const { formation: text, formationName } = demoCall(scheme, side, formation, 'Over');
-  return { scheme, side, tags: [], formation: text, formationName, times };
+  return { scheme, side, tags: [], formation: text, formationName, times, when };
 };
 /** What the Terns showed in the first match, counted; what is only expected of them has a weight by feel. */
 const firstMatch = PLAYED_GAMES.find((g) => g.opponent === NEXT_GAME.opponent)!;
@@ -41,16 +48,16 @@ const look = (front: DemoFront, expected?: number): PlannedLook => {
 export const DEMO_PLAN: WeekPlan = {
   quiz: true,
   plays: [
-    play('inside-zone-z1', 'right', 'Five-man', 9),
-    play('inside-zone-z2', 'right', 'Tight end right', 6),
-    play('power', 'right', 'H right', 7),
-    play('power', 'left', 'H left', 4),
-    play('counter-gt', 'right', 'Tight end right', 5),
-    play('duo', 'right', 'Tight end right', 4),
+    play('inside-zone-z1', 'right', 'Five-man', 9, ['first', 'second long']),
+    play('inside-zone-z2', 'right', 'Tight end right', 6, ['first']),
+    play('power', 'right', 'H right', 7, ['first', 'short', 'red zone']),
+    play('power', 'left', 'H left', 4, ['short']),
+    play('counter-gt', 'right', 'Tight end right', 5, ['second long', 'red zone']),
+    play('duo', 'right', 'Tight end right', 4, ['short', 'goal line', 'backed']),
     play('outside-zone', 'left', 'Tight end right', 3),
     play('buck-sweep', 'right', 'Tight end right', 2),
-    play('pro-half-slide', 'right', 'One back behind', 12),
-    play('pro-five-back', 'right', 'One back behind', 8),
+    play('pro-half-slide', 'right', 'One back behind', 12, ['second long', 'third long', 'two minutes']),
+    play('pro-five-back', 'right', 'One back behind', 8, ['third long', 'two minutes']),
   ],
   looks: [
     look('Over'),
@@ -59,6 +66,10 @@ export const DEMO_PLAN: WeekPlan = {
     look('Over, tackle slants in', 8),
     look('Over, end loops', 6),
     look('Bear', 5),
+  ],
+  answers: [
+    { sign: 'cover both guards', seen: 'twice', scheme: 'duo', side: 'right', tags: [] },
+    { sign: 'slant the tackle to our call', seen: '', scheme: 'counter-gt', side: 'right', tags: [] },
   ],
 };
 

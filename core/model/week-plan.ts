@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { CALL_SITUATION_IDS } from './call-situations';
 import { CallSchema } from './snap';
 
 /** Most plays and looks a week's plan holds; more could be read by nobody. */
@@ -12,7 +13,11 @@ export const PlannedPlaySchema = CallSchema.pick({
   tags: true,
   formation: true,
   formationName: true,
-}).extend({ times: z.int().min(1, 'at least once').max(40, 'at most 40 times') });
+}).extend({
+  times: z.int().min(1, 'at least once').max(40, 'at most 40 times'),
+  /** When it is called; at any time when nothing is said. */
+  when: z.array(z.enum(CALL_SITUATION_IDS)).max(CALL_SITUATION_IDS.length).optional(),
+});
 export type PlannedPlay = z.infer<typeof PlannedPlaySchema>;
 
 /** A front of theirs with what it does after the snap, in inline notation, and how much of the game it is expected to be. */
@@ -24,10 +29,27 @@ export const PlannedLookSchema = CallSchema.pick({ front: true, frontName: true 
 });
 export type PlannedLook = z.infer<typeof PlannedLookSchema>;
 
+/** Most signs a call sheet answers. */
+export const MOST_ANSWERS = 24;
+
+/** A sign of theirs and the play that uses it; the play is meant by its name, so that it stays when others come or go. */
+export const PlannedAnswerSchema = CallSchema.pick({ scheme: true, side: true, tags: true }).extend({
+  sign: z.string().trim().min(1, 'a sign in words').max(120),
+  /** How often it was seen, as it is known: "8 of 11". */
+  seen: z.string().trim().max(40).default(''),
+});
+export type PlannedAnswer = z.infer<typeof PlannedAnswerSchema>;
+/** Whether an answer is that play. */
+export const isAnswerOf = (
+  { scheme, side, tags }: Pick<PlannedPlay, 'scheme' | 'side' | 'tags'>,
+  answer: Pick<PlannedAnswer, 'scheme' | 'side' | 'tags'>,
+): boolean => answer.scheme === scheme && answer.side === side && answer.tags.join() === tags.join();
+
 /** What a week is planned with: what we call and what they show. */
 export const WeekPlanSchema = z.object({
   plays: z.array(PlannedPlaySchema).max(MOST_PLAYS, `at most ${MOST_PLAYS} plays`),
   looks: z.array(PlannedLookSchema).max(MOST_LOOKS, `at most ${MOST_LOOKS} looks`),
+  answers: z.array(PlannedAnswerSchema).max(MOST_ANSWERS, `at most ${MOST_ANSWERS} answers`).optional(),
   /** Its players are quizzed on it. */
   quiz: z.boolean().default(false),
 });

@@ -9,6 +9,7 @@ import { boardSvg } from './board-svg';
 import { coachScript, playersScript, scoutCards } from './script-sheets';
 import { changedSheets, printedNow, printKey } from './print-key';
 import type { Part, Sheet } from './sheet';
+import { theirManSheet, theirMen } from './their-sheets';
 import { assignmentSheet, callSheet, installSheet, pocketSheet, wristband, type WeekPaper } from './week-sheets';
 import { COMMON_BAND, fitBand, SMALLEST_TYPE } from './wristband';
 
@@ -139,6 +140,44 @@ describe('the sheets of a week', () => {
     const verdict = { sound: 'kept', 'at risk': 'untold', broken: 'missed' }[worked.resolution.verdict];
     expect(runs!.rows[0]![4]).toEqual({ mark: verdict });
     for (const t of partsOf(sheet, 'table')) for (const r of t.rows) expect(r.length).toBe(t.widths.length);
+  });
+
+  it('by situation where situations are said, each call with the signs it answers', () => {
+    const [power, zone, slide] = PLAN.plays;
+    const plays: WeekPlan['plays'] = [{ ...power!, when: ['first', 'short'] }, { ...zone!, when: ['first'] }, slide!];
+    const answers = [
+      { scheme: 'power', side: 'right' as const, tags: [], sign: 'walk the end up', seen: '8 of 11' },
+      { scheme: 'power', side: 'right' as const, tags: [], sign: 'show two deep', seen: '' },
+      { scheme: 'power', side: 'left' as const, tags: [], sign: 'nobody calls this', seen: '' },
+    ];
+    const plan = { ...PLAN, plays, answers };
+    const sheet = callSheet({ ...PAPER, plan });
+    expect(partsOf(sheet, 'heading').map((h) => h.text)).toEqual(['First down', 'Short to go', 'At any time']);
+    const [first, short, any] = partsOf(sheet, 'table');
+    expect([first!.rows.length, short!.rows.length, any!.rows.length]).toEqual([2, 1, 1]);
+    // The number is the wristband’s, whatever the situation.
+    expect(any!.rows[0]![0]).toBe('3');
+    expect(first!.head.at(-1)).toBe('Answers');
+    expect(first!.rows.map((r) => r.at(-1))).toEqual(['walk the end up (8 of 11); show two deep', '']);
+    for (const t of partsOf(sheet, 'table')) for (const r of t.rows) expect(r.length).toBe(t.widths.length);
+  });
+
+  it('say of each of theirs where he stands, what he does there and who has him', () => {
+    const men = theirMen(PAPER);
+    expect(men).toContain('RE');
+    const sheet = theirManSheet(PAPER, 'T');
+    const [places, had] = partsOf(sheet, 'table');
+    // He is in the two looks with four on the line; in one of them he slants.
+    expect(places!.rows.map((r) => r.slice(2))).toEqual([
+      ['3 right', 'plays where he stands'],
+      ['3 right', 'goes in'],
+    ]);
+    expect(had!.rows).toHaveLength(PLAN.plays.length);
+    const power = had!.rows[0]!.slice(1) as string[];
+    const called = worked.resolution.assignments.filter((a) => a.target === 'T').map((a) => a.blocker);
+    expect(called.every((b) => power[0]!.includes(b))).toBe(true);
+    expect(power[1]).toBe('');
+    for (const t of partsOf(sheet, 'table')) for (const r of t.rows) expect(r.length).toBe(t.head.length);
   });
 
   it('have the rules and the likeliest looks of a play on its install sheet', () => {

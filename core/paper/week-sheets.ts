@@ -2,7 +2,8 @@ import { pocketCard } from '../compare/pocket-card';
 import { workCall, type Ways } from '../calls/resolve-call';
 import { sayHead, saySentence } from '../language/print';
 import type { Rep } from '../model/script';
-import { sharesOf, type WeekPlan } from '../model/week-plan';
+import { CALL_SITUATION_IDS, CALL_SITUATIONS } from '../model/call-situations';
+import { isAnswerOf, sharesOf, type WeekPlan } from '../model/week-plan';
 import { callsOf } from '../plan/work-plan';
 import { verdictSentence } from '../reports/verdict-sentence';
 import { boardSvg } from './board-svg';
@@ -25,7 +26,21 @@ const MOST_BOARDS = 8;
 
 const percent = (share: number): string => `${Math.round(100 * share)} %`;
 
-/** Calls as they are called, with where each is good and where it is not: by look, the likeliest first. */
+const isBySituation = (plays: WeekPlan['plays']): boolean => plays.some((p) => (p.when ?? []).length > 0);
+
+/** Plays under each situation they are called in, in the sheet's order; what has none comes last. */
+function bySituation(plays: WeekPlan['plays']): { heading: string; plays: number[] }[] {
+  const all = plays.map((_, i) => i);
+  return [
+    ...CALL_SITUATION_IDS.map((id) => ({
+      heading: CALL_SITUATIONS[id] as string,
+      plays: all.filter((i) => plays[i]!.when?.includes(id)),
+    })),
+    { heading: 'At any time', plays: all.filter((i) => (plays[i]!.when ?? []).length === 0) },
+  ];
+}
+
+/** Calls as they are called, with where each is good and where it is not: by look, the likeliest first; by situation where situations are said, with the signs each call answers. */
 export function callSheet({ plan, ways, sayPlay, title, stamp }: WeekPaper): Sheet {
   const order = plan.looks.map((_, i) => i).sort((a, b) => plan.looks[b]!.weight - plan.looks[a]!.weight);
   const shares = sharesOf(plan.looks);
@@ -46,6 +61,12 @@ export function callSheet({ plan, ways, sayPlay, title, stamp }: WeekPaper): She
     const scheme = ways.playbook.scheme(plan.plays[play]!.scheme);
     return scheme.ok && Boolean(scheme.value.head.throw);
   };
+  const answers = plan.answers ?? [];
+  const answersTo = (play: number): string =>
+    answers
+      .filter((a) => isAnswerOf(plan.plays[play]!, a))
+      .map((a) => (a.seen ? `${a.sign} (${a.seen})` : a.sign))
+      .join('; ');
   const table = (heading: string, which: readonly number[]): Part[] =>
     which.length === 0
       ? []
@@ -59,28 +80,32 @@ export function callSheet({ plan, ways, sayPlay, title, stamp }: WeekPaper): She
               'From',
               'Times',
               ...order.map((l) => `${plan.looks[l]!.frontName} ${percent(shares[l]!)}`),
+              ...(answers.length > 0 ? ['Answers'] : []),
             ],
-            widths: [16, 120, 74, 30, ...order.map(() => '*' as const)],
-            rows: which.map((play, i) => [
-              String(i + 1),
+            widths: [...[16, 120, 74, 30], ...order.map(() => '*' as const), ...(answers.length > 0 ? [110] : [])],
+            rows: which.map((play) => [
+              String(play + 1),
               { strong: sayPlay(plan.plays[play]!) },
               plan.plays[play]!.formationName,
               String(plan.plays[play]!.times),
               ...order.map((look) => mark(play, look)),
+              ...(answers.length > 0 ? [answersTo(play)] : []),
             ]),
           },
         ];
   const all = plan.plays.map((_, i) => i);
+  const groups = isBySituation(plan.plays)
+    ? bySituation(plan.plays)
+    : [
+        { heading: 'Runs', plays: all.filter((p) => !throws(p)) },
+        { heading: 'Throws', plays: all.filter(throws) },
+      ];
   return {
     title: 'Call sheet',
     subtitle: title,
     stamp,
     parts: [
-      ...table(
-        'Runs',
-        all.filter((p) => !throws(p)),
-      ),
-      ...table('Throws', all.filter(throws)),
+      ...groups.flatMap(({ heading, plays }) => table(heading, plays)),
       {
         kind: 'text',
         text: 'Filled: sound. Dotted: at risk. Struck: broken. A question mark cannot be lined up.',

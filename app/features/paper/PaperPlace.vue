@@ -2,6 +2,7 @@
 import { format } from 'date-fns';
 import { computed, onMounted, ref } from 'vue';
 import { useLocalStorage } from '@vueuse/core';
+import { theirManSheet, theirMen } from '#core/paper/their-sheets';
 import { changedSheets, printedNow, type Printed } from '#core/paper/print-key';
 import { PAPERS, type Paper, type Sheet } from '#core/paper/sheet';
 import {
@@ -31,13 +32,17 @@ const session = useSession();
 onMounted(() => void roster.open());
 
 const SHEETS = {
-  call: { name: 'Call sheet', says: 'Every call against every look: sound, at risk or broken, told by shape.' },
+  call: { name: 'Call sheet', says: 'By situation, every call against every look and the sign it answers.' },
   band: { name: 'Wristband', says: 'Calls by number, as large as your card bears.' },
   install: { name: 'Install sheets', says: 'A play each: its rules and the week’s looks drawn with who does what.' },
   assignment: { name: 'Assignment sheets', says: 'A place each: whom, with whom, first step and call in every play.' },
   pocket: {
     name: 'Pocket cards',
     says: 'A place each: what he does when his man slants, loops, is replaced or walks up.',
+  },
+  theirs: {
+    name: 'Their men',
+    says: 'A page each: where he stands in every look, what he does there, and who has him.',
   },
 } as const;
 type SheetId = keyof typeof SHEETS;
@@ -74,6 +79,7 @@ function make(): Sheet[] {
     install: () => plan.plan.plays.map((_, i) => installSheet(made, i)),
     assignment: () => seats.value.map((s) => assignmentSheet(made, s)),
     pocket: () => seats.value.map((s) => pocketSheet(made, s)),
+    theirs: () => theirMen(made).map((id) => theirManSheet(made, id)),
   };
   return (Object.keys(SHEETS) as SheetId[]).filter((id) => wanted.value.includes(id)).flatMap((id) => of[id]());
 }

@@ -5,6 +5,7 @@ import WeekHead from '~/features/week/WeekHead.vue';
 import { useWeek } from '~/features/week/store';
 import AddLook from './AddLook.vue';
 import AddPlay from './AddPlay.vue';
+import CallSheetForm from './CallSheetForm.vue';
 import InstallOrder from './InstallOrder.vue';
 import PlanMen from './PlanMen.vue';
 import PlayLookTable from './PlayLookTable.vue';
@@ -40,6 +41,7 @@ const says = computed(() => {
       </div>
       <WeakPairs v-if="plan.weak.length" />
       <PlanMen v-if="plan.men.length" />
+      <CallSheetForm v-if="plan.plan.plays.length" />
       <InstallOrder />
     </template>
   </div>

@@ -3,7 +3,7 @@ import { computed, shallowRef, watch } from 'vue';
 import type { Mending } from '#core/compare/mend';
 import { playerAt } from '#core/film/log/lineup';
 import type { Call } from '#core/model/snap';
-import { sharesOf, type PlannedLook, type PlannedPlay } from '#core/model/week-plan';
+import { sharesOf, type PlannedAnswer, type PlannedLook, type PlannedPlay } from '#core/model/week-plan';
 import { demandOf, soundShares } from '#core/plan/demand';
 import { loadBearing, type Loss } from '#core/plan/losses';
 import { numberOf, standingsOf } from '#core/plan/standing';
@@ -124,6 +124,7 @@ export const usePlan = defineStore('plan', () => {
 
   const put = (plays: PlannedPlay[], looks: PlannedLook[]): Promise<boolean> =>
     week.change('plan', { ...plan.value, plays, looks });
+  const changeAnswers = (answers: PlannedAnswer[]): Promise<boolean> => week.change('plan', { ...plan.value, answers });
   const openQuiz = (quiz: boolean): Promise<boolean> => week.change('plan', { ...plan.value, quiz });
   const addPlay = (play: PlannedPlay): Promise<boolean> => put([...plan.value.plays, play], plan.value.looks);
   const addLook = (look: PlannedLook): Promise<boolean> => put(plan.value.plays, [...plan.value.looks, look]);
@@ -172,6 +173,6 @@ export const usePlan = defineStore('plan', () => {
       running,
       problem,
     },
-    ...{ openQuiz, addPlay, addLook, changePlay, changeLook, dropPlay, dropLook },
+    ...{ openQuiz, changeAnswers, addPlay, addLook, changePlay, changeLook, dropPlay, dropLook },
   };
 });
