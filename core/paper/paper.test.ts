@@ -155,6 +155,10 @@ describe('the sheets of a week', () => {
     expect(partsOf(sheet, 'heading').map((h) => h.text)).toEqual(['First down', 'Short to go', 'At any time']);
     const [first, short, any] = partsOf(sheet, 'table');
     expect([first!.rows.length, short!.rows.length, any!.rows.length]).toEqual([2, 1, 1]);
+    expect([first!.head.slice(4, 7), partsOf(sheet, 'text')[0]!.text]).toEqual([
+      ['A', 'B', 'C'],
+      'A Over 56 %.  B Odd 28 %.  C Over, slant 17 %',
+    ]);
     // The number is the wristband’s, whatever the situation.
     expect(any!.rows[0]![0]).toBe('3');
     expect(first!.head.at(-1)).toBe('Answers');

@@ -62,6 +62,13 @@ export function callSheet({ plan, ways, sayPlay, title, stamp }: WeekPaper): She
     return scheme.ok && Boolean(scheme.value.head.throw);
   };
   const answers = plan.answers ?? [];
+  // Many short tables: looks are named once above them and by a letter in each.
+  const isShort = isBySituation(plan.plays);
+  const nameOf = (look: number): string => `${plan.looks[look]!.frontName} ${percent(shares[look]!)}`;
+  const letterOf = (i: number): string => String.fromCharCode('A'.charCodeAt(0) + i);
+  const legend: Part[] = isShort
+    ? [{ kind: 'text', text: order.map((l, i) => `${letterOf(i)} ${nameOf(l)}`).join('.  ') }]
+    : [];
   const answersTo = (play: number): string =>
     answers
       .filter((a) => isAnswerOf(plan.plays[play]!, a))
@@ -79,10 +86,14 @@ export function callSheet({ plan, ways, sayPlay, title, stamp }: WeekPaper): She
               'Call',
               'From',
               'Times',
-              ...order.map((l) => `${plan.looks[l]!.frontName} ${percent(shares[l]!)}`),
+              ...order.map((l, i) => (isShort ? letterOf(i) : nameOf(l))),
               ...(answers.length > 0 ? ['Answers'] : []),
             ],
-            widths: [...[16, 120, 74, 30], ...order.map(() => '*' as const), ...(answers.length > 0 ? [110] : [])],
+            widths: [
+              ...(answers.length > 0 ? [14, 96, 58, 26] : [16, 120, 74, 30]),
+              ...order.map(() => '*' as const),
+              ...(answers.length > 0 ? [96] : []),
+            ],
             rows: which.map((play) => [
               String(play + 1),
               { strong: sayPlay(plan.plays[play]!) },
@@ -94,7 +105,7 @@ export function callSheet({ plan, ways, sayPlay, title, stamp }: WeekPaper): She
           },
         ];
   const all = plan.plays.map((_, i) => i);
-  const groups = isBySituation(plan.plays)
+  const groups = isShort
     ? bySituation(plan.plays)
     : [
         { heading: 'Runs', plays: all.filter((p) => !throws(p)) },
@@ -105,6 +116,7 @@ export function callSheet({ plan, ways, sayPlay, title, stamp }: WeekPaper): She
     subtitle: title,
     stamp,
     parts: [
+      ...legend,
       ...groups.flatMap(({ heading, plays }) => table(heading, plays)),
       {
         kind: 'text',
