@@ -28,6 +28,7 @@ export const THEME_IDS = Object.keys(THEMES) as [Theme, ...Theme[]];
 const minutes = z.int().min(0).max(600);
 const allowed = z.boolean();
 /** How a program practises: its limits as its governing body and its staff set them (none of them is ours), its gear and its habits. */
+const share = z.number().min(0.1).max(1);
 export const PracticeWaysSchema = z.object({
   /** Minutes in which men may meet men, a day and a week; `null` while nobody has entered one: then none are planned. */
   contactADay: minutes.nullable().default(null),
@@ -48,6 +49,9 @@ export const PracticeWaysSchema = z.object({
       >,
     )
     .prefault({}),
+  /** Share of a play's quiz answers, and of its reps, that have to be right before it goes into the game; `null` while nobody has entered one. */
+  gateQuiz: share.nullable().default(null),
+  gateReps: share.nullable().default(null),
   /** Most difference in weight of two men who meet, pounds; `null`: the coach matches them by eye. */
   matchWithin: z.int().min(0).max(200).nullable().default(null),
 });

@@ -90,7 +90,7 @@ export function callSheet({ plan, ways, sayPlay, title, stamp }: WeekPaper): She
               ...(answers.length > 0 ? ['Answers'] : []),
             ],
             widths: [
-              ...(answers.length > 0 ? [14, 96, 58, 26] : [16, 120, 74, 30]),
+              ...(answers.length > 0 ? [14, 94, 56, 30] : [16, 120, 74, 30]),
               ...order.map(() => '*' as const),
               ...(answers.length > 0 ? [96] : []),
             ],

@@ -1,12 +1,30 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { SHIPPED_PRACTICE } from '#core/model/practice';
+import { gateOf, sayGate } from '#core/plan/gates';
 import { installOrder, type InstallStep } from '#core/plan/install';
 import { blockWord } from '#core/plan/say-number';
 import { sayPlayOf } from './say-play';
+import { usePlaybook } from '~/features/playbook/store';
+import { useQuizResults } from '~/features/quiz/results';
+import { useWeek } from '~/features/week/store';
 import { usePlan } from './store';
 
 /** In which order the plays are put in, and what each asks every place to learn. */
 const plan = usePlan();
+const week = useWeek();
+const playbook = usePlaybook();
+const { results } = useQuizResults();
+/** How a play stands before the gate the coach has set. */
+const gate = (play: number) =>
+  gateOf(
+    plan.plan.plays[play]!,
+    results.value,
+    week.bodies.scripts.scripts,
+    week.week?.marks ?? [],
+    playbook.program.practice ?? SHIPPED_PRACTICE,
+  );
+const gates = computed(() => steps.value.map((s) => gate(s.play)));
 const steps = computed(() => (plan.cells.length ? installOrder(plan.plan, plan.cells) : []));
 const percent = (share: number): string => `${Math.round(100 * share)} %`;
 const opens = ({ unlocks, covered }: InstallStep): string =>
@@ -33,6 +51,7 @@ const learns = ({ adds }: InstallStep): string =>
         <span class="play">{{ sayPlayOf(plan.plan.plays[s.play]!) }}</span>
         <span>{{ opens(s) }}</span>
         <span class="soft">{{ learns(s) }}</span>
+        <span :class="gates[i]!.state.replace(' ', '-')">{{ sayGate(gates[i]!) }}</span>
       </li>
     </ol>
   </section>
@@ -52,7 +71,7 @@ ol {
 }
 li {
   display: grid;
-  grid-template-columns: 22px minmax(170px, 1fr) minmax(190px, 1fr) minmax(0, 3fr);
+  grid-template-columns: 22px minmax(170px, 1fr) minmax(170px, 1fr) minmax(0, 2.4fr) minmax(150px, 1fr);
   gap: 2px 12px;
   padding: 5px 0;
   border-bottom: 1px solid var(--rule);
@@ -67,5 +86,12 @@ li {
   li > span {
     grid-column: 2;
   }
+}
+.not-reached {
+  color: var(--broken);
+  font-weight: 600;
+}
+.reached {
+  color: var(--sound);
 }
 </style>

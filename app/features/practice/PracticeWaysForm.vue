@@ -42,6 +42,12 @@ const setNumber = (key: NumberKey, event: Event): void => {
   const { value } = event.target as HTMLInputElement;
   set({ [key]: value === '' ? null : Number(value) });
 };
+/** Shares are typed in per cent; empty is none. */
+const setGate = (key: 'gateQuiz' | 'gateReps', event: Event): void => {
+  const { value } = event.target as HTMLInputElement;
+  set({ [key]: value === '' ? null : Number(value) / 100 });
+};
+const percentOf = (part: number | null): string => (part === null ? '' : String(Math.round(100 * part)));
 const setShare = (event: Event): void => set({ foundations: Number((event.target as HTMLInputElement).value) / 100 });
 const toggle = (rule: HouseRule): void =>
   set({ house: { ...practice.ways.house, [rule]: !practice.ways.house[rule] } });
@@ -76,6 +82,32 @@ const toggle = (rule: HouseRule): void =>
           %</label
         >
         <span class="soft">The rest prepares for what this opponent does.</span>
+      </p>
+      <p>
+        <label
+          >Into the game goes a play with
+          <input
+            class="field"
+            type="number"
+            min="10"
+            max="100"
+            :value="percentOf(practice.ways.gateQuiz)"
+            aria-label="Quiz right, per cent"
+            @change="setGate('gateQuiz', $event)"
+          />
+          % of the quiz right and
+          <input
+            class="field"
+            type="number"
+            min="10"
+            max="100"
+            :value="percentOf(practice.ways.gateReps)"
+            aria-label="Reps good, per cent"
+            @change="setGate('gateReps', $event)"
+          />
+          % of its reps good</label
+        >
+        <span class="soft">Advice beside the plan, with the counts. Empty: the counts alone.</span>
       </p>
       <p>
         <span>Our house uses</span>

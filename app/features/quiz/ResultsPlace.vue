@@ -1,29 +1,18 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch } from 'vue';
-import * as z from 'zod';
-import { QuizResultSchema, type QuizPart, type QuizResult } from '#core/model/quiz';
+import { computed } from 'vue';
+import type { QuizPart, QuizResult } from '#core/model/quiz';
 import { unclear } from '#core/quiz/rank';
 import { rateOf } from '#core/statistics/rate';
 import { usePlan } from '~/features/plan/store';
 import { sayPlayOf } from '~/features/plan/say-play';
-import { attempting } from '~/features/session/attempt';
-import { request } from '~/features/session/request';
 import WeekHead from '~/features/week/WeekHead.vue';
 import { useWeek } from '~/features/week/store';
+import { useQuizResults } from './results';
 
 /** What the quiz brought: whether it is open, what is not known yet, and which rules nobody understands. */
 const week = useWeek();
 const plan = usePlan();
-const problem = ref('');
-const attempt = attempting(problem);
-const results = shallowRef<QuizResult[]>([]);
-watch(
-  () => week.game?.id,
-  (id) =>
-    id &&
-    attempt(async () => void (results.value = z.array(QuizResultSchema).parse(await request(`/api/weeks/${id}/quiz`)))),
-  { immediate: true },
-);
+const { results, problem } = useQuizResults();
 const asked = computed(() => results.value.reduce((sum, r) => sum + r.of, 0));
 const right = computed(() => results.value.reduce((sum, r) => sum + r.right, 0));
 const says = computed(() =>
