@@ -43,12 +43,13 @@ export interface Given {
   readonly call?: string;
 }
 
-/** The parts that are asked, in their order: the call only where there is one. */
-export const partsAsked = ({ call }: Expected): QuizPart[] => QUIZ_PARTS.filter((p) => p !== 'call' || call !== null);
+/** The parts that are asked, in their order: the call only where there is one, and never of who is asked in pictures alone. */
+export const partsAsked = ({ call }: Expected, inPictures = false): QuizPart[] =>
+  QUIZ_PARTS.filter((p) => p !== 'call' || (call !== null && !inPictures));
 
 /** The part that is asked next; `null` once everything has been said. */
-export const nextPart = (expected: Expected, given: Given): QuizPart | null =>
-  partsAsked(expected).find((p) => given[p] === undefined) ?? null;
+export const nextPart = (expected: Expected, given: Given, inPictures = false): QuizPart | null =>
+  partsAsked(expected, inPictures).find((p) => given[p] === undefined) ?? null;
 
 /** Each part that was said, right or not. */
 export function judge(expected: Expected, given: Given): Partial<Record<QuizPart, boolean>> {

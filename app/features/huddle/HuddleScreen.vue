@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue';
 import type { HuddleQuestion } from '#core/model/huddle';
+import { workCall } from '#core/calls/resolve-call';
 import { sharesOf } from '#core/model/week-plan';
 import { callsOf } from '#core/plan/work-plan';
 import { usePlan } from '~/features/plan/store';
@@ -44,6 +45,12 @@ watch([() => huddle.huddle?.number, calls], () => {
 const questionAt = (which: number): HuddleQuestion => ({
   call: calls.value[which]!.call,
   ...{ says: '', silent: silent.value },
+});
+/** What it would begin with, before anybody is asked. */
+const preview = computed(() => {
+  const first = calls.value[at.value];
+  const found = first ? workCall(first.call, huddle.ways) : null;
+  return found?.ok ? found.value : null;
 });
 const begin = (): Promise<boolean> => huddle.open(week.game!.id, questionAt(at.value));
 async function go(which: number): Promise<void> {
@@ -108,6 +115,16 @@ const says = computed(() => {
         others</label
       >
       <button type="button" class="strong" @click="begin">Call the line together</button>
+      <QuizBoard
+        v-if="preview"
+        class="preview"
+        :worked="preview"
+        seat=""
+        asks="nobody"
+        :chosen="[]"
+        :right="[]"
+        :own-eyes="false"
+      />
       <p class="soft">Players open “Whole line” under Quiz on their phones; several may share a place.</p>
     </section>
     <div v-else-if="huddle.huddle && huddle.worked" class="screen">
@@ -170,6 +187,10 @@ const says = computed(() => {
   gap: 12px;
   justify-items: start;
   max-width: 640px;
+}
+.preview {
+  width: 520px;
+  max-width: 100%;
 }
 .screen {
   display: grid;

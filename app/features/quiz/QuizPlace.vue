@@ -4,6 +4,7 @@ import { useEventListener } from '@vueuse/core';
 import type { QuizPart } from '#core/model/quiz';
 import { sayPlayOf } from '~/features/plan/say-play';
 import QuizBoard from './QuizBoard.vue';
+import QuizPicture from './QuizPicture.vue';
 import { useQuiz } from './store';
 
 /** The play is named; he taps whom he has, with whom, then whom, and says his first foot and his call. Then they move, and he says it again. */
@@ -101,6 +102,14 @@ function next(): void {
         >
           {{ s }}
         </button>
+        <button
+          class="plain link pictures"
+          type="button"
+          :aria-pressed="quiz.inPictures"
+          @click="quiz.inPictures = !quiz.inPictures"
+        >
+          {{ quiz.inPictures ? 'in words' : 'in pictures' }}
+        </button>
         <button class="plain link eyes" type="button" :aria-pressed="ownEyes" @click="ownEyes = !ownEyes">
           {{ ownEyes ? 'from above' : 'from your stance' }}
         </button>
@@ -121,19 +130,33 @@ function next(): void {
           :own-eyes="ownEyes"
           @tap="tap"
         />
-        <p v-if="sentence" class="asks" aria-live="polite">{{ sentence }}</p>
+        <template v-if="quiz.inPictures">
+          <QuizPicture v-if="quiz.part" :part="quiz.part" :says="sentence" />
+          <QuizPicture v-else-if="sentence" part="whom" :says="sentence" />
+        </template>
+        <p v-else-if="sentence" class="asks" aria-live="polite">{{ sentence }}</p>
         <div class="hands">
           <template v-if="quiz.part === 'with'">
             <button type="button" class="strong" @click="sayPair">
               {{ pair.length ? `with ${pair.join(' and ')}` : 'alone' }}
             </button>
           </template>
-          <button v-else-if="quiz.part === 'then'" type="button" class="big" @click="quiz.say({ then: null })">
-            nobody: stay on him
+          <button
+            v-else-if="quiz.part === 'then'"
+            type="button"
+            class="big"
+            aria-label="nobody: stay on him"
+            @click="quiz.say({ then: null })"
+          >
+            {{ quiz.inPictures ? '■' : 'nobody: stay on him' }}
           </button>
           <template v-else-if="quiz.part === 'foot'">
-            <button type="button" class="big" @click="quiz.say({ foot: 'left' })">left</button>
-            <button type="button" class="big" @click="quiz.say({ foot: 'right' })">right</button>
+            <button type="button" class="big" aria-label="left" @click="quiz.say({ foot: 'left' })">
+              {{ quiz.inPictures ? '◀' : 'left' }}
+            </button>
+            <button type="button" class="big" aria-label="right" @click="quiz.say({ foot: 'right' })">
+              {{ quiz.inPictures ? '▶' : 'right' }}
+            </button>
           </template>
           <template v-else-if="quiz.part === 'call'">
             <button v-for="c in quiz.choices" :key="c" type="button" class="big" @click="quiz.say({ call: c })">
@@ -142,8 +165,11 @@ function next(): void {
           </template>
         </div>
         <section v-if="quiz.verdict" class="answer" aria-live="polite">
-          <p v-if="isOver" class="verdict" :class="{ wrong: !isAllRight }">{{ isAllRight ? 'Right.' : 'Not yet.' }}</p>
-          <ul>
+          <p v-if="isOver" class="verdict" :class="{ wrong: !isAllRight }">
+            <span v-if="quiz.inPictures" class="sign" aria-hidden="true">{{ isAllRight ? '✓' : '✗' }}</span>
+            <span :class="{ 'visually-hidden': quiz.inPictures }">{{ isAllRight ? 'Right.' : 'Not yet.' }}</span>
+          </p>
+          <ul v-if="!quiz.inPictures">
             <li v-for="s in shown" :key="s.part" :class="{ wrong: !s.good }">
               <span class="soft">{{ s.name }}</span> <b>{{ s.is }}</b> <span v-if="!s.good">not what you said</span>
             </li>
@@ -151,7 +177,7 @@ function next(): void {
               <span class="soft">When {{ quiz.after.says }}</span> <b>{{ quiz.after.whom }}</b>
             </li>
           </ul>
-          <p class="because">{{ quiz.question.expected.because }}</p>
+          <p v-if="!quiz.inPictures" class="because">{{ quiz.question.expected.because }}</p>
           <button v-if="isOver" class="strong next" type="button" @click="next">Next</button>
         </section>
       </template>
@@ -196,7 +222,7 @@ nav [aria-current='true'] {
   font-weight: 700;
   border-color: var(--violet);
 }
-.eyes {
+.pictures {
   margin-left: auto;
 }
 .play {
@@ -240,6 +266,10 @@ nav [aria-current='true'] {
 .wrong,
 .verdict.wrong {
   color: var(--broken);
+}
+.sign {
+  font-size: 56px;
+  line-height: 1;
 }
 .because {
   font-style: italic;

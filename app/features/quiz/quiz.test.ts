@@ -186,4 +186,22 @@ describe('what is forgotten', () => {
     const answers = [answer(1, true), answer(3, false), answer(6, true)];
     expect(recall([...answers].reverse(), 12)).toBe(recall(answers, 12));
   });
+
+  it('in pictures no word is asked for, and what is right is judged without it', async () => {
+    const quiz = useQuiz();
+    await quiz.open();
+    quiz.chooseSeat('C');
+    for (let i = 0; i < 10 && quiz.question!.expected.call === null; i++) quiz.next();
+    expect(quiz.question!.expected.call).not.toBeNull();
+    quiz.inPictures = true;
+    const asked: string[] = [];
+    for (let i = 0; i < 40 && !quiz.verdict; i++) {
+      asked.push(quiz.part!);
+      const { whom, with: pair, then, foot } = quiz.question!.expected;
+      await quiz.say({ whom: { whom }, with: { with: pair }, then: { then }, foot: { foot }, call: {} }[quiz.part!]);
+    }
+    quiz.inPictures = false;
+    expect(asked).toEqual(['whom', 'with', 'then', 'foot']);
+    expect(Object.values(quiz.verdict!)).toEqual([true, true, true, true]);
+  });
 });

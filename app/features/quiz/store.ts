@@ -1,3 +1,4 @@
+import { useLocalStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { Playbook } from '#core/calls/playbook';
@@ -66,8 +67,10 @@ export const useQuiz = defineStore('quiz', () => {
   const after = shallowRef<{ call: Call; says: string; whom: string; said: string | null } | null>(null);
   const last = ref('');
 
+  /** For who does not read yet, or not this language: asked and answered in pictures alone. */
+  const inPictures = useLocalStorage('violet-chalk-quiz-pictures', false);
   const part = computed(() =>
-    question.value && !verdict.value ? nextPart(question.value.expected, said.value) : null,
+    question.value && !verdict.value ? nextPart(question.value.expected, said.value, inPictures.value) : null,
   );
   const choices = computed(() => (question.value ? callChoices(question.value.expected, playbook.words) : []));
   /** What is on the board now. */
@@ -111,7 +114,7 @@ export const useQuiz = defineStore('quiz', () => {
   async function say(more: Given): Promise<void> {
     if (!question.value || verdict.value) return;
     said.value = { ...said.value, ...more };
-    if (nextPart(question.value.expected, said.value) !== null) return;
+    if (nextPart(question.value.expected, said.value, inPictures.value) !== null) return;
     const { asked, expected } = question.value;
     verdict.value = judge(expected, said.value);
     const from = answers.value.length;
@@ -191,6 +194,7 @@ export const useQuiz = defineStore('quiz', () => {
       verdict,
       after,
       part,
+      inPictures,
       choices,
       board,
       today,
