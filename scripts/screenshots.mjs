@@ -22,16 +22,6 @@ const SHOTS = [
       await page.keyboard.press('4');
     },
   ],
-  [
-    'beside-board',
-    '/film/beside?one=3&two=8&man=RG',
-    'board',
-    async (page) => {
-      await page.waitForTimeout(800);
-      await page.keyboard.press('z');
-      await page.keyboard.press('k');
-    },
-  ],
   ['log-paper', '/film/log', 'paper'],
   [
     'measure-board',
@@ -123,6 +113,19 @@ const SHOTS = [
     },
   ],
   [
+    'huddle-board',
+    '/week/huddle',
+    'board',
+    async (page) => {
+      await page.getByRole('button', { name: 'Call the line together' }).click();
+      await page.getByRole('button', { name: 'Show what is right' }).waitFor();
+      await sayAs(page, 'assistant', { seat: 'LT', call: null, whom: 'W', with: [] });
+      await sayAs(page, 'player', { seat: 'C', call: 'Ferry', whom: 'N', with: [] });
+      await sayAs(page, 'coach', { seat: 'LG', call: null, whom: 'N', with: [] });
+      await page.getByText('both have N').waitFor();
+    },
+  ],
+  [
     'protection-paper',
     '/protection?play=pro-five-back&front=over-two-high',
     'paper',
@@ -148,6 +151,16 @@ const SHOTS = [
     },
   ],
 ];
+
+/** Somebody of the demo takes a place in the huddle and says whom he has. */
+async function sayAs(page, role, said) {
+  const context = await page.context().browser().newContext();
+  const send = (method, path, data) => context.request[method](`${url}/api/${path}`, { data });
+  await send('post', 'session', { email: `${role}@lanterns.example`, password: `lantern-${role}` });
+  await send('put', 'huddle/place', { seat: said.seat });
+  await send('put', 'huddle/said', { number: 1, said });
+  await context.close();
+}
 
 /** The first eight plays of the demo as one recording, as a camera that is stopped in between writes them. */
 function recording(name) {

@@ -41,6 +41,11 @@ describe('what a league asks of a defence', () => {
     expect(said(`${OVER}; slant right; twist T RE`, forbidden)).toEqual([]);
   });
 
+  it('takes a man who stands just where he has to', () => {
+    expect(said('N 0; W (-4, 15)', { leagueDepth: 5 })).toEqual([]);
+    expect(said('N 0; W (-4, 14.5)', { leagueDepth: 5 })).toEqual(['W stands 4.8 yards off; your league asks for 5.']);
+  });
+
   it('does not look at men wide of the box', () => {
     expect(said('N 0; W (30, 9)', { leagueDepth: 5 })).toEqual([]);
   });

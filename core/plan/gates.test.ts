@@ -35,6 +35,8 @@ describe('the gate before a play', () => {
     expect([state(8, 10).state, state(7, 10).state, state(4, 4).state]).toEqual(['reached', 'not reached', 'open']);
     expect(sayGate(state(7, 10))).toBe('quiz 7 of 10, reps 3 of 5: cut it, or teach it once more');
     expect(sayGate(state(8, 10))).toBe('quiz 8 of 10, reps 3 of 5: it may go into the game');
+    // What is known to be short decides, however little is known of the rest.
+    expect(gateOf(power, [asked('power', 7, 10)], [SCRIPT], [mark(0, true)], both).state).toBe('not reached');
     expect(sayGate(gateOf(power, [], [], [], both))).toBe('no quiz yet, no reps yet: too few to say');
   });
 
