@@ -5,7 +5,6 @@ import { HuddleSchema } from '#core/model/huddle';
 import { CHANNEL } from '../../server/live/announce';
 import { Listener } from '../../server/live/listener';
 import type { Member } from '../../server/session/member';
-import { addGame } from '../../server/usecases/schedule';
 import {
   changeHuddle,
   closeHuddle,
