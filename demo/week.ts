@@ -83,6 +83,13 @@ export const DEMO_DAYS = [
   { before: 1, theme: 'light', minutes: 15, gear: 'helmets', begins: '19:00' },
 ] as const;
 
+/** Weeks of the season that were practised, and how many weeks they lie before the next game. */
+export const PRACTISED_WEEKS = [
+  { week: 3, before: 3 },
+  { week: 4, before: 2 },
+  { week: 5, before: 1 },
+] as const;
+
 /** What came of the first reps of the script before it got dark. */
 export const DEMO_REPS = [
   { rep: 0, good: true, missed: [] },

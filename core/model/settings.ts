@@ -65,6 +65,9 @@ export const SettingsSchema = z.object({
   splitInches: z.coerce.number().int().min(0).max(48).default(24),
   /** The coach's yardage standard for a good run. */
   standardYards: z.coerce.number().min(0).max(20).default(4),
+  /** The same on second down, and on third and fourth, as a share of what is needed; 0: the same yards on every down. */
+  standardSecond: z.coerce.number().min(0).max(1).default(0),
+  standardThird: z.coerce.number().min(0).max(1).default(0),
   /** A lone first-level block farther to the side than this is at risk. */
   reachLimit: z.coerce.number().min(1).max(15).default(5),
   /** The same on zone tracks, to the play side. */

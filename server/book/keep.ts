@@ -5,6 +5,7 @@ import type { GradedSnap } from '#core/model/asked';
 import { PROGRAM_SHEET } from '#core/model/grade';
 import { ProgramBodySchema } from '#core/model/program';
 import { SHIPPED_SETTINGS } from '#core/model/settings';
+import type { Standard } from '#core/model/standard';
 import { database } from '../db/database';
 import { gradeAsked, gradeBody, gradedSnap } from '../db/mappers';
 import { BookMarkRow, BookSnapRow, GradeRow, SnapRow } from '../db/models';
@@ -12,7 +13,7 @@ import { BookMarkRow, BookSnapRow, GradeRow, SnapRow } from '../db/models';
 /** What of the games and the program of snaps the Book needs. */
 interface Around {
   readonly season: ReadonlyMap<number, number>;
-  readonly standardYards: number;
+  readonly standard: Standard;
 }
 
 async function around(snaps: readonly SnapRow[], transaction: Transaction): Promise<Around> {
@@ -23,11 +24,11 @@ async function around(snaps: readonly SnapRow[], transaction: Transaction): Prom
     { type: QueryTypes.SELECT, replacements: { games }, transaction },
   );
   const { settings = SHIPPED_SETTINGS } = ProgramBodySchema.parse({ settings: rows[0]?.settings ?? undefined });
-  return { season: new Map(rows.map((r) => [r.id, r.seasonId])), standardYards: settings.standardYards };
+  return { season: new Map(rows.map((r) => [r.id, r.seasonId])), standard: settings };
 }
 
 /** A snap and its grades as the Book counts them. */
-function counted(snap: SnapRow, body: GradedSnap, grades: readonly GradeRow[], { season, standardYards }: Around) {
+function counted(snap: SnapRow, body: GradedSnap, grades: readonly GradeRow[], { season, standard }: Around) {
   const { id, programId, gameId, number } = snap;
   const place = { snapId: id, programId, gameId, number, seasonId: season.get(gameId)! };
   const own = grades
@@ -40,7 +41,7 @@ function counted(snap: SnapRow, body: GradedSnap, grades: readonly GradeRow[], {
   const { gain, result } = body.situation;
   const results = body.logged.notCounted
     ? []
-    : [{ ...snapColumns(body), ...place, gain, result, ...playResultOf(body, own, standardYards) }];
+    : [{ ...snapColumns(body), ...place, gain, result, ...playResultOf(body, own, standard) }];
   return { marks, results };
 }
 

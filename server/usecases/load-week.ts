@@ -9,7 +9,7 @@ import { callsOf, workPlan, type PlanCell } from '#core/plan/work-plan';
 import { practising } from '#core/practice/men';
 import { makeScript } from '#core/practice/script/make-script';
 import { planWeek } from '#core/practice/plan-week';
-import { DEMO_DAYS, DEMO_PLAN, DEMO_PRACTICE, DEMO_REPS, NEXT_GAME } from '#demo/week';
+import { DEMO_DAYS, DEMO_PLAN, DEMO_PRACTICE, DEMO_REPS, NEXT_GAME, PRACTISED_WEEKS } from '#demo/week';
 import { AttendanceRow, GameRow, PlayerRow, ProgramRow, RepMarkRow, WeekPartRow } from '../db/models';
 import type { Member } from '../session/member';
 import { readWeek } from './weeks';
@@ -49,12 +49,26 @@ export async function loadWeek(member: Member): Promise<void> {
     records,
     (seat) => players.find((p) => p.seat === seat)?.id ?? null,
   );
-  const planned = planWeek({
-    ...{ days, men: () => men, standings, theirs: new Set(['twist', 'slant'] as const), ways },
-    ...{ drills: SHIPPED_PLAYBOOK.drills(), level: SHIPPED_SETTINGS.levelOfPlay },
-  });
+  const plan = (of: readonly PracticeDay[]) =>
+    planWeek({
+      ...{ days: of, men: () => men, standings, theirs: new Set(['twist', 'slant'] as const), ways },
+      ...{ drills: SHIPPED_PLAYBOOK.drills(), level: SHIPPED_SETTINGS.levelOfPlay },
+    });
+  const planned = plan(days);
   const body = { days: planned.days.map((d, i) => (i === 0 ? d : { ...d, lines: [] })) };
   await WeekPartRow.create({ programId, gameId: game.id, part: 'practice', revision: 1, body, userId });
+
+  // The weeks before were practised too: what became of their faults can be followed.
+  for (const { before, week } of PRACTISED_WEEKS) {
+    const played = await GameRow.findOne({ where: { programId, seasonId: season.id, week } });
+    if (!played) continue;
+    const past = DEMO_DAYS.map((day): PracticeDay => {
+      const { before: daysBefore, ...of } = day;
+      return { ...of, day: dayBefore(7 * before + daysBefore), lines: [] };
+    });
+    const body = { days: plan(past).days };
+    await WeekPartRow.create({ programId, gameId: played.id, part: 'practice', revision: 1, body, userId });
+  }
 
   const script = makeScript({
     ...{ id: 'inside-run-1', kind: 'inside run', reps: 12, plan: DEMO_PLAN, standings },

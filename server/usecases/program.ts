@@ -6,6 +6,7 @@ import { wordDiagnostic } from '#core/diagnostics/wording';
 import { checkNaming } from '#core/names/names';
 import type { ProgramBody } from '#core/model/program';
 import { SHIPPED_SETTINGS } from '#core/model/settings';
+import { isSameStandard, type Standard } from '#core/model/standard';
 import { fillBook, forgetResults } from '../book/keep';
 import { database } from '../db/database';
 
@@ -31,7 +32,7 @@ export async function changeProgram(member: Member, change: ProgramBody): Promis
     const before = programBody(row);
     const after = { ...before, ...change };
     await row.update({ body: after }, { transaction });
-    const isNew = standardOf(before) !== standardOf(after);
+    const isNew = !isSameStandard(standardOf(before), standardOf(after));
     if (isNew) await forgetResults(programId, transaction);
     return { body: after, isNewStandard: isNew };
   });
@@ -39,4 +40,4 @@ export async function changeProgram(member: Member, change: ProgramBody): Promis
   return body;
 }
 
-const standardOf = ({ settings }: ProgramBody): number => (settings ?? SHIPPED_SETTINGS).standardYards;
+const standardOf = ({ settings }: ProgramBody): Standard => settings ?? SHIPPED_SETTINGS;

@@ -91,7 +91,7 @@ const isNarrowed = computed(() => Object.keys(book.filter).length > 0);
           <template v-if="book.plays?.lines.length">
             <ResultTable
               :page="book.plays"
-              :standard="playbook.settings.standardYards"
+              :standard="playbook.settings"
               :filter="book.filter"
               @open="book.openPlays"
             />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sayStandard, type Standard } from '#core/model/standard';
 import { computed } from 'vue';
 import { PLAY_COUNTS, type PlayCount, type PlayLine, type PlayPage } from '#core/grade/book/play-result';
 import { DIMENSIONS, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
@@ -6,7 +7,7 @@ import { rateOf } from '#core/statistics/rate';
 import { inOrder, narrowedBy, sayKey } from './words';
 
 /** What plays came to beside how they were blocked: a good line whose plays failed and the reverse stand next to each other. */
-const props = defineProps<{ page: PlayPage; standard: number; filter: BookFilter }>();
+const props = defineProps<{ page: PlayPage; standard: Standard; filter: BookFilter }>();
 const emit = defineEmits<{ open: [line: PlayLine, title: string, count: PlayCount] }>();
 /** What narrows grades and not plays. */
 const ofMen = computed(() => narrowedBy(props.filter).filter((d) => DIMENSIONS[d].of === 'man'));
@@ -39,8 +40,7 @@ const opens = (line: PlayLine, count: PlayCount): void => emit('open', line, sai
   <section>
     <h2>What the plays came to</h2>
     <p class="soft">
-      A success gains {{ standard }} yards, or the line to gain when it is short. Whether the line blocked it is known
-      once its five are graded.
+      {{ sayStandard(standard) }} Whether the line blocked it is known once its five are graded.
       <template v-if="ofMen.length"
         >These are plays of the whole team: {{ ofMen.map((d) => DIMENSIONS[d].name).join(' and ') }} does not narrow
         them.</template

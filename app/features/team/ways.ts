@@ -49,6 +49,18 @@ const PLAY: WayGroup = {
       unit: 'yards',
       changes: 'Which linebackers count as a risk, and which plays the Book calls a success.',
     },
+    {
+      key: 'standardSecond',
+      says: 'On second down a good run gains, of what is needed, a share of',
+      unit: '(0.5 is half; 0: the same yards)',
+      changes: 'Which plays on second down the Book calls a success.',
+    },
+    {
+      key: 'standardThird',
+      says: 'On third and fourth down a share of',
+      unit: '(1 is all; 0: the same yards)',
+      changes: 'Which plays on third and fourth down the Book calls a success.',
+    },
   ],
 };
 

@@ -9,6 +9,7 @@ import { need } from '../../testing/need';
 import { filterOfQuery } from './dimensions';
 import { compareRates, differenceOf, isMeasured, rateIn, type BookLine } from './lines';
 import { askedOf, helpOf, markedOf, unitOf } from './marked';
+import { isSameStandard, sayStandard, type Standard } from '../../model/standard';
 import { isSuccess, playResultOf, sayPlay, type BookPlay } from './play-result';
 
 const resolution = need(resolveCall(A_CALL));
@@ -70,6 +71,8 @@ describe('a grade in the book', () => {
   });
 });
 
+const FOUR: Standard = { standardYards: 4, standardSecond: 0, standardThird: 0 };
+
 describe('what a play came to', () => {
   it.each([
     [{ distance: 10, gain: 4 }, true],
@@ -78,13 +81,41 @@ describe('what a play came to', () => {
     [{ distance: 2, gain: 1 }, false],
     [{ distance: 10, gain: 0, result: 'touchdown' }, true],
     [{ distance: 10, gain: 9, result: 'ball lost' }, false],
-  ] as const)('%o: %s', (part, good) => expect(isSuccess({ ...situation, ...part }, 4)).toBe(good));
+  ] as const)('%o: %s', (part, good) => expect(isSuccess({ ...situation, ...part }, FOUR)).toBe(good));
+
+  it.each([
+    // Half of what is needed on second down, all of it on third.
+    [{ down: 1, distance: 10, gain: 4 }, true],
+    [{ down: 2, distance: 10, gain: 4 }, false],
+    [{ down: 2, distance: 10, gain: 5 }, true],
+    [{ down: 2, distance: 6, gain: 3 }, true],
+    [{ down: 3, distance: 6, gain: 5 }, false],
+    [{ down: 4, distance: 6, gain: 6 }, true],
+    [{ down: 3, distance: 2, gain: 1 }, false],
+  ] as const)('by down, %o: %s', (part, good) =>
+    expect(isSuccess({ ...situation, ...part }, { standardYards: 4, standardSecond: 0.5, standardThird: 1 })).toBe(
+      good,
+    ),
+  );
+
+  it('is said as it counts', () => {
+    expect(sayStandard(FOUR)).toBe('A success gains 4 yards, or the line to gain when it is short.');
+    expect(sayStandard({ standardYards: 4, standardSecond: 0.5, standardThird: 1 })).toBe(
+      'A success gains 50 % of what is needed on second down, 100 % of what is needed on third and fourth, 4 yards otherwise, or the line to gain when it is short.',
+    );
+  });
+
+  it('is another standard as soon as one of its three numbers is', () => {
+    expect(isSameStandard(FOUR, { ...FOUR })).toBe(true);
+    for (const part of [{ standardYards: 5 }, { standardSecond: 0.5 }, { standardThird: 1 }])
+      expect(isSameStandard(FOUR, { ...FOUR, ...part })).toBe(false);
+  });
 
   const graded = (exceptions: Record<string, Grade> = {}, men = ['LT', 'LG', 'C', 'RG', 'RT']) =>
     men.map((blocker) => ({ blocker, grade: exceptions[blocker] ?? ALL_PLUS }));
 
   it('knows whether the line blocked it once its five are graded, and not before', () => {
-    const of = (grades: ReturnType<typeof graded>) => playResultOf(body, grades, 4).blocked;
+    const of = (grades: ReturnType<typeof graded>) => playResultOf(body, grades, FOUR).blocked;
     expect(of(graded())).toBe(true);
     expect(of(graded({ C: LATE }))).toBe(false);
     expect(of(graded({ C: { ...ALL_PLUS, assignment: 'cannot tell' } }))).toBe(true);
@@ -94,13 +125,13 @@ describe('what a play came to', () => {
 
   it('is stuffed, explosive or pressured by its own yards and facts', () => {
     const of = (part: Partial<Situation>, facts: Grade['facts'] = []) =>
-      playResultOf({ ...body, situation: { ...situation, ...part } }, graded({ C: { ...ALL_PLUS, facts } }), 4);
+      playResultOf({ ...body, situation: { ...situation, ...part } }, graded({ C: { ...ALL_PLUS, facts } }), FOUR);
     expect(of({ gain: 0 })).toMatchObject({ stuffed: true, explosive: false, throws: false, pressured: false });
     expect(of({ gain: 10 })).toMatchObject({ stuffed: false, explosive: true });
     expect(of({ gain: 3 }, ['hit']).pressured).toBe(true);
     expect(of({ gain: -6, result: 'sacked' }).pressured).toBe(true);
     const thrown = { ...body, resolution: { ...resolution, passing: {} as never } };
-    expect(playResultOf({ ...thrown, situation: { ...situation, gain: 12 } }, [], 4)).toMatchObject({
+    expect(playResultOf({ ...thrown, situation: { ...situation, gain: 12 } }, [], FOUR)).toMatchObject({
       throws: true,
       explosive: false,
     });

@@ -3,6 +3,7 @@ import { LINE_SEATS } from '../../model/formation';
 import type { Grade } from '../../model/grade';
 import type { GradedSnap } from '../../model/asked';
 import { ResultSchema, type Situation } from '../../model/snap';
+import { standardFor, type Standard } from '../../model/standard';
 import { classOfDistance, classOfGain, classOfZone, EXPLOSIVE, SHORT } from '../../film/log/classes';
 import { bothKept } from '../rubrics/rubric';
 
@@ -21,17 +22,19 @@ export interface PlayResult {
 }
 
 /** Was a play one by the coach's yardage standard: so many yards, or the line to gain when it was short; a touchdown always. */
-export function isSuccess({ gain, distance, result }: Situation, standardYards: number): boolean {
+export function isSuccess(situation: Situation, standard: Standard): boolean {
+  const { gain, distance, result } = situation;
   if (result === 'touchdown') return true;
   if (result === 'ball lost') return false;
-  return gain >= (distance <= SHORT ? Math.min(distance, standardYards) : standardYards);
+  const yards = standardFor(standard, situation);
+  return gain >= (distance <= SHORT ? Math.min(distance, yards) : yards);
 }
 
 /** What a snap and its grades come to. */
 export function playResultOf(
   { situation, resolution }: Pick<GradedSnap, 'situation'> & { resolution: Pick<GradedSnap['resolution'], 'passing'> },
   grades: readonly { blocker: string; grade: Grade }[],
-  standardYards: number,
+  standard: Standard,
 ): PlayResult {
   const throws = resolution.passing !== null;
   const played = grades.filter((g) => g.grade.counts);
@@ -40,7 +43,7 @@ export function playResultOf(
   const facts = played.flatMap((g) => g.grade.facts);
   return {
     throws,
-    success: isSuccess(situation, standardYards),
+    success: isSuccess(situation, standard),
     stuffed: !throws && situation.gain <= 0,
     explosive: situation.gain >= (throws ? EXPLOSIVE_THROW : EXPLOSIVE),
     blocked: line.length < LINE_SEATS.length ? null : told.every((kept) => kept !== false),
