@@ -10,7 +10,7 @@ import { halftimeSheet } from '../paper/halftime-sheet';
 import { A_CALL } from '../testing/a-call';
 import { asLog } from './as-log';
 import { changedMen } from './changed-men';
-import { summaryOf } from './summary';
+import { soundNow, summaryOf, theirWins } from './summary';
 
 const WAYS: Ways = { playbook: SHIPPED_PLAYBOOK };
 const look = (frontName: string, weight: number) => ({ front: A_CALL.front, frontName, weight, seen: '' });
@@ -64,9 +64,42 @@ describe('a game so far', () => {
     ]);
   });
 
+  it('says who of theirs wins by whom each man had when he lost', () => {
+    const had = (call: Call, seat: string) => (seat === 'B' ? null : `${call.frontName} ${seat}`);
+    const snaps = [snap(1, 'Over', ['C', 'LT']), snap(2, 'Odd', ['C']), snap(3, 'Over', ['C', 'B']), snap(4, 'Over')];
+    expect(theirWins(snaps, had)).toEqual([
+      { defender: 'Over C', times: 2, against: ['C'] },
+      { defender: 'Odd C', times: 1, against: ['C'] },
+      { defender: 'Over LT', times: 1, against: ['LT'] },
+    ]);
+  });
+
+  it('puts first what holds against most of what they have really shown', () => {
+    const { scheme, side, tags, formation, formationName } = A_CALL;
+    const play = { scheme, side, tags: [...tags], formation, formationName, times: 4 };
+    const plan = { ...PLAN, plays: [play, { ...play, scheme: 'duo' }, { ...play, scheme: 'iso' }] };
+    const cells = [
+      { play: 0, look: 0, verdict: 'sound' },
+      { play: 0, look: 1, verdict: 'broken' },
+      { play: 1, look: 0, verdict: 'at risk' },
+      { play: 1, look: 1, verdict: 'sound' },
+    ];
+    const shown = [...Array<string>(5).fill('Odd'), 'Over', 'Bear'].map((front, i) => snap(i + 1, front));
+    // Nobody has worked out the third against anything, nor anybody against what was not expected.
+    expect(
+      soundNow(plan, cells, shown).map(({ play: at, sound }) => [at, sound.good, sound.of, sound.unknown]),
+    ).toEqual([
+      [1, 5, 6, 1],
+      [0, 1, 6, 1],
+    ]);
+    expect(soundNow(plan, cells, [])).toEqual([]);
+  });
+
   it('is a sheet for halftime', () => {
     const sheet = halftimeSheet(summaryOf([snap(1, 'Over', ['C']), snap(2, 'Bear')], PLAN), {
       ...{ title: 'Week 6', stamp: 's', sayPlay: (scheme: string, side: string) => `${scheme} ${side}` },
+      wins: [{ defender: 'RE', times: 2, against: ['RT'] }],
+      sound: [{ play: 'duo right', good: 1, of: 2 }],
     });
     const [looks, calls, lost] = sheet.parts.filter((p) => p.kind === 'table');
     expect(looks!.rows.map((r) => r.slice(0, 3))).toEqual([

@@ -1,5 +1,6 @@
 import type { NightSnap } from '../model/night';
 import { sharesOf, type WeekPlan } from '../model/week-plan';
+import type { Call } from '../model/snap';
 import { rateOf, type Rate } from '../statistics/rate';
 
 /** How often a look was expected, and how often it came. */
@@ -57,4 +58,56 @@ export function summaryOf(snaps: readonly NightSnap[], plan: Pick<WeekPlan, 'loo
       })
       .sort((a, b) => b.times - a.times || (a.seat < b.seat ? -1 : 1)),
   };
+}
+
+/** How often one of theirs has beaten whoever had him, and who that was. */
+export interface TheirWins {
+  readonly defender: string;
+  readonly times: number;
+  readonly against: readonly string[];
+}
+
+/** Who of theirs wins, the most often first: of every man who lost, the one he had in that call. */
+export function theirWins(
+  snaps: readonly NightSnap[],
+  whoHad: (call: Call, seat: string) => string | null,
+): TheirWins[] {
+  const wins = new Map<string, { times: number; against: Set<string> }>();
+  for (const { call, lost } of snaps)
+    for (const seat of lost) {
+      const defender = whoHad(call, seat);
+      if (defender === null) continue;
+      const his = wins.get(defender) ?? { times: 0, against: new Set() };
+      his.times++;
+      his.against.add(seat);
+      wins.set(defender, his);
+    }
+  return [...wins]
+    .map(([defender, { times, against }]) => ({ defender, times, against: [...against] }))
+    .sort((a, b) => b.times - a.times || (a.defender < b.defender ? -1 : 1));
+}
+
+/** Of the looks they have really shown, on how many a play of the week is sound. */
+export interface SoundNow {
+  /** Its place in the plan. */
+  readonly play: number;
+  readonly sound: Rate;
+}
+
+/** Plays by how much of what they show they are sound against, the best first; looks nobody has worked out count for nothing. */
+export function soundNow(
+  plan: Pick<WeekPlan, 'plays' | 'looks'>,
+  cells: readonly { readonly play: number; readonly look: number; readonly verdict: string }[],
+  snaps: readonly NightSnap[],
+): SoundNow[] {
+  const times = plan.looks.map((l) => snaps.filter((s) => s.call.frontName === l.frontName).length);
+  return plan.plays
+    .map((_, play) => {
+      const his = cells.filter((c) => c.play === play);
+      const of = his.reduce((sum, c) => sum + times[c.look]!, 0);
+      const good = his.reduce((sum, c) => sum + (c.verdict === 'sound' ? times[c.look]! : 0), 0);
+      return { play, sound: rateOf(good, of, snaps.length - of) };
+    })
+    .filter((p) => p.sound.of > 0)
+    .sort((a, b) => b.sound.share! - a.sound.share! || a.play - b.play);
 }

@@ -1,4 +1,4 @@
-import type { NightSummary } from '../night/summary';
+import type { NightSummary, TheirWins } from '../night/summary';
 import type { Sheet } from './sheet';
 
 const percent = (share: number | null): string => (share === null ? 'not expected' : `${Math.round(100 * share)} %`);
@@ -6,7 +6,19 @@ const percent = (share: number | null): string => (share === null ? 'not expecte
 /** What the first half was, on one sheet: forecast against seen, calls, and who lost to what. */
 export const halftimeSheet = (
   { snaps, looks, calls, lost }: NightSummary,
-  { title, stamp, sayPlay }: { title: string; stamp: string; sayPlay: (scheme: string, side: string) => string },
+  {
+    title,
+    stamp,
+    sayPlay,
+    wins,
+    sound,
+  }: {
+    title: string;
+    stamp: string;
+    sayPlay: (scheme: string, side: string) => string;
+    wins: readonly TheirWins[];
+    sound: readonly { readonly play: string; readonly good: number; readonly of: number }[];
+  },
 ): Sheet => ({
   title: 'Halftime',
   subtitle: `${title}. ${snaps} snaps as they were tapped`,
@@ -37,6 +49,20 @@ export const halftimeSheet = (
       head: ['Place', 'Times', 'Against'],
       widths: [50, 50, '*'],
       rows: lost.map((l) => [{ strong: l.seat }, String(l.times), l.against.join(', ')]),
+    },
+    { kind: 'heading', text: 'Who of theirs wins' },
+    {
+      kind: 'table',
+      head: ['He', 'Times', 'Against'],
+      widths: [50, 50, '*'],
+      rows: wins.map((w) => [{ strong: w.defender }, String(w.times), w.against.join(', ')]),
+    },
+    { kind: 'heading', text: 'What holds against what they show' },
+    {
+      kind: 'table',
+      head: ['Call', 'Sound on'],
+      widths: ['*', 90],
+      rows: sound.map((s) => [s.play, `${s.good} of ${s.of} snaps`]),
     },
   ],
 });

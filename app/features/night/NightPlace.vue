@@ -37,10 +37,21 @@ const alsoSeats = computed(() => (last.value?.lost.length && night.unsent ? nigh
 const percent = (share: number | null): string =>
   share === null ? 'not expected' : `${Math.round(100 * share)} % expected`;
 const sayPlay = (scheme: string, side: string): string => `${schemeName(scheme)} ${side}`;
+/** Calls of those that hold that are listed on the sideline. */
+const SHOWN = 5;
 function print(): void {
   const title = `Week ${week.game!.week}, ${week.game!.opponent}`;
   const stamp = `${session.member?.programName}, ${title}, made ${format(new Date(), 'd MMM HH:mm')}`;
-  void savePdf(`halftime ${title}`, [halftimeSheet(night.summary, { title, stamp, sayPlay })], 'A4');
+  void savePdf(
+    `halftime ${title}`,
+    [
+      halftimeSheet(night.summary, {
+        ...{ title, stamp, sayPlay, wins: night.wins },
+        sound: night.sound.map((s) => ({ play: sayPlayOf(plan.plan.plays[s.play]!), ...s.sound })),
+      }),
+    ],
+    'A4',
+  );
 }
 </script>
 
@@ -132,6 +143,24 @@ function print(): void {
           <ul>
             <li v-for="l in night.summary.lost" :key="l.seat">
               <b>{{ l.seat }}</b> <span>{{ l.times }}×</span> <span class="soft">{{ l.against.join(', ') }}</span>
+            </li>
+          </ul>
+        </template>
+        <template v-if="night.wins.length">
+          <h2>Who of theirs wins</h2>
+          <ul>
+            <li v-for="w in night.wins" :key="w.defender">
+              <b>{{ w.defender }}</b> <span>{{ w.times }}×</span>
+              <span class="soft">against {{ w.against.join(', ') }}</span>
+            </li>
+          </ul>
+        </template>
+        <template v-if="night.sound.length">
+          <h2>What holds against what they show</h2>
+          <ul>
+            <li v-for="s in night.sound.slice(0, SHOWN)" :key="s.play">
+              <span>{{ sayPlayOf(plan.plan.plays[s.play]!) }}</span>
+              <b>{{ s.sound.good }} of {{ s.sound.of }}</b>
             </li>
           </ul>
         </template>

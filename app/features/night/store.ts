@@ -8,7 +8,7 @@ import type { Call } from '#core/model/snap';
 import type { PlannedLook, PlannedPlay } from '#core/model/week-plan';
 import { asLog } from '#core/night/as-log';
 import { changedMen } from '#core/night/changed-men';
-import { summaryOf } from '#core/night/summary';
+import { soundNow, summaryOf, theirWins } from '#core/night/summary';
 import { newId } from '~/features/marks/new-id';
 import { usePlan } from '~/features/plan/store';
 import { usePlaybook } from '~/features/playbook/store';
@@ -114,6 +114,15 @@ export const useNight = defineStore('night', () => {
     );
 
   const summary = computed(() => summaryOf(snaps.value, plan.plan));
+  /** Who of theirs wins, and against whom. */
+  const wins = computed(() =>
+    theirWins(snaps.value, (call, seat) => {
+      const worked = workCall(call, ways.value);
+      return worked.ok ? (worked.value.resolution.assignments.find((a) => a.blocker === seat)?.target ?? null) : null;
+    }),
+  );
+  /** What holds against what they have really shown. */
+  const sound = computed(() => soundNow(plan.plan, plan.cells, snaps.value));
 
   /** "They show something else now": one call, the picture it was planned against, and the new one. */
   const asks = shallowRef<{ play: PlannedPlay; was: PlannedLook } | null>(null);
@@ -123,7 +132,23 @@ export const useNight = defineStore('night', () => {
   );
 
   return {
-    ...{ problem, tapped, snaps, unsent, series, play, look, seats, lastSeats, summary, asks, now, changed },
+    ...{
+      problem,
+      tapped,
+      snaps,
+      unsent,
+      series,
+      play,
+      look,
+      seats,
+      lastSeats,
+      summary,
+      wins,
+      sound,
+      asks,
+      now,
+      changed,
+    },
     ...{ tap, alsoLost, undo, nextSeries, putIntoLog },
   };
 });
