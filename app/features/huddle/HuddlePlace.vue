@@ -79,7 +79,7 @@ const sayMine = (s: Said): string =>
 </script>
 
 <template>
-  <div class="huddle">
+  <div class="phone">
     <header>
       <h1>Whole line</h1>
       <p v-if="huddle.huddle" class="soft">Week {{ huddle.huddle.game.week }}, {{ huddle.huddle.game.opponent }}</p>
@@ -149,85 +149,11 @@ const sayMine = (s: Said): string =>
   </div>
 </template>
 
+<style scoped src="~/features/quiz/phone.css"></style>
 <style scoped>
-.huddle {
-  max-width: 560px;
-  padding: 12px 16px 40px;
-  display: grid;
-  gap: 8px;
-}
-header {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 12px;
-  align-items: baseline;
-}
-.problem {
-  color: var(--broken);
-  font-weight: 600;
-}
-nav {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 10px;
-  align-items: center;
-}
-nav button {
-  padding: 6px 10px;
-  min-width: 48px;
-  min-height: 44px;
-  text-align: center;
-  border-bottom: 3px solid transparent;
-}
-nav [aria-current='true'] {
-  font-weight: 700;
-  border-color: var(--violet);
-}
-.play {
-  font-size: 18px;
-}
 .under {
   display: flex;
   justify-content: space-between;
-}
-.asks {
-  font-size: 20px;
-  font-weight: 650;
-}
-.hands {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-}
-.hands button {
-  min-height: 48px;
-  min-width: 110px;
-  font-size: 16px;
-  padding: 8px 18px;
-}
-.big {
-  background: var(--sheet);
-  border: 1.5px solid var(--violet);
-  border-radius: 3px;
-  color: var(--ink);
-  font-weight: 650;
-  cursor: pointer;
-}
-.answer {
-  border-top: 2px solid var(--ink);
-  padding-top: 8px;
-}
-.verdict {
-  font-size: 20px;
-  font-weight: 700;
-  color: var(--sound);
-}
-.verdict.wrong {
-  color: var(--broken);
-}
-.because {
-  font-style: italic;
-  color: var(--soft);
 }
 .room {
   font-weight: 600;

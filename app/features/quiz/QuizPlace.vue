@@ -75,7 +75,7 @@ function next(): void {
 </script>
 
 <template>
-  <div class="quiz">
+  <div class="phone">
     <header>
       <h1>Quiz</h1>
       <p v-if="quiz.quiz?.game" class="soft">Week {{ quiz.quiz.game.week }}, {{ quiz.quiz.game.opponent }}</p>
@@ -185,94 +185,16 @@ function next(): void {
   </div>
 </template>
 
+<style scoped src="./phone.css"></style>
 <style scoped>
-.quiz {
-  max-width: 560px;
-  padding: 12px 16px 40px;
-  display: grid;
-  gap: 8px;
-}
-header {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 12px;
-  align-items: baseline;
-}
 .count {
   margin-left: auto;
-}
-.problem {
-  color: var(--broken);
-  font-weight: 600;
-}
-nav {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 10px;
-  align-items: center;
-}
-nav button:not(.link) {
-  padding: 6px 10px;
-  min-width: 44px;
-  min-height: 40px;
-  text-align: center;
-  border-bottom: 3px solid transparent;
-}
-nav [aria-current='true'] {
-  font-weight: 700;
-  border-color: var(--violet);
 }
 .pictures {
   margin-left: auto;
 }
-.play {
-  font-size: 17px;
-}
-.asks {
-  font-size: 20px;
-  font-weight: 650;
-}
-.hands {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-}
-.hands button,
-.next {
-  min-height: 48px;
-  min-width: 110px;
-  font-size: 16px;
-  padding: 8px 18px;
-}
-.big {
-  background: var(--sheet);
-  border: 1.5px solid var(--violet);
-  border-radius: 3px;
-  color: var(--ink);
-  font-weight: 650;
-  cursor: pointer;
-}
-.answer {
-  border-top: 2px solid var(--ink);
-  padding-top: 8px;
-  display: grid;
-  gap: 6px;
-}
-.verdict {
-  font-size: 20px;
-  font-weight: 700;
-  color: var(--sound);
-}
-.wrong,
-.verdict.wrong {
-  color: var(--broken);
-}
 .sign {
   font-size: 56px;
   line-height: 1;
-}
-.because {
-  font-style: italic;
-  color: var(--soft);
 }
 </style>
