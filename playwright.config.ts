@@ -1,7 +1,8 @@
 import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
-  testDir: 'tests/e2e',
+  testDir: 'tests',
+  testMatch: ['e2e/**/*.test.ts', 'trust/**/*.test.ts'],
   timeout: 60_000,
   expect: { timeout: 15_000 },
   retries: 0,

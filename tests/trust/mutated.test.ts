@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import fc from 'fast-check';
 import pg from 'pg';
-import { ROUTES, type Ids } from './route-table';
+import { ROUTES, type Ids } from '../e2e/route-table';
 
 const url = process.env.E2E_URL ?? 'http://localhost:4170';
 /** So many bodies and addresses a route; the same ones at every run. */

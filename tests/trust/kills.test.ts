@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { ChildProcess } from 'node:child_process';
 import { expect, test } from '@playwright/test';
 import pg from 'pg';
-import { freePort, logInAt, startProcess } from './another-process';
+import { freePort, logInAt, startProcess } from '../e2e/another-process';
 
 /** How often the server is killed while it is given marks; more by hand: `KILLS=200`. */
 const KILLS = Number(process.env.KILLS ?? 3);

@@ -6,7 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
 import pg from 'pg';
-import { freePort, logInAt, startProcess } from './another-process';
+import { freePort, logInAt, startProcess } from '../e2e/another-process';
 
 /** How often the server is killed while a film comes in; more by hand: `KILLS=200`. */
 const KILLS = Number(process.env.KILLS ?? 3);
