@@ -178,6 +178,12 @@ test('the screen shows what a phone says as it says it, and goes on when the lin
   await expect(places).toContainText('thinks');
   await page.getByRole('button', { name: 'Send the line home' }).click();
   await expect(player.getByText('The line is not together just now')).toBeVisible({ timeout: 30_000 });
+  // Called together again, who has stayed on his page is in it again.
+  await page.getByRole('button', { name: 'Call the line together' }).click();
+  await expect(player.getByText('You are C')).toBeVisible();
+  await expect(places).toContainText('thinks');
+  await page.getByRole('button', { name: 'Send the line home' }).click();
+  await expect(player.getByText('The line is not together just now')).toBeVisible({ timeout: 30_000 });
   // What was said counts for what he is asked again.
   const quiz = (await (await player.request.get('/api/quiz')).json()) as { answers: { item: { seat: string } }[] };
   expect(quiz.answers.filter((a) => a.item.seat === 'C').length).toBeGreaterThan(0);

@@ -44,6 +44,11 @@ function begin(): void {
   [word.value, whom.value, pair.value, isChanging.value, since.value] = [null, '', [], false, Date.now()];
 }
 watch(() => huddle.huddle?.number, begin, { immediate: true });
+/** The next huddle begins with taking a place. */
+watch(
+  () => huddle.huddle === null,
+  (isOver) => void (isOver && (seat.value = '')),
+);
 /** Who has one place only takes it at once. */
 watch(
   () => huddle.huddle?.seats,
