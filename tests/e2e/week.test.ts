@@ -112,7 +112,12 @@ test('a player answers on his phone, goes on without a connection, and the coach
 }) => {
   const context = await browser.newContext({ viewport: { width: 390, height: 780 } });
   const page = await context.newPage();
+  const answered = async (): Promise<number> => {
+    const { answers } = (await (await page.request.get('/api/quiz')).json()) as { answers: unknown[] };
+    return answers.length;
+  };
   await enter(page, 'player', '/quiz');
+  const before = await answered();
   const picture = page.getByRole('group', { name: 'The picture' });
   const answer = async (): Promise<void> => {
     await expect(page.getByText('Whom do you block?')).toBeVisible();
@@ -135,12 +140,13 @@ test('a player answers on his phone, goes on without a connection, and the coach
   await expect(page.getByText('1 answers wait here to be sent.')).toBeVisible();
   await context.setOffline(false);
   await expect(page.getByText('answers wait here')).toHaveCount(0);
+  expect(await answered()).toBe(before + 2);
   await context.close();
   const coach = await (await browser.newContext()).newPage();
   await enter(coach, 'coach', '/week/quiz');
   await expect(coach.getByText(/^\d+ answers, \d+ right in everything/)).toBeVisible();
   const answers = (await (await coach.request.get(`/api/weeks/${await next(coach)}/quiz`)).json()) as { of: number }[];
-  expect(answers.reduce((sum, a) => sum + a.of, 0)).toBe(2);
+  expect(answers.reduce((sum, a) => sum + a.of, 0)).toBe(before + 2);
   await coach.context().close();
 });
 

@@ -126,9 +126,11 @@ function addWanted(): void {
           </span>
         </li>
       </ul>
-      <ul v-if="breaches.length" class="breaches" role="alert">
-        <li v-for="b in breaches" :key="b.says">{{ b.says }}</li>
-      </ul>
+      <div v-if="breaches.length" role="alert">
+        <ul class="breaches">
+          <li v-for="b in breaches" :key="b.says">{{ b.says }}</li>
+        </ul>
+      </div>
     </header>
     <VueDraggable
       tag="ol"

@@ -113,6 +113,27 @@ describe('a day of practice', () => {
     expect(practice.breaches).toEqual([]);
   });
 
+  it('is planned with who is there, also when that is still on its way', async () => {
+    const practice = usePractice();
+    away = [1, 2];
+    server.slow();
+    const [opening, planning] = [practice.open(), practice.planAll()];
+    server.answer();
+    await Promise.all([opening, planning]);
+    const men = kept.days[0]!.lines.flatMap((l) => l.stations.flatMap((s) => s.men));
+    expect(men).toContain(3);
+    expect(men).not.toContain(1);
+    expect(practice.breaches).toEqual([]);
+  });
+
+  it('is planned all the same when nobody can say who is there', async () => {
+    const practice = usePractice();
+    server.refuse(503, 'The database cannot be reached just now.');
+    const [opened, planned] = await Promise.all([practice.open(), practice.planAll()]);
+    expect([opened, planned]).toEqual([false, true]);
+    expect(kept.days[0]!.lines.length).toBeGreaterThan(3);
+  });
+
   it('has a man back where he was when it could not be written down', async () => {
     const practice = usePractice();
     server.down();

@@ -54,11 +54,13 @@ export const usePractice = defineStore('practice', () => {
     );
     presence.value = new Map(found.map((f) => [f.day, new Map(f.men.map((m) => [m.playerId, m.here]))]));
   }
+  /** The newest reading of who is there: nobody is planned for before it has come, or has failed. */
+  let reading: Promise<boolean> = Promise.resolve(true);
   const open = (): Promise<boolean> =>
-    attempt(async () => {
+    (reading = attempt(async () => {
       await roster.open();
       await readPresence();
-    });
+    }));
 
   /** A man is there, limited or away: it is written down for the day and the plan can be made anew. */
   const setHere = (day: string, playerId: number, here: Here): Promise<boolean> =>
@@ -91,13 +93,15 @@ export const usePractice = defineStore('practice', () => {
   const put = (next: readonly PracticeDay[]): Promise<boolean> => week.change('practice', { days: [...next] });
 
   /** Fills every day anew around what is held. */
-  function planAll(): Promise<boolean> {
+  async function planAll(): Promise<boolean> {
+    await reading;
     const planned = planWeek(toPlan(days.value));
     told.value = planned.told;
     return put(planned.days);
   }
   /** Fills one day anew; the others stay as they are and count. */
-  function planDay(day: string): Promise<boolean> {
+  async function planDay(day: string): Promise<boolean> {
+    await reading;
     const frozen = days.value.map((d) =>
       d.day === day ? d : { ...d, lines: d.lines.map((l) => ({ ...l, held: true })) },
     );
