@@ -3,6 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { PracticeDay, PracticeLine } from '#core/model/practice';
 import { practiceSheet } from '#core/paper/practice-sheet';
 import { serveRoutes, type RoutesServer } from '~/testing/routes';
+import { failWith } from '~/testing/steer';
 import { useWeek } from '~/features/week/store';
 import { calendarOf } from './calendar';
 import { usePractice } from './store';
@@ -24,10 +25,12 @@ const day = (date: string, lines: PracticeLine[]): PracticeDay => ({
 const [TUESDAY, THURSDAY] = ['2026-11-24', '2026-11-26'];
 let kept: { days: PracticeDay[] };
 let away: number[];
+/** Whether the server can say who is there. */
+let isKnown: boolean;
 let server: RoutesServer;
 beforeEach(async () => {
   setActivePinia(createPinia());
-  away = [2];
+  [away, isKnown] = [[2], true];
   kept = {
     days: [
       day(TUESDAY, [line('a', 'short-steps', [1, 3]), line('b', 'down-wall', [1, 3]), line('c', 'set-mirror', [1])]),
@@ -51,12 +54,15 @@ beforeEach(async () => {
       kept = body;
       return { revision: revision + 1 };
     },
-    'GET /api/attendance': (_body, url) => ({
-      day: url.searchParams.get('day'),
-      men:
-        url.searchParams.get('day') === TUESDAY ? away.map((playerId) => ({ playerId, here: 'away', note: '' })) : [],
-      days: [],
-    }),
+    'GET /api/attendance': (_body, url) => {
+      const on = url.searchParams.get('day');
+      if (!isKnown) failWith(503, 'The database cannot be reached just now.');
+      return {
+        day: on,
+        men: on === TUESDAY ? away.map((playerId) => ({ playerId, here: 'away', note: '' })) : [],
+        days: [],
+      };
+    },
     'PUT /api/attendance': ({ day: on, men }: { day: string; men: unknown[] }) => ({ day: on, men, days: [] }),
   });
   await useWeek().open(6);
@@ -128,7 +134,7 @@ describe('a day of practice', () => {
 
   it('is planned all the same when nobody can say who is there', async () => {
     const practice = usePractice();
-    server.refuse(503, 'The database cannot be reached just now.');
+    isKnown = false;
     const [opened, planned] = await Promise.all([practice.open(), practice.planAll()]);
     expect([opened, planned]).toEqual([false, true]);
     expect(kept.days[0]!.lines.length).toBeGreaterThan(3);
