@@ -46,6 +46,8 @@ export const HuddleSchema = HuddleQuestionSchema.extend({
   men: z.array(HuddleManSchema).max(MOST_IN_HUDDLE),
   /** Places he can take: the line’s for who has none of his own. */
   seats: z.array(z.string()),
+  /** The place he has taken; `null` before. */
+  seat: z.string().nullable(),
   /** What has been said and may be seen, the earliest first. */
   said: z.array(SaidSchema),
   /** What he himself has said; `null` before. */
@@ -54,9 +56,11 @@ export const HuddleSchema = HuddleQuestionSchema.extend({
 export type Huddle = z.infer<typeof HuddleSchema>;
 
 /** What is asked next, shown, or both; `number` is the question it was decided on. */
-export const HuddleChangeSchema = z.object({
-  number: z.int().min(1),
-  next: HuddleQuestionSchema.optional(),
-  stage: z.enum(HUDDLE_STAGES).optional(),
-});
+export const HuddleChangeSchema = z
+  .object({
+    number: z.int().min(1),
+    next: HuddleQuestionSchema.optional(),
+    stage: z.enum(HUDDLE_STAGES).optional(),
+  })
+  .refine(({ next, stage }) => next !== undefined || stage !== undefined, { message: 'a next question or a stage' });
 export type HuddleChange = z.infer<typeof HuddleChangeSchema>;

@@ -6,13 +6,20 @@ import { readFront } from '../language/lineups/read-front';
 import { shippedScheme } from '../calls/resolve-call';
 import { aLineup } from '../testing/fronts';
 import { need } from '../testing/need';
-import { rightSaid, sayTogether, together } from './together';
+import { expectedOf } from './question';
+import { sayTogether, together } from './together';
 import type { Said } from '../model/huddle';
+import type { Resolution } from '../model/resolution';
 
 const men = need(readFormation('LT LG C RG RT Y right; H left; B left'));
 const front = need(readFront('LE 5 left; N 1 left; T 3 right; RE 6i right; W 30 left; M 10 right', men));
 const power = resolveStill(need(shippedScheme('power')), men, front, { side: 'right' });
-const all = (silent: boolean): Said[] => power.assignments.flatMap((a) => rightSaid(power, a.blocker, silent) ?? []);
+/** What a man of a place says who knows it all; nothing for who is asked nothing. */
+function rightSaid(resolution: Resolution, seat: string, silent: boolean): Said[] {
+  const e = expectedOf(resolution, seat);
+  return e ? [{ seat, call: silent ? null : e.call, whom: e.whom, with: [...e.with] }] : [];
+}
+const all = (silent: boolean): Said[] => power.assignments.flatMap((a) => rightSaid(power, a.blocker, silent));
 const but = (seat: string, change: Partial<Said>): Said[] =>
   all(false).map((s) => (s.seat === seat ? { ...s, ...change } : s));
 
@@ -34,6 +41,11 @@ describe('the whole line together', () => {
     expect(found.twoOn.map((t) => [t.defender, [...t.men].sort()])).toEqual([['LE', [down.blocker, hasLE].sort()]]);
     expect(found.wrong).toEqual([down.blocker]);
     expect(sayTogether(found)).toContain('N is free.');
+  });
+
+  it('three on one are all, not both', () => {
+    const three = ['LT', 'LG', 'C'].map((seat): Said => ({ seat, call: null, whom: 'N', with: [] }));
+    expect(sayTogether(together(power, three, true))).toContain('LT and LG and C all have N and do not know it.');
   });
 
   it('nobody is free while somebody whose man he is has not spoken', () => {
@@ -75,7 +87,7 @@ describe('the whole line together', () => {
         fc.nat(),
         (lineup, id, turn) => {
           const r = resolveStill(need(shippedScheme(id)), lineup.formation, lineup.front, { side: 'right' });
-          const said = r.assignments.flatMap((a) => rightSaid(r, a.blocker, false) ?? []);
+          const said = r.assignments.flatMap((a) => rightSaid(r, a.blocker, false));
           const turned = [...said.slice(turn % (said.length + 1)), ...said.slice(0, turn % (said.length + 1))];
           const found = together(r, turned, false);
           expect([found.free, found.wrong, found.open]).toEqual([[], [], []]);

@@ -1,7 +1,5 @@
 import type { Said } from '../model/huddle';
 import type { Assignment, Resolution } from '../model/resolution';
-import { expectedOf } from './question';
-import { hisIn } from './items';
 
 /** A word at the line in the order in which it is to be spoken, and whether it has been. */
 export interface SpokenCall {
@@ -101,20 +99,13 @@ function spoken(
 /** One sentence for the room on how it stands. */
 export function sayTogether({ twoOn, free, open, wrong }: Together): string {
   const sentences = [
-    ...twoOn.map(({ defender, men }) => `${men.join(' and ')} both have ${defender} and do not know it.`),
+    ...twoOn.map(
+      ({ defender, men }) =>
+        `${men.join(' and ')} ${men.length > 2 ? 'all' : 'both'} have ${defender} and do not know it.`,
+    ),
     ...free.map((d) => `${d} is free.`),
   ];
   if (sentences.length > 0) return sentences.join(' ');
   if (open.length > 0) return `Still to say: ${open.join(', ')}.`;
   return wrong.length > 0 ? `Everybody has a man; not as the rules say: ${wrong.join(', ')}.` : 'All of it is right.';
-}
-
-/** Whether a place is asked anything in this call. */
-export const isAsked = (resolution: Pick<Resolution, 'assignments'>, seat: string): boolean =>
-  hisIn(resolution, seat)?.target != null;
-
-/** What a man of this place would say if he knew it all; `null` when he is asked nothing. */
-export function rightSaid(resolution: Resolution, seat: string, silent: boolean): Said | null {
-  const e = expectedOf(resolution, seat);
-  return e && { seat, call: silent ? null : e.call, whom: e.whom, with: [...e.with] };
 }

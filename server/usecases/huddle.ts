@@ -45,6 +45,7 @@ export async function readHuddle(member: Member): Promise<Huddle | null> {
     texts: schemes,
     men: men.map((m) => ({ seat: m.seat, jersey: jerseys.get(m.userId) ?? null, hasAnswered: answered.includes(m) })),
     seats: places,
+    seat: men.find((m) => m.userId === userId)?.seat ?? null,
     said: isHidden ? [] : answered.map((m) => SaidSchema.parse(m.said)),
     mine: mine ? SaidSchema.parse(mine.said) : null,
   };

@@ -75,7 +75,7 @@ describe('the whole line together', () => {
     await sayInHuddle(player, 2, said('C'));
     await joinHuddle(player, 'LG');
     const seen = await see(player);
-    expect([seen.mine, seen.men[0]]).toEqual([null, { seat: 'LG', jersey: 62, hasAnswered: false }]);
+    expect([seen.seat, seen.mine, seen.men[0]]).toEqual(['LG', null, { seat: 'LG', jersey: 62, hasAnswered: false }]);
     await expect(sayInHuddle(player, 2, said('C'))).rejects.toMatchObject({ statusCode: 409 });
   });
 

@@ -12,14 +12,14 @@ const huddle = useHuddle();
 const quiz = useQuiz();
 const { isUp } = useLine(huddle.news);
 const ownEyes = ref(false);
-const seat = ref('');
+const seat = computed(() => huddle.huddle?.seat ?? '');
 const [word, whom, pair, since] = [ref<string | null>(null), ref(''), ref<string[]>([]), ref(0)];
 onMounted(() => void huddle.read());
 
 const asked = computed(() => (seat.value ? huddle.askedOf(seat.value) : null));
 const isOpen = computed(() => huddle.huddle?.stage === 'open');
 /** What he has sent for this question. */
-const mine = computed(() => (huddle.huddle?.mine?.seat === seat.value ? huddle.huddle.mine : null));
+const mine = computed(() => huddle.huddle?.mine ?? null);
 const isChanging = ref(false);
 const isSaying = computed(() => isOpen.value && (mine.value === null || isChanging.value));
 const part = computed(() => {
@@ -44,19 +44,18 @@ function begin(): void {
   [word.value, whom.value, pair.value, isChanging.value, since.value] = [null, '', [], false, Date.now()];
 }
 watch(() => huddle.huddle?.number, begin, { immediate: true });
-/** The next huddle begins with taking a place. */
+/** Who has one place only takes it once, in every huddle anew; is he not let in, he taps it himself. */
 watch(
-  () => huddle.huddle === null,
-  (isOver) => void (isOver && (seat.value = '')),
+  () => huddle.huddle?.seat === null,
+  (isWithout) => {
+    const seats = huddle.huddle?.seats ?? [];
+    if (isWithout && seats.length === 1) sit(seats[0]!);
+  },
+  { immediate: true },
 );
-/** Who has one place only takes it at once. */
-watch(
-  () => huddle.huddle?.seats,
-  (seats) => void (seats?.length === 1 && seat.value === '' && sit(seats[0]!)),
-);
-async function sit(which: string): Promise<void> {
+function sit(which: string): void {
   begin();
-  seat.value = (await huddle.sit(which)) ? which : '';
+  void huddle.sit(which);
 }
 function tap(id: string): void {
   if (part.value === 'whom') whom.value = id;

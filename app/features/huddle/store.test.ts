@@ -16,7 +16,7 @@ let kept: Huddle | null;
 let server: RoutesServer;
 const begun = (question: HuddleQuestion): Huddle => ({
   ...question,
-  ...{ number: 1, stage: 'open', texts: [], men: [], seats: ['LT'], said: [], mine: null },
+  ...{ number: 1, stage: 'open', texts: [], men: [], seats: ['LT'], seat: null, said: [], mine: null },
   game: { id: 6, opponent: 'Quillport Terns', week: 6 },
 });
 beforeEach(() => {
@@ -30,7 +30,7 @@ beforeEach(() => {
       if (stage) kept = { ...kept!, stage };
     },
     'PUT /api/huddle/place': ({ seat }: { seat: string }) =>
-      void (kept = { ...kept!, men: [{ seat, jersey: 61, hasAnswered: false }] }),
+      void (kept = { ...kept!, seat, men: [{ seat, jersey: 61, hasAnswered: false }] }),
     'PUT /api/huddle/said': ({ said }: { said: Said }) =>
       void (kept = { ...kept!, said: [...kept!.said, said], mine: said }),
     'DELETE /api/huddle': () => void (kept = null),

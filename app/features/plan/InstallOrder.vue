@@ -14,7 +14,7 @@ import { usePlan } from './store';
 const plan = usePlan();
 const week = useWeek();
 const playbook = usePlaybook();
-const { results } = useQuizResults();
+const { results, problem } = useQuizResults();
 /** How a play stands before the gate the coach has set. */
 const gate = (play: number) =>
   gateOf(
@@ -45,6 +45,7 @@ const learns = ({ adds }: InstallStep): string =>
       Next is what opens most of the game for what it asks people to learn. Three walk-through reps of each, three again
       at the week’s last practice.
     </p>
+    <p v-if="problem" class="problem" role="alert">The quiz is not counted here: {{ problem }}</p>
     <ol>
       <li v-for="(s, i) in steps" :key="s.play">
         <b>{{ i + 1 }}</b>
@@ -87,6 +88,7 @@ li {
     grid-column: 2;
   }
 }
+.problem,
 .not-reached {
   color: var(--broken);
   font-weight: 600;
