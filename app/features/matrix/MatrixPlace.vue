@@ -94,7 +94,9 @@ const print = (): void => window.print();
       <p class="sum">
         <span v-if="matrix.running" role="status">{{ matrix.done }} of {{ matrix.total }} worked out …</span>
         <template v-else>{{ total.sound }} of {{ total.cells }} sound</template>
-        <span v-if="matrix.leftOut" class="soft">{{ matrix.leftOut }} fronts your league does not allow left out</span>
+        <span v-if="matrix.leftOut" class="soft left"
+          >{{ matrix.leftOut }} fronts your league does not allow left out</span
+        >
         <button class="plain link no-print" type="button" @click="print">Print</button>
       </p>
     </header>
@@ -168,6 +170,9 @@ header {
   gap: 4px 7px;
   align-items: center;
   font-size: 17px;
+}
+.left {
+  margin-left: 12px;
 }
 .sum {
   font-weight: 600;
