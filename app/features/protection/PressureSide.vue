@@ -84,7 +84,9 @@ const say = ({ rushers, twist }: PressureReport): string =>
         }}
       </p>
       <MatchupList :proof="p.proof" />
-      <p class="soft">How good each is from 1 to 5, typed by you until grades say it; kept on this machine.</p>
+      <p class="soft">
+        How good each is from 1 to 5, typed by the line coach until grades say it; the whole staff sees them.
+      </p>
       <p>
         <b>Two on one:</b> {{ p.proof.doubles.map((d) => `${d.by.join(' and ')} on ${d.on}`).join(', ') || 'nobody' }}
       </p>

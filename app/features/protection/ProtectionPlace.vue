@@ -201,7 +201,13 @@ onKeyStroke(
               }"
               >Walk through it</NuxtLink
             >
-            <BoardFile :formation="p.formation" :front="p.front" :resolution="p.resolution" :name="p.call.scheme" />
+            <BoardFile
+              class="drawing"
+              :formation="p.formation"
+              :front="p.front"
+              :resolution="p.resolution"
+              :name="p.call.scheme"
+            />
           </p>
           <CompareTable />
         </template>
@@ -212,6 +218,9 @@ onKeyStroke(
 </template>
 
 <style scoped>
+.drawing {
+  margin-left: 12px;
+}
 .place {
   display: grid;
   grid-template-rows: auto auto 1fr;
