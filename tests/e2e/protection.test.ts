@@ -59,6 +59,10 @@ test('ratings typed by hand order the matchups and mark their best rusher', asyn
   await expect(matchups.getByRole('row').nth(1)).toContainText('needs help');
   await expect(page.getByRole('combobox', { name: 'their best rusher' })).toHaveValue('RE');
   await expect(page.getByText('Two on RE:')).toBeVisible();
+  // They count on the page at once; the program has them once the server has.
+  await expect
+    .poll(async () => ((await (await page.request.get('/api/program')).json()) as { ratings?: unknown }).ratings)
+    .toEqual({ ours: { RT: 2 }, theirs: { RE: 5 } });
   await page.reload();
   await expect(matchups.getByRole('row').nth(1)).toContainText('needs help');
 });
