@@ -15,5 +15,6 @@ for (const id of libraryIds('schemes')) {
   const [shipped, random] = [surveyShipped(id), surveyRandom(id, fronts, SEED)];
   const figures = `${share(random.doubtful, random.fronts)} doubtful, ${random.sound} of them called sound`;
   console.log(`${id.padEnd(18)} ${figures}; shipped ${shipped.doubtful} of ${shipped.fronts}  ${kindsOf(random)}`);
+  for (const text of random.called) console.log(`  called sound: ${text}`);
   if (wanted) for (const [kind, text] of [...shipped.examples, ...random.examples]) console.log(`  ${kind}: ${text}`);
 }

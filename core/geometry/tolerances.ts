@@ -56,3 +56,6 @@ export const BODY = 1;
 
 /** Absorbs binary rounding of splits such as 4.2 - 4; far below an inch (0.083 ft). */
 export const EPSILON = 1e-6;
+
+/** A puller who goes this much farther back side than he stood has turned back, feet. */
+export const TURN_BACK = 2;

@@ -1,5 +1,5 @@
-import { atLeast, atMost, moreThan } from '../geometry/compare';
-import { HEAD_UP } from '../geometry/tolerances';
+import { atLeast, atMost, lessThan, moreThan } from '../geometry/compare';
+import { HEAD_UP, TURN_BACK } from '../geometry/tolerances';
 import { hasOwner } from '../vocabulary/finding';
 import { NOBODY, type Change, type Proposal, type Scene } from '../vocabulary/scene';
 import type { ManOutcome } from '../resolve/allot/outcome';
@@ -12,7 +12,7 @@ const CONTAIN = 8;
 
 /**
  * A kick, trap or log is a job: it takes the next man to show there. The man it was for, wherever he squeezes, unless somebody's own rule
- * washes him; then, from the hole outward, the next man on the line, whoever has moved to that edge, the most playside linebacker.
+ * washes him or he has looped away behind whoever was to run to him: nobody turns back; then, from the hole outward, the next man on the line, whoever has moved to that edge or dropped off it, the most playside linebacker.
  * A lead, wrap or skip to a linebacker meets whoever runs through in its path first; otherwise it goes by its own words again (`null`).
  */
 export function jobAfter(change: Change, m: ManOutcome, hole: number): Proposal | null {
@@ -30,7 +30,8 @@ function nextToShow({ before, after, nowAt }: Change, { man, target }: ManOutcom
   const out = before.defenders[target]!.x < 0 ? -1 : 1;
   const from = out > 0 ? hole : -Math.abs(hole);
   const x = (d: number): number => after.defenders[d]!.x * out;
-  if (after.defenders[own]!.level === 1 && isFree(after, man, own)) return own;
+  const isBehind = (d: number): boolean => lessThan(x(d), Math.min(after.men[man]!.x * out - TURN_BACK, 0));
+  if (after.defenders[own]!.level === 1 && !isBehind(own) && isFree(after, man, own)) return own;
   const outward = [...after.first].sort((a, b) => x(a) - x(b));
   const onLine = outward.find((d) => moreThan(x(d), from * out - HEAD_UP) && isFree(after, man, d));
   if (onLine !== undefined) return onLine;
@@ -45,8 +46,9 @@ function nextToShow({ before, after, nowAt }: Change, { man, target }: ManOutcom
     );
   });
   if (came) return nowAt[came.index]!;
+  if (after.defenders[own]!.level === 2 && moreThan(x(own), edge) && isFree(after, man, own)) return own;
   const backers = out > 0 ? after.linebackers : [...after.linebackers].reverse();
-  return backers.find((d) => isFree(after, man, d)) ?? NOBODY;
+  return backers.find((d) => !isBehind(d) && isFree(after, man, d)) ?? NOBODY;
 }
 
 /** Who has come through to the line in a runner's path: his own man before anybody else, and nobody whom another man was to run to. */

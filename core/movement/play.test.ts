@@ -269,6 +269,30 @@ centre, backside guard, backside tackle
   });
 });
 
+describe('a puller nobody turns back', () => {
+  const whom = (scheme: string, line: string, front: string, who: string): string | null => {
+    const formation = need(readFormation(line));
+    const side = front.startsWith('D0 (-4.6') ? 'left' : 'right';
+    const r = resolve(need(shippedScheme(scheme)), formation, need(readFront(front, formation)), { side });
+    return r.assignments.find((a) => a.blocker === who)!.target;
+  };
+
+  it('lets a man go who has looped away behind him and takes whoever is left to that side', () => {
+    const front =
+      'D0 (-4.6, 2); D2 (-13.5, 2); D3 (12.5, 2); S (10.7, 2.5) up lb; B0 (-9, 8); B1 (3.4, 8); FS (-16.1, 20) db';
+    const line = 'LT LG C RG RT Y left F B QB under';
+    expect(whom('short-trap', line, front, 'RG')).toBe('D0');
+    expect(whom('short-trap', line, `${front}; twist D0 S`, 'RG')).toBe('B0');
+  });
+
+  it('keeps a man who has dropped off the edge rather than turn back to the far linebacker', () => {
+    const front =
+      'D0 (-3.5, 2); D1 2i right; D2 (-14.8, 2); D3 (12.4, 2); S (14.9, 2.5) up lb; B0 (-6, 10); FS (-15.5, 20) db';
+    const line = 'X tight left LT LG C RG RT Y right';
+    expect(whom('pin-pull-any', line, `${front}; S drop`, 'RT')).toBe('S');
+  });
+});
+
 it('says where a movement is wrong', () => {
   const read = readFront(`${OVER}; X slant right`, need(readFormation('LT LG C RG RT')));
   expect(read.ok).toBe(false);

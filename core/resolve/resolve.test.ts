@@ -303,3 +303,23 @@ describe('what goes with a call', () => {
     ]);
   });
 });
+
+describe('a lineman whose linebacker somebody else has, where men bump over', () => {
+  const front = 'D0 (4.7, 2); D1 (-8.8, 2); D2 (11.5, 2); B0 (-9.4, 8); B1 (-0.1, 8); B2 (2.2, 8); FS (-12.3, 20) db';
+  const r = run(need(shippedScheme('inside-zone-z4')), front, 'LT LG C RG RT Y left', { side: 'left' });
+
+  it('is shared out with the others: the end need not run inside for the man over him', () => {
+    expect(man(r, 'C')).toMatchObject({ target: 'B1', because: { line: expect.any(Number) } });
+    expect(man(r, 'Y').target).toBe('FS');
+    expect(r.verdict).toBe('sound');
+  });
+
+  it('crosses nobody for it, and of two leaves the one who meets the ball later', () => {
+    const four =
+      'D0 (5.2, 2); D1 5 left; D2 9 right; S (14.5, 2.5) up lb; B0 (-6.5, 10); B1 (-4.1, 10); B2 (3, 10); B3 (-1.6, 10)';
+    const wide = run(need(shippedScheme('inside-zone-z4')), four, 'LT LG C RG RT Y right', { side: 'left' });
+    expect(man(wide, 'C').target).toBe('B1');
+    expect(wide.defenders.find((d) => d.id === 'B2')!.status).toBe('free');
+    expect(wide.problems.map((p) => p.code)).not.toContain('crossing');
+  });
+});

@@ -19,6 +19,8 @@ export interface DoubtSurvey {
   /** Fronts with a doubt, and those of them whose verdict is "sound". */
   readonly doubtful: number;
   readonly sound: number;
+  /** Each of those that was called sound, as it can be typed, with what a coach would object to. */
+  readonly called: readonly string[];
   readonly kinds: ReadonlyMap<DoubtKind, number>;
   /** The first front of each kind, as it can be typed. */
   readonly examples: ReadonlyMap<DoubtKind, string>;
@@ -37,7 +39,8 @@ function survey(id: string, cases: Iterable<Case>): DoubtSurvey {
   const scheme = load(id);
   const kinds = new Map<DoubtKind, number>();
   const examples = new Map<DoubtKind, string>();
-  let [fronts, doubtful, sound] = [0, 0, 0];
+  const called: string[] = [];
+  let [fronts, doubtful] = [0, 0];
   for (const { formation, front, side, label } of cases) {
     fronts++;
     const resolution = resolve(scheme, formation, front, { side });
@@ -45,13 +48,13 @@ function survey(id: string, cases: Iterable<Case>): DoubtSurvey {
     const doubts = doubtsOf({ scheme: id, formation, front: after, resolution });
     if (doubts.length === 0) continue;
     doubtful++;
-    if (resolution.verdict === 'sound') sound++;
+    if (resolution.verdict === 'sound') called.push(`${label}, ${side}: ${doubts.map((d) => d.says).join('; ')}`);
     for (const kind of new Set(doubts.map((d) => d.kind))) {
       kinds.set(kind, (kinds.get(kind) ?? 0) + 1);
       if (!examples.has(kind)) examples.set(kind, `${label}, ${side}: ${doubts.find((d) => d.kind === kind)!.says}`);
     }
   }
-  return { scheme: id, fronts, doubtful, sound, kinds, examples };
+  return { scheme: id, fronts, doubtful, sound: called.length, called, kinds, examples };
 }
 
 /** Every shipped front in the formation the scheme is usually called from, to both sides. */

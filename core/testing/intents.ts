@@ -18,6 +18,9 @@ const placeOf = ({ front }: Answer, id: string | null): number =>
   front.defenders.find((d) => d.id === id)?.x ?? Number.NaN;
 const jobOf = ({ resolution }: Answer, who: string) => resolution.assignments.find((a) => a.blocker === who);
 
+/** No climb gets as far to the side as this, feet. */
+const TOO_FAR = 14;
+
 /** He and his partner double a man with a linebacker straight behind him. */
 function keepsStacked(answer: Answer, who: string): boolean {
   const job = jobOf(answer, who);
@@ -68,17 +71,37 @@ export const INTENTS: readonly Intent[] = [
   },
   {
     kind: 'off a head-up man',
-    reason: 'The ball is out before he can be there, and a note says so.',
+    reason: 'The ball is out, or past him, before he can be there, and a note says so.',
     holds: ({ resolution }, who) =>
-      resolution.notes.some((n) => n.includes('cannot arrive') && who.some((w) => n.startsWith(`Nobody has ${w}`))),
+      resolution.notes.some((n) =>
+        who.some(
+          (w) =>
+            (n.includes('cannot arrive') && n.startsWith(`Nobody has ${w}`)) ||
+            n.startsWith(`${w} is free on the line and too late`),
+        ),
+      ),
   },
   {
     kind: 'an end inside, the overhang free',
-    reason: 'The box comes before the edge: all five linemen have somebody, so a linebacker would be free without him.',
-    holds: ({ formation, resolution }) =>
-      formation.men
+    reason:
+      'The box comes before the edge: every lineman has somebody or is too far away, so a linebacker would be free without him.',
+    holds: (answer, who) => {
+      const his = placeOf(answer, jobOf(answer, who[0]!)?.target ?? null);
+      return answer.formation.men
         .filter((m) => m.kind === 'line')
-        .every((m) => resolution.assignments.some((a) => a.blocker === m.id && (a.target ?? a.next) !== null)),
+        .every((m) => {
+          const job = jobOf(answer, m.id);
+          return (job && (job.target ?? job.next) !== null) || Math.abs(m.x - his) >= TOO_FAR;
+        });
+    },
+  },
+  {
+    kind: 'an end inside, the overhang free',
+    reason: 'A screen is thrown away from him: on the back side the linebacker who chases counts, not who stands wide.',
+    holds: ({ scheme, formation, resolution }, who) => {
+      const me = formation.men.find((m) => m.id === who[0])!;
+      return scheme === 'screen' && me.x < 0 === (resolution.side === 'right');
+    },
   },
   {
     kind: 'a puller turns back',

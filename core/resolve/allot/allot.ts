@@ -6,7 +6,7 @@ import { change, nearestFreeMan } from '../settle/bump';
 import type { Settled } from '../settle/settled';
 import { actionOf, jobsOf, type Job } from './jobs';
 import { giveNames, type Open } from './names';
-import { optionsOf, type Option } from './options';
+import { backersFor, optionsOf, type Option } from './options';
 import { bestAllotment, type Picks, type Question } from './search';
 import { uncross } from './uncross';
 import { untangle } from './untangle';
@@ -41,6 +41,9 @@ const NOTHING_SHARED: Shared = { jobs: [], chosen: null, kept: [], lost: [], tra
  * on the line; last come the men who scan.
  */
 export const allot = (settled: Settled, aim: Aim): Claims => new Allotting(settled, aim).run();
+
+/** All his sentence asks for has been asked. */
+const isSpoken = ({ wishes }: Job, wish: number): boolean => wish >= wishes.length;
 
 class Allotting {
   private readonly target: number[] = [];
@@ -80,7 +83,7 @@ class Allotting {
     giveNames(settled, jobs, open);
     const rest: number[] = [];
     for (let j = 0; j < jobs.length; j++)
-      if (open.given[j] === NOBODY && open.wish[j]! < jobs[j]!.wishes.length) rest.push(j);
+      if (open.given[j] === NOBODY && (!isSpoken(jobs[j]!, open.wish[j]!) || this.bumpsOver(jobs[j]!))) rest.push(j);
     const action = jobs.map((job, j) => job.wishes[open.wish[j]!]?.action ?? this.action[job.man]!);
     for (let j = 0; j < jobs.length; j++) if (open.given[j] !== NOBODY) this.take(open.given[j]!);
     const chosen = rest.length > 0 ? this.choose(rest, jobs, open, action) : null;
@@ -109,11 +112,21 @@ class Allotting {
     for (let i = 0; i < picks.length; i++) {
       const pick = picks[i];
       if (!pick) continue;
-      given[rest[i]!] = pick.defender;
-      action[rest[i]!] = pick.action;
+      const j = rest[i]!;
+      given[j] = pick.defender;
+      action[j] = pick.action;
       this.take(pick.defender);
+      if (isSpoken(jobs[j]!, wish[j]!)) change(this.settled, jobs[j]!.man, NOBODY, 'over');
     }
     return { question, picks };
+  }
+
+  /** Where men bump over, a lineman whose names others have is shared out with the rest, unless somebody on the line is there for him. */
+  private bumpsOver(job: Job): boolean {
+    const { scene, bumpLine } = this.settled;
+    if (bumpLine === 0 || job.kind !== 'climb' || this.elseOf(job)) return false;
+    const near = nearestFreeMan(scene, job.man, (_scene, _man, _him, d) => !this.taken[d]);
+    return near !== NOBODY && scene.defenders[near]!.level > 1;
   }
 
   private question(rest: readonly { job: Job; wish: number }[], fixed: Question['fixed']): Question {
@@ -126,7 +139,7 @@ class Allotting {
     let hasEnd = false;
     for (const { job, wish } of rest) {
       jobs.push(job);
-      options.push(optionsOf(settled, job, wish, taken));
+      options.push(isSpoken(job, wish) ? backersFor(settled, job, taken) : optionsOf(settled, job, wish, taken));
       idle.push((job.kind === 'climb' || job.kind === 'errand') && !this.elseOf(job));
       if (job.kind === 'end') hasEnd = true;
     }

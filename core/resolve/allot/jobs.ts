@@ -1,5 +1,5 @@
 import { lessThan } from '../../geometry/compare';
-import { CLIMB_REACH } from '../../geometry/tolerances';
+import { CLIMB_REACH, TURN_BACK } from '../../geometry/tolerances';
 import { BLOCKS, type BlockId } from '../../vocabulary/index';
 import { NOBODY, type Proposal } from '../../vocabulary/scene';
 import type { CompiledAction, Wish } from '../prepare/sentence';
@@ -29,9 +29,6 @@ export interface Job {
   /** A later action of his sentence names somebody by place: without a linebacker he is not idle as long as that one can be had. */
   readonly hasElse: boolean;
 }
-
-/** A puller who goes this much farther back side than he stood has turned back, feet. */
-const TURN_BACK = 2;
 
 const ALONE: readonly number[] = [];
 const ANYBODY: readonly Wish[] = [{ finder: { claim: 'matched', every: false, seek: () => NOBODY }, action: 0 }];

@@ -1,5 +1,5 @@
 import { lessThan, moreThan } from '../../geometry/compare';
-import { CLIMB_REACH } from '../../geometry/tolerances';
+import { CLIMB_REACH, LATERAL_REACH } from '../../geometry/tolerances';
 import type { Accept } from '../../vocabulary/word';
 import { NOBODY } from '../../vocabulary/scene';
 import type { Settled } from '../settle/settled';
@@ -65,6 +65,19 @@ export function optionsOf(settled: Settled, job: Job, from: number, taken: reado
   if (kind === 'end') {
     const side = moreThan(job.from, 0) ? 'playside' : 'backside';
     for (const d of scene.edge[side].overhangs) add(d, isPlain ? 0 : UNSAID, action, false);
+  }
+  return options;
+}
+
+/** For a lineman whose own words are spent: the linebackers of the box beside him. */
+export function backersFor(settled: Settled, job: Job, taken: readonly boolean[]): readonly Option[] {
+  const { scene } = settled;
+  const { action } = scene.proposals[job.man]!;
+  const options: Option[] = [];
+  for (const [place, defender] of scene.linebackers.entries()) {
+    const way = wayTo(settled, job, defender);
+    if (taken[defender] || moreThan(way, LATERAL_REACH)) continue;
+    options.push({ defender, rank: UNSAID + place, action, inBox: true, said: false, way });
   }
   return options;
 }
