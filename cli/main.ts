@@ -1,6 +1,7 @@
 import { SHELVES } from '../core/model/shelves';
 import { Command, CommanderError } from 'commander';
 import { writeFileSync } from 'node:fs';
+import { judgedOn } from '../core/model/standard';
 import { hasErrors } from '../core/diagnostics/diagnostic';
 import { formatDiagnostic } from '../core/diagnostics/wording';
 import { GoldenCaseSchema, runGoldenCase } from '../core/formats/golden/golden';
@@ -28,6 +29,7 @@ import {
   loadFront,
   loadScheme,
   loadSettings,
+  loadNeed,
   loadSide,
   loadSpaceText,
   need,
@@ -116,12 +118,13 @@ program
   .option('--tag <tag>', 'a tag of the scheme', many)
   .option('--without <tag>', 'a tag that is usually on', many)
   .option('--move <move>', 'a movement after the snap', many)
+  .option('--on <down>', 'the down a good run is judged by, as "3rd and 2"')
   .option('--set <name=value>', 'a school or limit', many)
   .option('--json')
-  .action((o: Options) => {
+  .action((o: Options & { on?: string }) => {
     const scheme = loadScheme(o.scheme!);
     checkTags(scheme, o);
-    const settings = loadSettings(o.set ?? []);
+    const settings = judgedOn(loadSettings(o.set ?? []), o.on === undefined ? null : loadNeed(o.on));
     const formation = loadFormation(o.formation ?? DEFAULT_FORMATION, settings);
     const front = loadFront(o.front, formation, settings, o.move);
     const found = resolve(scheme, formation, front, {

@@ -5,6 +5,7 @@ import {
   loadFront,
   loadScheme,
   loadSettings,
+  loadNeed,
   loadSide,
   loadSpaceText,
   Usage,
@@ -21,6 +22,13 @@ const said = (what: () => unknown): string => {
   }
   return 'taken';
 };
+
+describe('the down on the command line', () => {
+  it('is read as it is said, and refused in words', () => {
+    expect(loadNeed('3rd and 2')).toEqual({ down: 3, distance: 2 });
+    expect(said(() => loadNeed('late'))).toBe('--on takes a down and what is needed, as "3rd and 2"; found "late"');
+  });
+});
 
 describe('names on the command line', () => {
   it.each([

@@ -9,6 +9,7 @@ import { formationFrom, frontFrom, libraryIds, libraryText, schemeFrom, type She
 import { FormationSchema, type Formation } from '../core/model/formation';
 import { FrontSchema, type Front } from '../core/model/front';
 import { SettingsSchema, SHIPPED_SETTINGS, type Settings } from '../core/model/settings';
+import { readNeed, type Need } from '../core/model/standard';
 import { SideSchema, type Side } from '../core/model/side';
 import type { CompiledScheme } from '../core/resolve/prepare/compile';
 import { spaceAround } from '../core/stress/space';
@@ -144,6 +145,12 @@ export function loadSettings(pairs: readonly string[]): Settings {
   const parsed = SettingsSchema.safeParse(Object.fromEntries(values));
   if (parsed.success) return parsed.data;
   throw new Usage(parsed.error.issues.map((i) => `--set ${i.path.join('.')}: ${i.message}`).join('\n'));
+}
+
+export function loadNeed(text: string): Need {
+  const need = readNeed(text);
+  if (!need) throw new Usage(`--on takes a down and what is needed, as "3rd and 2"; found "${text}"`);
+  return need;
 }
 
 export function loadSide(word: string): Side {

@@ -120,6 +120,19 @@ describe('the walkthrough', () => {
     expect([board.mendings, board.underMovement!.still]).toEqual([[], 'sound']);
   });
 
+  it('judges a run on the down it is called on, advice included', async () => {
+    const board = useWalkthrough();
+    const front = 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right; S (12, 18) db';
+    board.setUp({ ...START, front });
+    await until(() => board.oneTooMany !== null);
+    expect([board.resolution!.verdict, board.oneTooMany!.who]).toEqual(['at risk', 'S']);
+    board.setUp({ ...START, front, on: '4th and 1' });
+    await until(() => !board.advising && board.oneTooMany === null);
+    expect(board.resolution).toMatchObject({ verdict: 'sound', expected: { standard: 1, metBy: 'S' } });
+    board.setUp({ ...START, front, on: 'the fifth' });
+    expect(board.call.on).toBe('');
+  });
+
   it('does what an answer says', async () => {
     const board = useWalkthrough();
     board.setUp({ ...START, scheme: 'duo', front: ODD.replace('J (-14, 10)', 'S (14, 10)') });

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import type { Blocker } from '#core/model/formation';
 import { nudgeOf } from './hold';
-import type { BoardScale } from './scale';
+import { BAR_HALF, EDGE, type BoardScale } from './scale';
 
 const props = defineProps<{
   man: Blocker;
@@ -10,6 +10,8 @@ const props = defineProps<{
   scale: BoardScale;
   selected: boolean;
   idle: boolean;
+  /** Moved so that he can be read beside whoever stands where he does. */
+  shift?: string;
   /** He can be taken in hand. */
   movable?: boolean;
   /** His part in a pair, in words. */
@@ -17,10 +19,9 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ select: []; grab: [event: PointerEvent]; nudge: [dx: number, dy: number] }>();
 
-const HEIGHT = 21;
+const HEIGHT = 2 * BAR_HALF;
 const width = computed(() => 2 * props.scale.across);
 /** Who stands out of the picture is drawn near its edge with his distance under him, in the order in which they stand. */
-const EDGE = 34;
 const BAND = 64;
 const FARTHEST = 26;
 const x = computed(() => {
@@ -51,7 +52,7 @@ function key(event: KeyboardEvent): void {
   <g
     class="blocker"
     :class="{ selected, idle, movable }"
-    :transform="`translate(${x} ${y})`"
+    :transform="`translate(${x} ${y}) ${shift ?? ''}`"
     :tabindex="movable ? 0 : undefined"
     :role="movable ? 'button' : undefined"
     :aria-label="movable ? `${man.id}. Arrow keys move him half a foot` : undefined"

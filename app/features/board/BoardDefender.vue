@@ -3,12 +3,14 @@ import { computed } from 'vue';
 import type { Defender } from '#core/model/front';
 import type { DefenderStatus } from '#core/model/resolution';
 import { nudgeOf } from './hold';
-import type { BoardScale } from './scale';
+import { BAR_HALF as HALF, type BoardScale } from './scale';
 
 const props = defineProps<{
   defender: Defender;
   place: { x: number; y: number };
   scale: BoardScale;
+  /** Moved so that he can be read beside whoever stands where he does. */
+  shift?: string;
   label: string;
   status: DefenderStatus | 'outside';
   selected: boolean;
@@ -16,7 +18,6 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ grab: [event: PointerEvent]; focus: []; nudge: [dx: number, dy: number] }>();
 
-const HALF = 11;
 const NOTCH = 5;
 const w = computed(() => props.scale.across);
 const onBoard = computed(() => Math.abs(props.place.x) < 26);
@@ -41,7 +42,7 @@ function key(event: KeyboardEvent): void {
     v-if="onBoard"
     class="defender"
     :class="[status, { selected, movable }]"
-    :transform="`translate(${scale.x(place.x)} ${scale.y(place.y)})`"
+    :transform="`translate(${scale.x(place.x)} ${scale.y(place.y)}) ${shift ?? ''}`"
     :tabindex="movable ? 0 : undefined"
     :role="movable ? 'button' : undefined"
     :aria-label="`${defender.id}, ${label}, ${status}${movable ? '. Arrow keys move him half a foot' : ''}`"

@@ -8,7 +8,8 @@ import BoardBlocker from './BoardBlocker.vue';
 import BoardDefender from './BoardDefender.vue';
 import BoardPath from './BoardPath.vue';
 import { partOf } from './words';
-import type { BoardScale, Column } from './scale';
+import { apart, type Mark } from './apart';
+import { BAR_HALF, EDGE, type BoardScale, type Column } from './scale';
 
 const props = defineProps<{
   formation: Formation;
@@ -132,6 +133,22 @@ const ways = computed(() =>
     end: m.way[m.way.length - 1]!,
   })),
 );
+/** How far men who stand on one spot are drawn from it, so that each can be read. */
+const shifts = computed(() => {
+  const { scale, formation, front } = props;
+  const mark = (team: Mark['team'], man: { id: string; x: number; y: number }): Mark => {
+    const at = standing(team, man);
+    const held = dragging.value?.id === man.id && dragging.value.team === team;
+    const half = { x: scale.across, y: BAR_HALF };
+    return { id: `${team} ${man.id}`, team, x: scale.x(at.x), y: scale.y(at.y), half, held };
+  };
+  const all = [...formation.men.map((m) => mark('ours', m)), ...front.defenders.map((d) => mark('theirs', d))];
+  return apart(all.filter((m) => m.x >= EDGE && m.x <= scale.width - EDGE));
+});
+const shiftOf = (team: Mark['team'], id: string): string | undefined => {
+  const shift = shifts.value.get(`${team} ${id}`);
+  return shift && `translate(${shift.dx} ${shift.dy})`;
+};
 const spot = computed(() => props.resolution?.passing?.spot ?? null);
 </script>
 
@@ -197,6 +214,7 @@ const spot = computed(() => props.resolution?.passing?.spot ?? null);
     <BoardBlocker
       v-for="man in formation.men.filter((m) => ours || Math.abs(m.x) < 24)"
       :key="man.id"
+      :shift="shiftOf('ours', man.id)"
       :man="{ ...man, ...standing('ours', man) }"
       :number="numbers[man.id]"
       :scale="scale"
@@ -213,6 +231,7 @@ const spot = computed(() => props.resolution?.passing?.spot ?? null);
       :key="d.id"
       :defender="d"
       :place="standing('theirs', d)"
+      :shift="shiftOf('theirs', d.id)"
       :scale="scale"
       :label="technique.get(d.id) ?? ''"
       :status="status.get(d.id) ?? (resolution ? 'free' : 'single')"

@@ -23,6 +23,11 @@ export interface Column {
   readonly manX: number;
 }
 
+/** Half the height of a man's bar, pixels; it is two feet wide. */
+export const BAR_HALF = 11;
+/** Whoever would stand nearer to the edge of the picture than this is drawn in a band beside it, pixels. */
+export const EDGE = 34;
+
 /** How far behind the line a board reaches when the ball is thrown, feet. */
 export const PASS_DEPTH = -24;
 /** Room at the left for the names of the rows. */

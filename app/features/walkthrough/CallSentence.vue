@@ -4,6 +4,7 @@ import { wordDiagnostic } from '#core/diagnostics/wording';
 import { callOfName, nameOfCall } from '#core/names/names';
 import { describeMovement, movementMenu } from '#core/movement/menu';
 import { sayMovement } from '#core/language/lineups/read-movement';
+import { NEEDS, sayNeed } from '#core/model/standard';
 import { verdictSentence } from '#core/reports/verdict-sentence';
 import { releaseFocus } from '~/features/hands/in-field';
 import type { Side } from '#core/model/side';
@@ -45,6 +46,13 @@ const moves = computed(() => [
 const chosen = computed(() => {
   const said = board.call.moves.join('; ') || STILL;
   return moves.value.some((g) => g.items.some((i) => i.id === said)) ? said : null;
+});
+const ANY_DOWN = 'any';
+const downs = computed(() => {
+  const { on } = board.call;
+  const usual = NEEDS.map(sayNeed);
+  const said = on === '' || usual.includes(on) ? usual : [...usual, on];
+  return [{ id: ANY_DOWN, name: 'any down' }, ...said.map((n) => ({ id: n, name: n }))];
 });
 const ownMoves = computed(() => board.front?.movements.map(describeMovement) ?? []);
 
@@ -114,6 +122,15 @@ const sentence = computed(() => (board.resolution ? verdictSentence(board.resolu
         :placeholder="board.call.moves.join('; ')"
         @choose="board.setMoves($event === STILL ? [] : [$event])"
       />
+      <template v-if="!board.resolution?.passing">
+        <span>on</span>
+        <WordSelect
+          :value="board.call.on || ANY_DOWN"
+          :options="downs"
+          label="Down it is judged on"
+          @choose="set({ on: $event === ANY_DOWN ? '' : $event })"
+        />
+      </template>
       <TagToggles v-if="board.tags.length" class="tags" :tags="board.tags" @toggle="board.switchTag($event)" />
     </div>
     <form class="named" @submit.prevent="sayCall">

@@ -19,15 +19,23 @@ export function useBoardAddress(): void {
       tags: listOf(query.tags),
       without: listOf(query.without),
       moves: listOf(query.moves),
+      on: textOf(query.on, START.on),
     };
     board.setUp(START);
     board.setUp(next);
     if (!side.success) board.refuse(String(query.side));
   }
   watch([() => board.call, () => board.frontText], () => {
-    const { scheme, side, formation, tags, without, moves } = board.call;
+    const { scheme, side, formation, tags, without, moves, on } = board.call;
     void router.replace({
-      query: { play: scheme, side, formation, front: board.frontText, ...sayLists({ tags, without, moves }) },
+      query: {
+        play: scheme,
+        side,
+        formation,
+        front: board.frontText,
+        ...sayLists({ tags, without, moves }),
+        ...(on ? { on } : {}),
+      },
     });
   });
 }

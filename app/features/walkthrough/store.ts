@@ -12,6 +12,7 @@ import type { Front } from '#core/model/front';
 import type { Resolution } from '#core/model/resolution';
 import type { Side } from '#core/model/side';
 import type { Overrides } from '#core/model/identification';
+import { judgedOn, readNeed } from '#core/model/standard';
 import { readMoves } from '#core/language/lineups/read-moves';
 import { resolve } from '#core/movement/play';
 import { arrivalsOf } from '#core/movement/run/arrivals';
@@ -28,7 +29,10 @@ export interface BoardCall {
   front: string;
   tags: string[];
   without: string[];
-  /** Movements after the snap, as they are written. */ moves: string[];
+  /** Movements after the snap, as they are written. */
+  moves: string[];
+  /** The down it is judged on, as it is said; empty for any. */
+  on: string;
 }
 
 export const START: BoardCall = {
@@ -39,6 +43,7 @@ export const START: BoardCall = {
   tags: [],
   without: [],
   moves: [],
+  on: '',
 };
 const TOP = { line: 1, column: 1, endColumn: 1 };
 
@@ -73,6 +78,7 @@ export const useWalkthrough = defineStore('walkthrough', () => {
     const known = scheme.value.tags.map((t) => t.name);
     call.value = {
       ...next,
+      on: readNeed(next.on) ? next.on : '',
       tags: next.tags.filter((t) => known.includes(t)),
       without: next.without.filter((t) => known.includes(t)),
     };
@@ -88,7 +94,7 @@ export const useWalkthrough = defineStore('walkthrough', () => {
     side: call.value.side,
     tags: call.value.tags,
     without: call.value.without,
-    settings: playbook.settings,
+    settings: judgedOn(playbook.settings, readNeed(call.value.on)),
     words: playbook.words,
     overrides: overrides.value,
   });

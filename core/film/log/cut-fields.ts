@@ -1,3 +1,4 @@
+import { ORDINALS } from '../../model/standard';
 import type { Grade } from '../../model/grade';
 import type { AskedItem, SnapItem } from '../../model/game';
 import { classOfDistance, classOfGain, classOfZone } from './classes';
@@ -14,7 +15,6 @@ interface ManField {
   readonly values: (asked: AskedItem, grade: Grade | null) => readonly string[];
 }
 
-const ORDINALS = ['1st', '2nd', '3rd', '4th'];
 const listed = (value: string | null): readonly string[] => (value === null ? [] : [value]);
 
 /** How a man did, as one would ask for it. */
