@@ -102,8 +102,9 @@ const KINDS = {
   'crossing ways': (b: Board) => {
     const ways = [
       ...b.climbers().map((a) => ({ who: a.blocker, from: b.man(a.blocker).x, to: b.foe(a.target!).x, at: a.target! })),
+      // Against a pass nobody runs to whom he looks at next: he waits for him.
       ...b.men.flatMap((a) =>
-        a.next && a.target && !b.isUp(a.target) && b.isUp(a.next) && !a.pull
+        !b.answer.resolution.passing && a.next && a.target && !b.isUp(a.target) && b.isUp(a.next) && !a.pull
           ? [{ who: a.blocker, from: b.foe(a.target).x, to: b.foe(a.next).x, at: a.next }]
           : [],
       ),
