@@ -28,6 +28,8 @@ export const QuizAnswerSchema = z.object({
   parts: z.partialRecord(z.enum(QUIZ_PARTS), z.boolean()),
   /** Said again after they moved: right or not; `null` when it was not asked. */
   moved: z.boolean().nullable().default(null),
+  /** On film, where he marked his own block before he saw his coach's mark: did the two agree? */
+  film: z.object({ assignment: z.boolean(), technique: z.boolean() }).nullable().default(null),
   seconds: z.number().min(0).max(3600),
   at: z.iso.datetime(),
 });
@@ -55,5 +57,7 @@ export const QuizResultSchema = z.object({
   right: z.int(),
   /** How often each part was missed. */
   missed: z.partialRecord(z.enum(QUIZ_PARTS), z.int()),
+  /** On film: how often a man marked his own block, and how often as his coach had. */
+  film: z.object({ of: z.int(), same: z.int() }).default({ of: 0, same: 0 }),
 });
 export type QuizResult = z.infer<typeof QuizResultSchema>;

@@ -82,13 +82,15 @@ export async function readSnapsBehind(
   filter: BookFilter,
   measure: Measure,
   { skip, take }: { skip: number; take: number },
+  onFilm = false,
 ): Promise<BookSnaps> {
   const db = await database();
   const { sql, values } = conditionOf(reachOf(member), filter);
   const column = TOLD[measure] ?? ALL_EARNED;
   const found = await db.query<Found>(
     `select b.grade_id as "gradeId", b.snap_id as "snapId", b.number, b.game_id as "gameId", b.blocker, b.player_id as "playerId",
-       b.scheme, b.side, b.front, count(*) over ()::int as total from book_marks b where ${sql}
+       b.scheme, b.side, b.front, count(*) over ()::int as total from book_marks b
+     where ${sql}${onFilm ? ' and exists (select 1 from clips c where c.program_id = b.program_id and c.snap_id = b.snap_id)' : ''}
      order by case when ${column} is false then 0 when ${column} is null then 1 else 2 end, b.game_id desc, b.number, b.blocker
      limit :take offset :skip`,
     { type: QueryTypes.SELECT, replacements: { ...values, skip, take } },

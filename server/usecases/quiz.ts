@@ -115,16 +115,25 @@ export async function readResults(member: Member, gameId: number): Promise<QuizR
   );
   const found = new Map<string, { result: QuizResult; men: Set<number> }>();
   for (const { body, playerId } of rows) {
-    const { item, parts, moved } = QuizAnswerSchema.parse(body);
+    const { item, parts, moved, film } = QuizAnswerSchema.parse(body);
     const key = keyOfItem(item);
-    const { result, men } = found.get(key) ?? { result: { item, men: 0, of: 0, right: 0, missed: {} }, men: new Set() };
+    const { result, men } = found.get(key) ?? {
+      result: { item, men: 0, of: 0, right: 0, missed: {}, film: { of: 0, same: 0 } },
+      men: new Set(),
+    };
     men.add(playerId);
     const missed = { ...result.missed };
     for (const [part, right] of Object.entries(parts) as [QuizPart, boolean][])
       if (!right) missed[part] = (missed[part] ?? 0) + 1;
     const isAllRight = Object.values(parts).every(Boolean) && moved !== false;
     found.set(key, {
-      result: { item, men: men.size, of: result.of + 1, right: result.right + (isAllRight ? 1 : 0), missed },
+      result: {
+        ...{ item, men: men.size, of: result.of + 1, right: result.right + (isAllRight ? 1 : 0), missed },
+        film: {
+          of: result.film.of + (film ? 1 : 0),
+          same: result.film.same + (film?.assignment && film.technique ? 1 : 0),
+        },
+      },
       men,
     });
   }

@@ -107,6 +107,37 @@ test('a script is made, a rep is marked with one tap and the man with the second
   await expect(page.getByRole('button', { name: 'Pass pick-up, 12 reps' })).toHaveCount(0);
 });
 
+test('a player sees his own snap on film, marks his block before he sees his coach’s mark, and it is kept', async ({
+  browser,
+}) => {
+  const context = await browser.newContext({ viewport: { width: 390, height: 780 } });
+  const page = await context.newPage();
+  await enter(page, 'player', '/quiz');
+  await page.getByRole('button', { name: 'on film' }).click();
+  await expect(page.getByText('Whom do you block?')).toBeVisible();
+  const film = page.getByLabel('Film from the end zone');
+  const stands = (): Promise<number> => film.evaluate((v: HTMLVideoElement) => (v.paused ? v.currentTime : -1));
+  await expect.poll(stands).toBeGreaterThan(0);
+  const frozen = await stands();
+  expect((await new AxeBuilder({ page }).analyze()).violations.map((v) => v.id)).toEqual([]);
+  expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
+  await expect(page.getByText('Your coach:')).toHaveCount(0);
+  await page.locator('.men').getByRole('button').first().click();
+  await expect.poll(() => film.evaluate((v: HTMLVideoElement) => v.currentTime)).toBeGreaterThan(frozen);
+  await page.getByRole('button', { name: 'right man' }).click();
+  await expect(page.getByText('Your coach:')).toHaveCount(0);
+  await page.getByRole('button', { name: 'done well', exact: true }).click();
+  await expect(page.getByText('Your coach: assignment')).toBeVisible();
+  const last = async () => {
+    const { answers } = (await (await page.request.get('/api/quiz')).json()) as { answers: { film: unknown }[] };
+    return answers.at(-1)?.film ?? null;
+  };
+  await expect.poll(last).toMatchObject({ assignment: expect.any(Boolean), technique: expect.any(Boolean) });
+  await page.getByRole('button', { name: 'Next' }).click();
+  await expect(page.getByText('Whom do you block?')).toBeVisible();
+  await context.close();
+});
+
 test('a player answers on his phone, goes on without a connection, and the coach sees what is not known', async ({
   browser,
 }) => {

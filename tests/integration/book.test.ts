@@ -7,7 +7,7 @@ import { NOTHING_FOUND } from '#core/model/finding';
 import { ALL_PLUS } from '#core/model/grade';
 import { PLAYED_GAMES } from '#demo/season';
 import { fillBook } from '../../server/book/keep';
-import { BookMarkRow, BookSnapRow, GameRow, GradeRow, PlayerRow, ProgramRow } from '../../server/db/models';
+import { BookMarkRow, BookSnapRow, ClipRow, GameRow, GradeRow, PlayerRow, ProgramRow } from '../../server/db/models';
 import { readFinding, writeFinding } from '../../server/usecases/findings';
 import { findMember, type Member } from '../../server/session/member';
 import { readBook, readChoices, readSnapsBehind } from '../../server/usecases/book';
@@ -161,6 +161,21 @@ describe('the book', () => {
     expect(kinds.filter((k) => k === 'plus')).toHaveLength(line.counts.technique.good);
     expect(kinds.findIndex((k) => k === 'plus')).toBeGreaterThan(kinds.lastIndexOf('minus'));
     for (const s of pages.filter((p) => p.gameId !== pages[0]!.gameId)) expect(s.man).toMatch(/^\d+ /);
+  });
+
+  it('gives only snaps on film when those are asked for', async () => {
+    const { programId } = coach;
+    const all = await readSnapsBehind(coach, {}, 'both', { skip: 0, take: 200 });
+    const snapId = all.snaps.at(-1)!.snapId;
+    const body = { framesPerSecond: 30, frames: 90, snapFrame: 30, contactFrame: 40, whistleFrame: 80 };
+    const made = await ClipRow.create({ programId, snapId, angle: 'sideline', file: 'x.webm', body });
+    const filmed = new Set((await ClipRow.findAll({ where: { programId } })).map((c) => c.snapId));
+    const found = await readSnapsBehind(coach, {}, 'both', { skip: 0, take: 200 }, true);
+    await made.destroy();
+    expect(found.snaps.map((s) => s.snapId)).toContain(snapId);
+    expect(found.snaps.filter((s) => !filmed.has(s.snapId))).toEqual([]);
+    expect(found.total).toBe(rows.filter((r) => filmed.has(r.snapId as number)).length);
+    expect(found.total).toBeLessThan(all.total);
   });
 
   it('counts faults beside every line, the most frequent first', async () => {

@@ -133,7 +133,7 @@ describe('what is followed to the next grade', () => {
 describe('quiz answers', () => {
   const answer = (id: string, whom: boolean) => ({
     ...{ id, item: { scheme, side, tags: [...tags], formationName, frontName, seat: 'C' }, parts: { whom } },
-    ...{ moved: null, seconds: 3, at: '2026-11-25T18:00:00.000Z' },
+    ...{ moved: null, film: null, seconds: 3, at: '2026-11-25T18:00:00.000Z' },
   });
   const [one, two] = ['11111111-1111-4111-8111-111111111111', '22222222-2222-4222-8222-222222222222'];
 
@@ -166,8 +166,14 @@ describe('quiz answers', () => {
 
   it('are counted for the staff by what there is to know', async () => {
     expect(await readResults(coach, next)).toMatchObject([
-      { item: { seat: 'C' }, men: 1, of: 2, right: 1, missed: { whom: 1 } },
+      { item: { seat: 'C' }, men: 1, of: 2, right: 1, missed: { whom: 1 }, film: { of: 0, same: 0 } },
     ]);
+    const onFilm = ['33333333-3333-4333-8333-333333333333', '44444444-4444-4444-8444-444444444444'].map((id, i) => ({
+      ...answer(id, true),
+      film: { assignment: true, technique: i === 0 },
+    }));
+    await keepAnswers(lanterns.members.player, next, onFilm);
+    expect(await readResults(coach, next)).toMatchObject([{ of: 4, right: 3, film: { of: 2, same: 1 } }]);
     await expect(readResults(coach, terns.gameId)).rejects.toMatchObject({ statusCode: 404 });
   });
 });

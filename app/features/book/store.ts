@@ -184,8 +184,10 @@ export async function readSnaps(
   measure: Measure,
   skip: number,
   take = AT_ONCE,
+  onFilm = false,
 ): Promise<{ snaps: BookSnap[]; total: number }> {
-  const query = queryOf(filter, { measure, skip: String(skip), take: String(take) });
+  const only: Record<string, string> = onFilm ? { film: 'only' } : {};
+  const query = queryOf(filter, { measure, skip: String(skip), take: String(take), ...only });
   return BookSnapsSchema.parse(await request(`/api/book/snaps?${query}`));
 }
 

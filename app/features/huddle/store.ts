@@ -100,7 +100,7 @@ export const useHuddle = defineStore('huddle', () => {
     const given = { whom: said.whom, with: said.with, ...(said.call ? { call: said.call } : {}) };
     return {
       ...{ id: newId(), item: { scheme, side, tags, formationName, frontName, seat: said.seat } },
-      ...{ parts: judge(asked.expected, given), moved: null, seconds, at: new Date().toISOString() },
+      ...{ parts: judge(asked.expected, given), moved: null, film: null, seconds, at: new Date().toISOString() },
     };
   }
 

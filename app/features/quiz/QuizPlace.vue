@@ -3,6 +3,7 @@ import { computed, onMounted, ref } from 'vue';
 import { useEventListener } from '@vueuse/core';
 import type { QuizPart } from '#core/model/quiz';
 import { sayPlayOf } from '~/features/plan/say-play';
+import FilmQuiz from './FilmQuiz.vue';
 import QuizBoard from './QuizBoard.vue';
 import QuizPicture from './QuizPicture.vue';
 import { useQuiz } from './store';
@@ -10,6 +11,7 @@ import { useQuiz } from './store';
 /** The play is named; he taps whom he has, with whom, then whom, and says his first foot and his call. Then they move, and he says it again. */
 const quiz = useQuiz();
 const ownEyes = ref(false);
+const onFilm = ref(false);
 /** With whom is tapped man by man and said with one more tap. */
 const pair = ref<string[]>([]);
 onMounted(() => void quiz.open());
@@ -22,6 +24,11 @@ const ASKS: Record<QuizPart, string> = {
   foot: 'Which foot first?',
   call: 'What do you say?',
 };
+/** How he did it on film so far, where it was marked. */
+const record = computed(() => {
+  const { good, of } = quiz.question ? quiz.onFilm(quiz.question.asked.item) : { good: 0, of: 0 };
+  return of > 0 ? `, on film the right man ${good} of ${of} times` : '';
+});
 const NAMES: Record<QuizPart, string> = { whom: 'Whom', with: 'With', then: 'Then', foot: 'First foot', call: 'Call' };
 const asks = computed(() => {
   if (quiz.after) return quiz.after.said === null ? 'theirs' : 'nobody';
@@ -80,17 +87,21 @@ function next(): void {
       <h1>Quiz</h1>
       <p v-if="quiz.quiz?.game" class="soft">Week {{ quiz.quiz.game.week }}, {{ quiz.quiz.game.opponent }}</p>
       <NuxtLink to="/huddle">Whole line</NuxtLink>
+      <button v-if="quiz.isPlayer" class="plain link" type="button" :aria-pressed="onFilm" @click="onFilm = !onFilm">
+        {{ onFilm ? 'on the board' : 'on film' }}
+      </button>
       <p class="soft count" role="status">{{ quiz.today.right }} of {{ quiz.today.of }} today</p>
     </header>
     <p v-if="quiz.problem" class="problem" role="alert">
       {{ quiz.problem }} <button class="plain link" type="button" @click="quiz.sendAgain()">Try again</button>
     </p>
     <p v-if="quiz.waiting.length" class="soft">{{ quiz.waiting.length }} answers wait here to be sent.</p>
-    <p v-if="quiz.quiz && !quiz.quiz.game">
+    <p v-if="quiz.quiz && !onFilm && !quiz.quiz.game">
       There is no quiz yet. It comes with the week’s plan, once your coach opens it.
     </p>
-    <p v-else-if="quiz.quiz && quiz.seats.length === 0">Your coach has not said where you play yet.</p>
-    <template v-else-if="quiz.quiz">
+    <p v-else-if="quiz.quiz && !onFilm && quiz.seats.length === 0">Your coach has not said where you play yet.</p>
+    <FilmQuiz v-if="quiz.quiz && onFilm" />
+    <template v-else-if="quiz.quiz?.game && quiz.seats.length">
       <nav aria-label="Place">
         <button
           v-for="s in quiz.seats.length > 1 ? quiz.seats : []"
@@ -118,7 +129,7 @@ function next(): void {
       <template v-else>
         <p class="play">
           <b>{{ sayPlayOf(quiz.question.asked.item) }}</b>
-          <span class="soft"> you are {{ quiz.question.asked.item.seat }}</span>
+          <span class="soft"> you are {{ quiz.question.asked.item.seat }}{{ record }}</span>
         </p>
         <QuizBoard
           v-if="quiz.board"

@@ -20,6 +20,11 @@ const says = computed(() =>
     ? 'Nobody has answered yet.'
     : `${asked.value} answers, ${right.value} right in everything. The least known first.`,
 );
+const onFilm = computed(() => {
+  const of = results.value.reduce((sum, r) => sum + r.film.of, 0);
+  const same = results.value.reduce((sum, r) => sum + r.film.same, 0);
+  return of === 0 ? '' : `On film they marked ${of} of their own blocks, ${same} as their coach had.`;
+});
 const doubts = computed(() => unclear(results.value));
 const PARTS: Record<QuizPart, string> = {
   whom: 'whom',
@@ -68,6 +73,7 @@ const gates = computed(() => {
         <p v-if="!plan.isReady" class="soft">
           It is made from the plan. <NuxtLink to="/week/plan">Choose plays and looks</NuxtLink>
         </p>
+        <p v-if="onFilm" class="soft">{{ onFilm }}</p>
         <section v-if="doubts.length" class="doubts" aria-label="Unclear rules">
           <h2>Not the men: the rule</h2>
           <p v-for="r in doubts" :key="sayPlayOf(r.item) + r.item.frontName + r.item.seat">

@@ -1,12 +1,19 @@
 import 'fake-indexeddb/auto';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { SHIPPED_PLAYBOOK } from '#core/calls/playbook';
+import { workCall } from '#core/calls/resolve-call';
+import type { BookSnap } from '#core/grade/book/lines';
+import { GradeSchema } from '#core/model/grade';
 import type { Quiz, QuizAnswer } from '#core/model/quiz';
 import { keyOfItem } from '#core/model/quiz';
+import { CallSchema } from '#core/model/snap';
+import { need } from '#core/testing/need';
 import { serveRoutes, type RoutesServer } from '~/testing/routes';
 import { useSession } from '~/features/session/store';
 import { clearWaiting, readWaiting } from './box';
 import { recallAt } from './memory';
+import { useFilmQuiz } from './film';
 import { useQuiz } from './store';
 
 const play = (scheme: string, times: number) => ({
@@ -32,6 +39,28 @@ const QUIZ: Quiz = {
   ],
   ...{ texts: [], seats: ['RG', 'C'], answers: [] },
 };
+const marking = (snapId: number, assignment: 'right' | 'wrong'): BookSnap => ({
+  ...{ snapId, number: snapId, gameId: 5, opponent: 'Fennick Otters', week: 5, blocker: 'RG', man: 'A. Rook' },
+  ...{ scheme: 'duo', side: 'right', front: 'Over' },
+  asked: { block: 'base', target: 'T', next: null, partners: [], role: 'alone', schools: [] },
+  grade: GradeSchema.parse({ assignment, technique: 'plus', note: 'Slow off the ball.' }),
+});
+/** A snap as the server tells it. */
+function onFilm(id: number): unknown {
+  const { looks, plays } = QUIZ;
+  const { times: _times, ...called } = plays[1]!;
+  const { front, frontName } = looks[0]!;
+  const call = { ...called, front, frontName };
+  const clip = { framesPerSecond: 30, frames: 200, snapFrame: 61, contactFrame: 75, whistleFrame: 150 };
+  return {
+    ...{ id, number: id, gameId: 5, revision: 1, rubric: 'assignment-technique@1', grades: [], ownGrades: false },
+    ...{ own: [], notes: [], field: [], call },
+    situation: { quarter: 1, down: 1, distance: 10, hash: 'middle', gain: 3 },
+    resolution: need(workCall(CallSchema.parse(call), { playbook: SHIPPED_PLAYBOOK })).resolution,
+    clips: [{ ...clip, id: 40 + id, angle: 'end zone' }],
+  };
+}
+let marked: BookSnap[];
 let sent: QuizAnswer[];
 let server: RoutesServer;
 const member = (role: 'player' | 'coach') => ({
@@ -40,9 +69,14 @@ const member = (role: 'player' | 'coach') => ({
 beforeEach(async () => {
   setActivePinia(createPinia());
   await clearWaiting();
-  sent = [];
+  [sent, marked] = [[], []];
   server = serveRoutes({
     'GET /api/quiz': () => QUIZ,
+    'GET /api/book/snaps': (_body, url) => {
+      const found = url.searchParams.get('film') === 'only' ? marked.filter((m) => m.snapId % 2 === 1) : marked;
+      return { snaps: found, total: found.length };
+    },
+    'GET /api/snaps/*': (_body, url) => onFilm(Number(url.pathname.split('/').at(-1))),
     'POST /api/quiz/answers': ({ answers }: { answers: QuizAnswer[] }) => {
       for (const a of answers) if (!sent.some((s) => s.id === a.id)) sent.push(a);
       return { kept: answers.length };
@@ -164,7 +198,7 @@ describe('what is forgotten', () => {
     seat: 'RG',
   };
   const answer = (day: number, right: boolean, seconds = 4): QuizAnswer => ({
-    ...{ id: crypto.randomUUID(), item, parts: { whom: right }, moved: null, seconds },
+    ...{ id: crypto.randomUUID(), item, parts: { whom: right }, moved: null, film: null, seconds },
     at: new Date(Date.UTC(2026, 10, day, 18)).toISOString(),
   });
   const recall = (answers: QuizAnswer[], day: number): number =>
@@ -203,5 +237,63 @@ describe('what is forgotten', () => {
     quiz.inPictures = false;
     expect(asked).toEqual(['whom', 'with', 'then', 'foot']);
     expect(Object.values(quiz.verdict!)).toEqual([true, true, true, true]);
+  });
+});
+
+describe('a quiz on film', () => {
+  it('stops before the ball moves, and tells the coach’s mark only after his own', async () => {
+    marked = [marking(1, 'right'), marking(2, 'wrong'), marking(3, 'wrong')];
+    await useQuiz().open();
+    const film = useFilmQuiz();
+    await film.next();
+    // What went wrong comes first; the other of them is not on film.
+    expect([film.asked!.snapId, film.clip!.id, film.frozenAt, film.endsAt]).toEqual([3, 43, 2, 5]);
+    expect(film.theirs.map((d) => d.id)).toContain('T');
+    await film.mark({ assignment: 'right' });
+    expect(film.own).toEqual({});
+    film.say('N');
+    film.say('T');
+    expect(film.said).toBe('N');
+    await film.mark({ assignment: 'right' });
+    expect([film.same, sent]).toEqual([null, []]);
+    await film.mark({ technique: 'plus' });
+    await settled();
+    expect(film.same).toEqual({ assignment: false, technique: true });
+    expect(sent).toMatchObject([
+      { item: { scheme: 'duo', seat: 'RG' }, parts: { whom: false }, film: { assignment: false, technique: true } },
+    ]);
+    await film.mark({ technique: 'minus' });
+    await settled();
+    expect(sent).toHaveLength(1);
+    await film.next();
+    expect(film.asked!.snapId).toBe(1);
+  });
+
+  it('keeps what he said when the line is down, and asks nothing where there is no film', async () => {
+    marked = [marking(1, 'right'), marking(2, 'right')];
+    await useQuiz().open();
+    const film = useFilmQuiz();
+    await film.next();
+    server.down();
+    film.say('T');
+    await film.mark({ assignment: 'right' });
+    await film.mark({ technique: 'plus' });
+    await settled();
+    expect((await readWaiting(7)).map((w) => w.answer.film)).toEqual([{ assignment: true, technique: true }]);
+    server.up();
+    await useQuiz().sendAgain();
+    await settled();
+    expect(sent).toHaveLength(1);
+    await film.next();
+    expect([film.snap, film.left]).toEqual([null, []]);
+  });
+
+  it('tells how he did on film at what is asked', async () => {
+    const quiz = useQuiz();
+    marked = Array.from({ length: 12 }, (_, i) => marking(i, 'wrong'));
+    await quiz.open();
+    // The power comes three times as often, and the duo was missed twelve times.
+    expect(quiz.onFilm(quiz.question!.asked.item).of).toBe(0);
+    expect(quiz.onFilm({ ...quiz.question!.asked.item, scheme: 'duo' })).toEqual({ good: 0, of: 12 });
   });
 });

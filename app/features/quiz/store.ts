@@ -4,11 +4,14 @@ import { computed, ref, shallowRef } from 'vue';
 import { Playbook } from '#core/calls/playbook';
 import { workCall, type Ways } from '#core/calls/resolve-call';
 import { keyOfItem, QuizSchema, type Quiz, type QuizAnswer, type QuizPart } from '#core/model/quiz';
+import type { BookSnap } from '#core/grade/book/lines';
 import type { Call } from '#core/model/snap';
 import { itemsOf, type Asked } from '#core/quiz/items';
 import { movedFor } from '#core/quiz/moved';
 import { callChoices, expectedOf, judge, nextPart, type Expected, type Given } from '#core/quiz/question';
+import { onFilmAt } from '#core/quiz/on-film';
 import { rankItems } from '#core/quiz/rank';
+import { readSnaps } from '~/features/book/store';
 import { newId } from '~/features/marks/new-id';
 import { usePlaybook } from '~/features/playbook/store';
 import { attempting } from '~/features/session/attempt';
@@ -19,7 +22,9 @@ import { answersOf, dropWaiting, keepWaiting, readWaiting, type Waiting } from '
 import { recallAt } from './memory';
 
 /** Most seconds a man is given credit for thinking: a phone that lies about is no slow answer. */
-const LONGEST = 120;
+export const LONGEST = 120;
+/** So many of his marked snaps are looked at. */
+const MARKED = 60;
 
 /** One question as it is being answered. */
 interface Question {
@@ -37,6 +42,9 @@ export const useQuiz = defineStore('quiz', () => {
   const problem = ref('');
   const attempt = attempting(problem, 'You can go on: your answers are kept here and sent later.');
   const turn = inTurn();
+  /** His own marked snaps of games that are published: what went wrong on film is asked sooner. */
+  const marked = shallowRef<readonly BookSnap[]>([]);
+  const onFilm = computed(() => onFilmAt(marked.value));
   /** Answers that lie on this device and have not arrived. */
   const waiting = shallowRef<readonly Waiting[]>([]);
   const isPlayer = computed(() => session.member?.role === 'player');
@@ -83,7 +91,12 @@ export const useQuiz = defineStore('quiz', () => {
   const open = (): Promise<boolean> =>
     attempt(async () => {
       await readBox();
-      quiz.value = QuizSchema.parse(await request('/api/quiz'));
+      const [found, snaps] = await Promise.all([
+        request('/api/quiz'),
+        isPlayer.value ? readSnaps({}, 'both', 0, MARKED) : null,
+      ]);
+      quiz.value = QuizSchema.parse(found);
+      marked.value = snaps?.snaps ?? [];
       seat.value = quiz.value.seats[0] ?? '';
       next();
       await send();
@@ -100,7 +113,7 @@ export const useQuiz = defineStore('quiz', () => {
   /** The next thing: what is likely in the game and not known, never the same twice in a row where there is another. */
   function next(): void {
     [said.value, verdict.value, after.value, question.value] = [{}, null, null, null];
-    const ranked = rankItems(items.value, answers.value, recallAt(answers.value, new Date()));
+    const ranked = rankItems(items.value, answers.value, recallAt(answers.value, new Date()), onFilm.value);
     const asked = ranked.find((r) => keyOfItem(r.item) !== last.value) ?? ranked[0];
     if (!asked) return;
     const worked = workCall(asked.call, ways.value);
@@ -138,7 +151,7 @@ export const useQuiz = defineStore('quiz', () => {
   async function keep(moved: boolean | null): Promise<void> {
     const { asked, since } = question.value!;
     const answer: QuizAnswer = {
-      ...{ id: newId(), item: asked.item, parts: verdict.value!, moved },
+      ...{ id: newId(), item: asked.item, parts: verdict.value!, moved, film: null },
       seconds: Math.min(LONGEST, (Date.now() - since) / 1000),
       at: new Date().toISOString(),
     };
@@ -185,6 +198,8 @@ export const useQuiz = defineStore('quiz', () => {
       quiz,
       problem,
       waiting,
+      marked,
+      onFilm,
       isPlayer,
       seat,
       seats,

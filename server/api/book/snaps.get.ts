@@ -5,10 +5,14 @@ import { GRADED, requireMember } from '../../session/member';
 import { PageSchema, readQuery } from '../../session/read-query';
 import { readSnapsBehind } from '../../usecases/book';
 
-const Wanted = PageSchema.extend({ measure: z.enum(MEASURE_IDS).default('both') });
+const Wanted = PageSchema.extend({
+  measure: z.enum(MEASURE_IDS).default('both'),
+  /** Only snaps that can be seen on film. */
+  film: z.literal('only').optional(),
+});
 
 export default defineEventHandler(async (event) => {
   const member = await requireMember(event, GRADED);
-  const { measure, skip, take } = readQuery(event, Wanted);
-  return readSnapsBehind(member, filterOfQuery(getQuery(event)), measure, { skip, take });
+  const { measure, film, ...page } = readQuery(event, Wanted);
+  return readSnapsBehind(member, filterOfQuery(getQuery(event)), measure, page, film === 'only');
 });

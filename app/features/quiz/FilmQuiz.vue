@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import { onMounted, ref } from 'vue';
+import { sayBeside } from '#core/grade/say-grade';
+import { sayPlayOf } from '~/features/plan/say-play';
+import { usePlaybook } from '~/features/playbook/store';
+import { useFilmQuiz } from './film';
+
+/** One of his own snaps: stopped before the ball moves, then played; he marks himself before he sees what his coach wrote. */
+const film = useFilmQuiz();
+const playbook = usePlaybook();
+const video = ref<HTMLVideoElement | null>(null);
+onMounted(() => void film.next());
+
+function freeze(): void {
+  if (video.value) video.value.currentTime = film.frozenAt;
+}
+async function say(whom: string): Promise<void> {
+  film.say(whom);
+  await play();
+}
+async function play(): Promise<void> {
+  if (!video.value) return;
+  video.value.currentTime = film.frozenAt;
+  await video.value.play().catch(() => undefined);
+}
+function stopAtWhistle(): void {
+  if (video.value && film.endsAt > film.frozenAt && video.value.currentTime >= film.endsAt) video.value.pause();
+}
+const ASSIGNMENTS = [
+  { mark: 'right', says: 'right man' },
+  { mark: 'wrong', says: 'wrong man' },
+] as const;
+const TECHNIQUES = [
+  { mark: 'plus', says: 'done well' },
+  { mark: 'minus', says: 'not done well' },
+] as const;
+</script>
+
+<template>
+  <p v-if="film.problem" class="problem" role="alert">{{ film.problem }}</p>
+  <p v-else-if="!film.snap && film.marked && film.left.length === 0" class="soft">
+    No snap of yours is left to look at. They come with every game your coach publishes.
+  </p>
+  <template v-if="film.snap && film.asked && film.clip">
+    <p class="play">
+      <b>{{ sayPlayOf(film.snap.call) }}</b>
+      <span class="soft">
+        you are {{ film.asked.blocker }}, week {{ film.asked.week }} against {{ film.asked.opponent }}, snap
+        {{ film.asked.number }}</span
+      >
+    </p>
+    <video
+      ref="video"
+      :src="`/api/clips/${film.clip.id}`"
+      muted
+      playsinline
+      preload="auto"
+      :aria-label="`Film from the ${film.clip.angle}`"
+      @loadeddata="freeze"
+      @timeupdate="stopAtWhistle"
+    />
+    <template v-if="film.said === null">
+      <p class="asks">Whom do you block?</p>
+      <div class="hands men">
+        <button v-for="d in film.theirs" :key="d.id" type="button" class="big" @click="say(d.id)">
+          {{ d.id }} <span class="soft">{{ d.label }}</span>
+        </button>
+      </div>
+    </template>
+    <template v-else>
+      <p :class="film.said === film.asked.asked.target ? 'verdict' : 'verdict wrong'">
+        {{ film.said === film.asked.asked.target ? `Right: ${film.said}.` : `${film.asked.asked.target} was yours.` }}
+        <button class="plain link again" type="button" @click="play">see it again</button>
+      </p>
+      <p class="asks">How did you do it?</p>
+      <div class="hands">
+        <button
+          v-for="a in ASSIGNMENTS"
+          :key="a.mark"
+          type="button"
+          class="big"
+          :aria-pressed="film.own.assignment === a.mark"
+          :disabled="film.isMarked"
+          @click="film.mark({ assignment: a.mark })"
+        >
+          {{ a.says }}
+        </button>
+      </div>
+      <div class="hands">
+        <button
+          v-for="t in TECHNIQUES"
+          :key="t.mark"
+          type="button"
+          class="big"
+          :aria-pressed="film.own.technique === t.mark"
+          :disabled="film.isMarked"
+          @click="film.mark({ technique: t.mark })"
+        >
+          {{ t.says }}
+        </button>
+      </div>
+      <section v-if="film.same" class="answer" aria-live="polite">
+        <p class="verdict" :class="{ wrong: !film.same.assignment || !film.same.technique }">
+          {{
+            film.same.assignment && film.same.technique
+              ? 'You see it as your coach does.'
+              : 'Your coach saw it otherwise.'
+          }}
+        </p>
+        <p>
+          Your coach: assignment {{ film.asked.grade.assignment }}, technique {{ film.asked.grade.technique }}.
+          {{ sayBeside(film.asked.grade, playbook.program.faults) }}
+        </p>
+        <button class="strong next" type="button" @click="film.next()">Next</button>
+      </section>
+    </template>
+  </template>
+</template>
+
+<style scoped src="./phone.css"></style>
+<style scoped>
+video {
+  width: 100%;
+  background: var(--rule);
+}
+.men .big {
+  min-width: 76px;
+}
+.again {
+  font-size: 14px;
+  font-weight: 400;
+}
+[aria-pressed='true'] {
+  background: var(--wash);
+}
+</style>
