@@ -49,6 +49,8 @@ export const ScriptSchema = z.object({
   reps: z.array(RepSchema).min(1).max(60),
   /** What of the plan stays uncovered, the likeliest first. */
   uncovered: z.array(z.string().max(200)).max(40),
+  /** The clip of practice film that shows each rep, by its name; empty before film was joined. */
+  film: z.array(z.string().max(200).nullable()).max(60).default([]),
   /** How many defenders have to go somewhere else between reps, in all. */
   resets: z.int().min(0),
 });

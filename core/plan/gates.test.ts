@@ -14,7 +14,7 @@ const rep = (scheme: string): Script['reps'][number] => ({
   ...{ bodies: [], cones: [], why: '' },
 });
 const SCRIPT: Script = {
-  ...{ id: 'one', kind: 'team', uncovered: [], resets: 0 },
+  ...{ id: 'one', kind: 'team', uncovered: [], resets: 0, film: [] },
   reps: ['power', 'duo', 'power', 'power', 'power', 'power'].map(rep),
 };
 const mark = (at: number, good: boolean): RepMark => ({ script: 'one', rep: at, good, missed: [] });

@@ -107,6 +107,49 @@ test('a script is made, a rep is marked with one tap and the man with the second
   await expect(page.getByRole('button', { name: 'Pass pick-up, 12 reps' })).toHaveCount(0);
 });
 
+test('practice film joins the reps of a script in order, and is put right with one tap', async ({ page }) => {
+  await enter(page, 'coach', '/film/in');
+  const clip = readFileSync('demo/film/snap-03-end-zone.webm');
+  await page.getByRole('radio', { name: 'practice' }).check();
+  await expect(page.getByRole('button', { name: 'Choose clips' })).toBeEnabled();
+  const names = ['reps 1.webm', 'reps 2.webm'];
+  // The same clip twice would be known again: the second has something after its end.
+  const buffers = [clip, Buffer.concat([clip, Buffer.from([0xec, 0x81, 0x00])])];
+  await page
+    .getByLabel('Films to bring in')
+    .setInputFiles(names.map((name, i) => ({ name, mimeType: 'video/webm', buffer: buffers[i]! })));
+  const cameIn = page.getByRole('region', { name: 'What came in' }).getByRole('listitem');
+  for (const name of names)
+    await expect(cameIn.filter({ hasText: name })).toContainText('30 frames a second', { timeout: 60_000 });
+
+  await page.goto('/week/scripts');
+  await page.getByRole('combobox', { name: 'What kind of script' }).selectOption('inside run');
+  const made = page.getByRole('navigation', { name: 'Scripts' }).getByRole('button', { name: 'Inside run, 12 reps' });
+  await expect(made).not.toHaveCount(0);
+  const before = await made.count();
+  await page.getByRole('button', { name: 'Make it' }).click();
+  await expect(made).toHaveCount(before + 1);
+  await page.getByRole('combobox', { name: 'The first rep is on' }).selectOption('reps 1.webm');
+  await page.getByRole('button', { name: 'Join practice film in order' }).click();
+  const shows = page.getByRole('button', { name: 'film', exact: true });
+  await expect(shows).toHaveCount(2);
+  await shows.first().click();
+  const film = page.getByLabel('Rep 1 on film');
+  await expect.poll(() => film.evaluate((v: HTMLVideoElement) => v.readyState)).toBeGreaterThan(0);
+  expect((await new AxeBuilder({ page }).analyze()).violations.map((v) => v.id)).toEqual([]);
+  await page.getByRole('button', { name: 'this rep was not filmed' }).click();
+  await expect(page.getByLabel('Rep 1 on film')).toHaveCount(0);
+  await expect(shows).toHaveCount(2);
+  await page.reload();
+  await made.last().click();
+  await expect(shows).toHaveCount(2);
+  await page.getByRole('button', { name: 'take it off again' }).click();
+  await expect(shows).toHaveCount(0);
+  await page.getByRole('button', { name: 'throw this one away' }).click();
+  const { films } = (await (await page.request.get('/api/films')).json()) as { films: { id: number; kind: string }[] };
+  for (const f of films.filter((one) => one.kind === 'practice')) await page.request.delete(`/api/films/${f.id}`);
+});
+
 test('a player sees his own snap on film, marks his block before he sees his coach’s mark, and it is kept', async ({
   browser,
 }) => {

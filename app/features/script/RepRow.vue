@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import { workCall } from '#core/calls/resolve-call';
 import type { Rep } from '#core/model/script';
 import { walkthroughOf } from '~/features/plan/address';
@@ -18,6 +18,8 @@ const seats = computed(() => {
   const worked = workCall({ ...props.rep, overrides: {} }, ways);
   return worked.ok ? worked.value.resolution.assignments.filter((a) => a.target !== null).map((a) => a.blocker) : [];
 });
+const film = computed(() => scripts.filmOf(props.at));
+const showsFilm = ref(false);
 function tap(good: boolean): void {
   const same = mark.value?.good === good;
   void scripts.mark(props.script, props.at, same ? null : { good, missed: [] });
@@ -46,6 +48,9 @@ function missed(seat: string): void {
     <p class="taps">
       <button class="plain" type="button" :aria-pressed="mark?.good === true" @click="tap(true)">good</button>
       <button class="plain" type="button" :aria-pressed="mark?.good === false" @click="tap(false)">not</button>
+      <button v-if="film" class="plain" type="button" :aria-pressed="showsFilm" @click="showsFilm = !showsFilm">
+        film
+      </button>
     </p>
     <p v-if="mark && !mark.good" class="who" role="group" :aria-label="`Who missed rep ${at + 1}`">
       <button
@@ -59,13 +64,29 @@ function missed(seat: string): void {
         {{ seat }}
       </button>
     </p>
+    <div v-if="film && showsFilm" class="film">
+      <video
+        :src="`/api/films/${film.id}/play`"
+        controls
+        muted
+        playsinline
+        preload="metadata"
+        :aria-label="`Rep ${at + 1} on film`"
+      />
+      <p>
+        <b>{{ film.name }}</b>
+        <button class="plain link" type="button" @click="scripts.repNotFilmed(at)">this rep was not filmed</button>
+        <button class="plain link" type="button" @click="scripts.clipNoRep(at)">this clip shows no rep</button>
+        <span class="soft">Everything after it moves with it.</span>
+      </p>
+    </div>
   </li>
 </template>
 
 <style scoped>
 li {
   display: grid;
-  grid-template-columns: 28px minmax(190px, 1.3fr) minmax(130px, 1fr) minmax(150px, 1fr) minmax(150px, 1fr) 118px;
+  grid-template-columns: 28px minmax(190px, 1.3fr) minmax(130px, 1fr) minmax(150px, 1fr) minmax(150px, 1fr) 178px;
   gap: 2px 12px;
   align-items: baseline;
   padding: 7px 0;
@@ -90,7 +111,25 @@ li {
   font-size: 12.5px;
 }
 .bodies {
+  word-spacing: 0.3em;
   font-variation-settings: var(--narrow);
+}
+.film {
+  grid-column: 2 / -1;
+  display: grid;
+  grid-template-columns: minmax(240px, 480px) minmax(0, 1fr);
+  gap: 12px;
+  padding: 4px 0;
+}
+.film video {
+  width: 100%;
+  background: var(--rule);
+}
+.film p {
+  display: grid;
+  gap: 8px;
+  justify-items: start;
+  align-content: start;
 }
 .taps,
 .who {

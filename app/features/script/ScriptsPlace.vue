@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { format } from 'date-fns';
-import { computed, ref } from 'vue';
+import { computed, onMounted, ref, watch } from 'vue';
 import type { Ways } from '#core/calls/resolve-call';
 import type { Rep, ScriptKind } from '#core/model/script';
 import { coachScript, playersScript, scoutCards, uncoveredWords } from '#core/paper/script-sheets';
@@ -25,6 +25,13 @@ const session = useSession();
 const kind = ref<ScriptKind>('inside run');
 const reps = ref(12);
 const paper = ref<Paper>('A4');
+onMounted(() => void scripts.readFilms());
+const firstClip = ref('');
+watch(
+  () => scripts.clips,
+  ([first]) => (firstClip.value ||= first ?? ''),
+  { immediate: true },
+);
 
 const says = computed(() => {
   const { script, record } = scripts;
@@ -98,6 +105,20 @@ const printCards = (): void => print((s, stamp) => scoutCards(s, ways.value, { s
             >
           </li>
         </ul>
+        <p v-if="scripts.script.film.length" class="after soft">
+          Practice film is joined in order.
+          <button class="plain link" type="button" @click="scripts.partFilm()">take it off again</button>
+        </p>
+        <form v-else-if="scripts.clips.length" class="hands no-print" @submit.prevent="scripts.joinFilm(firstClip)">
+          <label>
+            The first rep is on
+            <select v-model="firstClip" class="field">
+              <option v-for="c in scripts.clips" :key="c">{{ c }}</option>
+            </select>
+          </label>
+          <button class="strong" type="submit">Join practice film in order</button>
+          <span class="soft">{{ scripts.clips.length }} clips came in</span>
+        </form>
         <ol class="reps">
           <RepRow v-for="(rep, i) in scripts.script.reps" :key="i" :script="scripts.script.id" :rep="rep" :at="i" />
         </ol>

@@ -1,8 +1,10 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import * as z from 'zod';
+import { FilmKindSchema, FilmStateSchema } from '#core/model/film';
 import { RepMarkSchema, SCRIPT_KINDS, type RepMark, type Script, type ScriptKind } from '#core/model/script';
 import { scriptName } from '#core/practice/script/make-script';
+import { inOrder, joinFrom, noRep, notFilmed, type RepFilm } from '#core/practice/script/rep-film';
 import { trustOf } from '#core/practice/script/series';
 import { usePlan } from '~/features/plan/store';
 import { shortName } from '~/features/playbook/keep';
@@ -12,6 +14,14 @@ import { inTurn } from '~/features/session/in-turn';
 import { request } from '~/features/session/request';
 import { useWeek } from '~/features/week/store';
 import { useScriptWriter } from '~/workers/start';
+
+const PracticeFilmSchema = z.object({
+  id: z.int(),
+  name: z.string(),
+  kind: FilmKindSchema,
+  state: FilmStateSchema,
+  gameId: z.int().nullable(),
+});
 
 /** The week's scripts: made from the plan, run at practice, marked with a tap a rep. */
 export const useScripts = defineStore('scripts', () => {
@@ -49,6 +59,27 @@ export const useScripts = defineStore('scripts', () => {
     chosen.value = made.script.id;
     void put([...scripts.value.filter((s) => s.id !== made.script!.id), made.script]);
   });
+  /** Practice film that has come in for this week, else all there is; read when a script is looked at. */
+  const films = shallowRef<readonly z.infer<typeof PracticeFilmSchema>[]>([]);
+  const clips = computed(() => inOrder(films.value.map((f) => f.name)));
+  const readFilms = (): Promise<boolean> =>
+    attempt(async () => {
+      const found = z.object({ films: z.array(PracticeFilmSchema) }).parse(await request('/api/films'));
+      const practice = found.films.filter((f) => f.kind === 'practice' && f.state === 'ready');
+      const ofThisWeek = practice.filter((f) => f.gameId === week.game?.id);
+      films.value = ofThisWeek.length > 0 ? ofThisWeek : practice;
+    });
+  /** The film of a rep, where it is still there. */
+  const filmOf = (rep: number) => films.value.find((f) => f.name === script.value?.film[rep]) ?? null;
+  const setFilm = (film: RepFilm): Promise<boolean> => {
+    const now = script.value!;
+    return put(scripts.value.map((s) => (s.id === now.id ? { ...s, film: [...film] } : s)));
+  };
+  const joinFilm = (first: string): Promise<boolean> =>
+    setFilm(joinFrom(clips.value, first, script.value!.reps.length));
+  const repNotFilmed = (rep: number): Promise<boolean> => setFilm(notFilmed(script.value!.film, rep));
+  const clipNoRep = (rep: number): Promise<boolean> => setFilm(noRep(script.value!.film, rep, clips.value));
+  const partFilm = (): Promise<boolean> => setFilm([]);
   const drop = (id: string): Promise<boolean> => put(scripts.value.filter((s) => s.id !== id));
 
   /** What came of reps: as the week says it, and what was tapped since. */
@@ -95,5 +126,8 @@ export const useScripts = defineStore('scripts', () => {
   const nameOf = (s: Script): string => scriptName(s);
   const kinds = SCRIPT_KINDS;
   const { running } = writer;
-  return { scripts, script, chosen, marks, record, trust, kinds, problem, running, make, drop, mark, markOf, nameOf };
+  return {
+    ...{ scripts, script, chosen, marks, record, trust, kinds, problem, running, clips },
+    ...{ make, drop, mark, markOf, nameOf, readFilms, filmOf, joinFilm, repNotFilmed, clipNoRep, partFilm },
+  };
 });

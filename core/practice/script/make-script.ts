@@ -32,7 +32,8 @@ export interface ScriptJob {
 export function makeScript({ id, kind, reps, plan, standings, ways, sayPlay }: ScriptJob): Script | null {
   const candidates = candidatesFor(kind, plan, standings, ways);
   if (candidates.length === 0) return null;
-  if (kind === 'short yardage') return { id, kind, resets: 0, reps: risingReps(candidates, reps, ways), uncovered: [] };
+  if (kind === 'short yardage')
+    return { id, kind, resets: 0, film: [], reps: risingReps(candidates, reps, ways), uncovered: [] };
   const chosen = choose(candidates, reps);
   const ordered = order(chosen);
   const needed = new Map([...new Set(chosen)].map((c) => [c, fewestBodies(c.worked, c.call, c.seats, ways)] as const));
@@ -41,7 +42,7 @@ export function makeScript({ id, kind, reps, plan, standings, ways, sayPlay }: S
     .sort((a, b) => b.times - a.times)
     .map((c) => `${sayPlay(c.play)} against ${c.call.frontName}`);
   return {
-    ...{ id, kind, resets: resetsOf(ordered) },
+    ...{ id, kind, resets: resetsOf(ordered), film: [] },
     reps: ordered.map((c): Rep => {
       const { scheme, side, tags, formation, formationName, front, frontName } = c.call;
       const { bodies, cones } = needed.get(c)!;
