@@ -1,4 +1,5 @@
 import { fileURLToPath } from 'node:url';
+import { build } from 'esbuild';
 import { chalkPreset } from './app/theme/preset';
 import { SESSION_SECONDS } from './server/session/duration';
 
@@ -7,6 +8,20 @@ const eyes = fileURLToPath(new URL('./eyes', import.meta.url));
 
 /** Where the worker with the picture library is served from: its answers have a policy of their own. */
 const EYES = '_nuxt/eyes/';
+
+/** What runs beside the page has to lie at the root under one name, so that it may see all of it. */
+async function buildServiceWorker(): Promise<void> {
+  await build({
+    entryPoints: [fileURLToPath(new URL('./app/offline/service-worker.ts', import.meta.url))],
+    outfile: fileURLToPath(new URL('./public/sw.js', import.meta.url)),
+    bundle: true,
+    minify: true,
+    format: 'iife',
+    target: 'es2022',
+    define: { 'process.env.NODE_ENV': '"production"' },
+    logLevel: 'error',
+  });
+}
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
@@ -21,6 +36,10 @@ export default defineNuxtConfig({
       title: 'Violet Chalk',
       htmlAttrs: { lang: 'en' },
       meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }],
+      link: [
+        { rel: 'manifest', href: '/manifest.webmanifest', crossorigin: 'use-credentials' },
+        { rel: 'icon', type: 'image/png', href: '/icon-192.png' },
+      ],
     },
   },
   components: [{ path: '~/components/ui', pathPrefix: false }],
@@ -94,6 +113,7 @@ export default defineNuxtConfig({
     compressPublicAssets: { gzip: true, brotli: false },
   },
   hooks: {
+    'build:before': buildServiceWorker,
     // Said here and not in the options: the log-in's module would begin a session for every stranger's request as soon as it saw it.
     'nitro:config': (config) => void (config.experimental = { ...config.experimental, websocket: true }),
   },

@@ -11,6 +11,8 @@ export default defineConfig({
   reporter: [['list'], ['json', { outputFile: '.test/e2e.json' }]],
   use: {
     baseURL: process.env.E2E_URL ?? 'http://localhost:4170',
+    // Only tests of their own meet what runs beside the page: it answers before a test can.
+    serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
     launchOptions: { executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-dev-shm-usage'] },
   },

@@ -288,6 +288,15 @@ describe('a quiz on film', () => {
     expect([film.snap, film.left]).toEqual([null, []]);
   });
 
+  it('goes on without his marks when those cannot be read', async () => {
+    const quiz = useQuiz();
+    // The Book is served to nobody here.
+    server = serveRoutes({ 'GET /api/quiz': () => QUIZ });
+    expect(await quiz.open()).toBe(true);
+    expect([quiz.problem, quiz.marked]).toEqual(['', []]);
+    expect(quiz.question).not.toBeNull();
+  });
+
   it('tells how he did on film at what is asked', async () => {
     const quiz = useQuiz();
     marked = Array.from({ length: 12 }, (_, i) => marking(i, 'wrong'));
