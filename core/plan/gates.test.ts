@@ -7,7 +7,7 @@ import { gateOf, sayGate } from './gates';
 const power = { scheme: 'power', side: 'right' as const, tags: [] };
 const asked = (scheme: string, right: number, of: number): QuizResult => ({
   item: { ...power, scheme, formationName: 'H right', frontName: 'Over', seat: 'LT' },
-  ...{ men: 3, of, right, missed: {} },
+  ...{ men: 3, of, right, missed: {}, film: { of: 0, same: 0 } },
 });
 const rep = (scheme: string): Script['reps'][number] => ({
   ...{ ...power, scheme, formation: 'LT LG C RG RT', formationName: 'Five', front: 'N 0', frontName: 'Odd' },

@@ -132,6 +132,7 @@ describe('an unclear rule', () => {
     of,
     right,
     missed: {},
+    film: { of: 0, same: 0 },
   });
   it('is what several men nearly all miss, not what one does', () => {
     const all = [result(1, 9, 0), result(3, 5, 2), result(4, 10, 1), result(5, 10, 8), result(3, 5, 3)];

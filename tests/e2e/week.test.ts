@@ -226,7 +226,7 @@ test('a player answers on his phone, goes on without a connection, and the coach
 
 test('the week’s paper is one file with everything that was ticked', async ({ page }) => {
   await enter(page, 'coach', '/week/paper');
-  for (const name of ['Wristband', 'Install sheets', 'Pocket cards'])
+  for (const name of ['Wristband', 'Install sheets', 'Pocket cards', 'Bench sheet'])
     await page.getByRole('checkbox', { name }).check();
   const pdf = await fileFrom(page, () => page.getByRole('button', { name: 'Make the file' }).click());
   expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');

@@ -2,6 +2,7 @@
 import { format } from 'date-fns';
 import { computed, onMounted, ref } from 'vue';
 import { useLocalStorage } from '@vueuse/core';
+import { benchSheet } from '#core/paper/bench-sheet';
 import { theirManSheet, theirMen } from '#core/paper/their-sheets';
 import { changedSheets, printedNow, type Printed } from '#core/paper/print-key';
 import { PAPERS, type Paper, type Sheet } from '#core/paper/sheet';
@@ -39,6 +40,10 @@ const SHEETS = {
   pocket: {
     name: 'Pocket cards',
     says: 'A place each: what he does when his man slants, loops, is replaced or walks up.',
+  },
+  bench: {
+    name: 'Bench sheet',
+    says: 'For the bench between series: looks to tally, what is sound against each, who goes in for whom.',
   },
   theirs: {
     name: 'Their men',
@@ -79,6 +84,13 @@ function make(): Sheet[] {
     install: () => plan.plan.plays.map((_, i) => installSheet(made, i)),
     assignment: () => seats.value.map((s) => assignmentSheet(made, s)),
     pocket: () => seats.value.map((s) => pocketSheet(made, s)),
+    bench: () => [
+      benchSheet(
+        made,
+        seats.value,
+        roster.players.filter((p) => !p.left),
+      ),
+    ],
     theirs: () => theirMen(made).map((id) => theirManSheet(made, id)),
   };
   return (Object.keys(SHEETS) as SheetId[]).filter((id) => wanted.value.includes(id)).flatMap((id) => of[id]());
