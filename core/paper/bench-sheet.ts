@@ -25,12 +25,22 @@ const named = ({ number, name }: BenchMan): string => `${number} ${name}`;
 export function benchSheet(paper: WeekPaper, seats: readonly string[], men: readonly BenchMan[]): Sheet {
   const { plan, ways, sayPlay, title, stamp } = paper;
   const shares = sharesOf(plan.looks);
-  const sound = new Map<number, string[]>();
+  const sound = new Map<number, Set<number>>();
   for (const { play, look, call } of callsOf(plan)) {
     const worked = workCall(call, ways);
     if (worked.ok && worked.value.resolution.verdict === 'sound')
-      sound.set(look, [...(sound.get(look) ?? []), `${play + 1} ${sayPlay(plan.plays[play]!)}`]);
+      sound.set(look, new Set([...(sound.get(look) ?? []), play]));
   }
+  const sayPlays = (which: (play: number) => boolean): string =>
+    plan.plays.flatMap((p, i) => (which(i) ? [`${i + 1} ${sayPlay(p)}`] : [])).join('; ');
+  /** The shorter way of saying it: most of them are named by those which are not. */
+  const saySound = (look: number): string => {
+    const good = sound.get(look) ?? new Set();
+    if (good.size === 0) return 'nothing: talk about it';
+    if (good.size === plan.plays.length) return 'all of them';
+    if (2 * good.size > plan.plays.length) return `all but ${sayPlays((play) => !good.has(play))}`;
+    return sayPlays((play) => good.has(play));
+  };
   const looks = plan.looks
     .map((l, look) => ({ ...l, look }))
     .sort((a, b) => shares[b.look]! - shares[a.look]!)
@@ -38,7 +48,7 @@ export function benchSheet(paper: WeekPaper, seats: readonly string[], men: read
       { strong: frontName },
       `${Math.round(100 * shares[look]!)} %`,
       '',
-      sound.get(look)?.join('; ') ?? 'nothing: talk about it',
+      saySound(look),
     ]);
   const signs: Part[] = (plan.answers ?? []).length
     ? [

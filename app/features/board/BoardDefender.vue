@@ -45,7 +45,7 @@ function key(event: KeyboardEvent): void {
     :transform="`translate(${scale.x(place.x)} ${scale.y(place.y)}) ${shift ?? ''}`"
     :tabindex="movable ? 0 : undefined"
     :role="movable ? 'button' : undefined"
-    :aria-label="`${defender.id}, ${label}, ${status}${movable ? '. Arrow keys move him half a foot' : ''}`"
+    :aria-label="`${[defender.id, label, status].filter(Boolean).join(', ')}${movable ? '. Arrow keys move him half a foot' : ''}`"
     @pointerdown="emit('grab', $event)"
     @focus="emit('focus')"
     @keydown="key"

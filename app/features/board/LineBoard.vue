@@ -233,7 +233,7 @@ const spot = computed(() => props.resolution?.passing?.spot ?? null);
       :place="standing('theirs', d)"
       :shift="shiftOf('theirs', d.id)"
       :scale="scale"
-      :label="technique.get(d.id) ?? ''"
+      :label="places ? '' : (technique.get(d.id) ?? '')"
       :status="status.get(d.id) ?? (resolution ? 'free' : 'single')"
       :selected="d.id === selected"
       :movable="movable"
@@ -241,7 +241,14 @@ const spot = computed(() => props.resolution?.passing?.spot ?? null);
       @focus="emit('select', d.id)"
       @nudge="(dx, dy) => emit('nudge', d.id, dx, dy)"
     />
-    <ellipse v-if="ball" class="ball" :cx="scale.x(ball.x)" :cy="scale.y(ball.y)" rx="7" ry="4.5" />
+    <ellipse
+      v-if="ball"
+      class="ball"
+      :cx="scale.x(ball.x) + scale.across - 4"
+      :cy="scale.y(ball.y) - BAR_HALF"
+      rx="7"
+      ry="4.5"
+    />
   </svg>
 </template>
 
