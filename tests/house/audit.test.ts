@@ -21,7 +21,11 @@ describe('licences of what the application runs with', () => {
       { name: 'lightningcss-linux-x64-gnu', license: 'MPL-2.0' },
       { name: 'lightningcssish', license: 'MPL-2.0' },
     ];
-    expect(objectionable(packages).map((p: { name: string }) => p.name)).toEqual(['silent', 'copyleft', 'lightningcssish']);
+    expect(objectionable(packages).map((p: { name: string }) => p.name)).toEqual([
+      'silent',
+      'copyleft',
+      'lightningcssish',
+    ]);
   });
 
   it('are all agreed to in what is installed here', () => {
