@@ -6,6 +6,12 @@ import { CallSchema } from './snap';
 export const MOST_PLAYS = 40;
 export const MOST_LOOKS = 24;
 
+/** A play meant by its name, so that it stays the same when others come or go. */
+export const PlayNameSchema = CallSchema.pick({ scheme: true, side: true, tags: true });
+export type PlayName = z.infer<typeof PlayNameSchema>;
+export const isSamePlay = (a: PlayName, b: PlayName): boolean =>
+  a.scheme === b.scheme && a.side === b.side && a.tags.join() === b.tags.join();
+
 /** A play of the week: the call without what it will meet, and how often it is to be called in the game. */
 export const PlannedPlaySchema = CallSchema.pick({
   scheme: true,
@@ -17,6 +23,8 @@ export const PlannedPlaySchema = CallSchema.pick({
   times: z.int().min(1, 'at least once').max(40, 'at most 40 times'),
   /** When it is called; at any time when nothing is said. */
   when: z.array(z.enum(CALL_SITUATION_IDS)).max(CALL_SITUATION_IDS.length).optional(),
+  /** The play it builds on: it is put in after that one. */
+  after: PlayNameSchema.optional(),
 });
 export type PlannedPlay = z.infer<typeof PlannedPlaySchema>;
 
@@ -32,18 +40,15 @@ export type PlannedLook = z.infer<typeof PlannedLookSchema>;
 /** Most signs a call sheet answers. */
 export const MOST_ANSWERS = 24;
 
-/** A sign of theirs and the play that uses it; the play is meant by its name, so that it stays when others come or go. */
-export const PlannedAnswerSchema = CallSchema.pick({ scheme: true, side: true, tags: true }).extend({
+/** A sign of theirs and the play that uses it. */
+export const PlannedAnswerSchema = PlayNameSchema.extend({
   sign: z.string().trim().min(1, 'a sign in words').max(120),
   /** How often it was seen, as it is known: "8 of 11". */
   seen: z.string().trim().max(40).default(''),
 });
 export type PlannedAnswer = z.infer<typeof PlannedAnswerSchema>;
 /** Whether an answer is that play. */
-export const isAnswerOf = (
-  { scheme, side, tags }: Pick<PlannedPlay, 'scheme' | 'side' | 'tags'>,
-  answer: Pick<PlannedAnswer, 'scheme' | 'side' | 'tags'>,
-): boolean => answer.scheme === scheme && answer.side === side && answer.tags.join() === tags.join();
+export const isAnswerOf = (play: PlayName, answer: PlayName): boolean => isSamePlay(play, answer);
 
 /** What a week is planned with: what we call and what they show. */
 export const WeekPlanSchema = z.object({

@@ -1,4 +1,3 @@
-import { pocketCard } from '../compare/pocket-card';
 import { workCall, type Ways } from '../calls/resolve-call';
 import { sayHead, saySentence } from '../language/print';
 import type { Rep } from '../model/script';
@@ -8,6 +7,7 @@ import { callsOf } from '../plan/work-plan';
 import { verdictSentence } from '../reports/verdict-sentence';
 import { boardSvg } from './board-svg';
 import { gistWords } from './gist-words';
+import { cardOfPlay, likeliestLook } from './pocket-cards';
 import type { Cell, Part, Sheet } from './sheet';
 import { fitBand, type BandSize } from './wristband';
 
@@ -226,38 +226,27 @@ export function assignmentSheet({ plan, ways, sayPlay, title, stamp }: WeekPaper
 
 /** What a man carries in his pocket: of every play against the likeliest look whom he has, and what he does when that one does something else. */
 export function pocketSheet({ plan, ways, sayPlay, title, stamp }: WeekPaper, seat: string): Sheet {
-  const shares = sharesOf(plan.looks);
-  const likeliest = shares.indexOf(Math.max(...shares));
-  const cards = callsOf(plan)
-    .filter((c) => c.look === likeliest)
-    .flatMap(({ play, call }): Part[][] => {
-      const worked = workCall(call, ways);
-      if (!worked.ok) return [];
-      const { scheme, formation, front } = worked.value;
-      const { side, tags, overrides } = call;
-      const card = pocketCard(
-        { scheme, formation, front, call: { side, tags, overrides, settings: ways.settings, words: ways.words } },
-        seat,
-      );
-      if (!card) return [];
-      return [
-        [
-          { kind: 'heading', text: sayPlay(plan.plays[play]!) },
-          { kind: 'text', text: `You: ${card.has}.` },
-          {
-            kind: 'table',
-            head: ['If', 'then'],
-            widths: [86, '*'],
-            rows: card.rows.map((r) => [r.when, r.same ? 'the same' : { strong: r.does }]),
-          },
-        ],
-      ];
-    });
+  const cards = plan.plays.flatMap((planned, play): Part[][] => {
+    const card = cardOfPlay(plan, play, seat, ways);
+    if (!card) return [];
+    return [
+      [
+        { kind: 'heading', text: sayPlay(planned) },
+        { kind: 'text', text: `You: ${card.has}.` },
+        {
+          kind: 'table',
+          head: ['If', 'then'],
+          widths: [86, '*'],
+          rows: card.rows.map((r) => [r.when, r.same ? 'the same' : { strong: r.does }]),
+        },
+      ],
+    ];
+  });
   const parts: Part[] = [];
   for (let i = 0; i < cards.length; i += 2) parts.push({ kind: 'columns', columns: [cards[i]!, cards[i + 1] ?? []] });
   return {
     title: `Pocket card, ${seat}`,
-    subtitle: `${title}. Against ${plan.looks[likeliest]?.frontName ?? ''}`,
+    subtitle: `${title}. Against ${likeliestLook(plan)?.frontName ?? ''}`,
     stamp,
     parts,
   };

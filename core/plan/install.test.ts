@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { PlannedPlay } from '../model/week-plan';
-import { installOrder } from './install';
+import { buildsOn, installOrder } from './install';
 import type { PlanCell } from './work-plan';
 
 const play = (scheme: string): PlannedPlay => ({
@@ -45,6 +45,43 @@ describe('putting plays in', () => {
     expect(steps.map((s) => s.play)).toEqual([1, 0, 2]);
     expect(steps.map((s) => s.unlocks)).toEqual([0.6, expect.closeTo(0.4, 9), 0]);
     expect(steps.map((s) => s.covered)).toEqual([0.6, expect.closeTo(1, 9), expect.closeTo(1, 9)]);
+  });
+
+  it('puts a play in after the one it builds on, however much more it opens', () => {
+    const cells = [
+      cell(0, 0, 'sound', [['C', 'a', 'b']]),
+      cell(1, 2, 'sound', [['C', 'c', 'd']]),
+      cell(2, 1, 'sound', [['C', 'e', 'f']]),
+    ];
+    const plays = [
+      { ...play('boot'), after: { scheme: 'p1', side: 'right' as const, tags: [] } },
+      play('p1'),
+      play('p2'),
+    ];
+    const steps = installOrder({ plays, looks }, cells);
+    expect(steps.map((s) => [s.play, s.after])).toEqual([
+      [2, []],
+      [1, []],
+      [0, [1]],
+    ]);
+    // Without a word of it what opens most is first.
+    expect(order(cells).map((s) => s.play)).toEqual([0, 2, 1]);
+  });
+
+  it('counts a call with tags as built on the same call without them, and breaks a circle', () => {
+    const tagged = (...tags: string[]): PlannedPlay => ({ ...play('p0'), tags });
+    const plays = [tagged('read', 'split'), tagged('read'), tagged(), { ...tagged(), side: 'left' as const }];
+    expect(plays.map((_, i) => buildsOn(plays, i))).toEqual([[1, 2], [2], [], []]);
+    const name = (scheme: string) => ({ scheme, side: 'right' as const, tags: [] });
+    const circle = [
+      { ...play('a'), after: name('b') },
+      { ...play('b'), after: name('a') },
+    ];
+    const cells = [cell(0, 1, 'sound', [['C', 'a', 'b']]), cell(1, 0, 'sound', [['C', 'c', 'd']])];
+    expect(installOrder({ plays: circle, looks }, cells).map((s) => [s.play, s.after])).toEqual([
+      [1, []],
+      [0, [1]],
+    ]);
   });
 
   it('counts for every place what it does not know yet, and nothing twice', () => {

@@ -1,4 +1,4 @@
-import { sharesOf, type WeekPlan } from '../model/week-plan';
+import { isSamePlay, sharesOf, type PlannedPlay, type WeekPlan } from '../model/week-plan';
 import type { PlanCell } from './work-plan';
 
 /** What a play asks a place to learn that it does not know from the plays before it. */
@@ -13,6 +13,8 @@ export interface NewToSeat {
 export interface InstallStep {
   /** Its place in the plan. */
   readonly play: number;
+  /** What it builds on, which was put in before it. */
+  readonly after: readonly number[];
   readonly adds: readonly NewToSeat[];
   /** Sentences, blocks and calls together that somebody has to learn. */
   readonly cost: number;
@@ -27,7 +29,8 @@ const SECOND = 0.4;
 
 /**
  * The order in which plays are put in: next is always what opens most of the game for what it asks people to learn. A play that opens nothing
- * new comes when it is cheap, and a play nobody could work out is left out.
+ * new comes when it is cheap, and a play nobody could work out is left out. What builds on another play comes after it; plays that build on
+ * each other in a circle come as if nothing had been said.
  */
 export function installOrder(plan: Pick<WeekPlan, 'plays' | 'looks'>, cells: readonly PlanCell[]): InstallStep[] {
   const shares = sharesOf(plan.looks);
@@ -36,7 +39,9 @@ export function installOrder(plan: Pick<WeekPlan, 'plays' | 'looks'>, cells: rea
   const left = new Set(cells.map((c) => c.play));
   const steps: InstallStep[] = [];
   while (left.size > 0) {
-    const tries = [...left].map((play) => {
+    const built = new Map([...left].map((play) => [play, buildsOn(plan.plays, play).filter((p) => left.has(p))]));
+    const ready = [...left].filter((play) => built.get(play)!.length === 0);
+    const tries = (ready.length > 0 ? ready : [...left]).map((play) => {
       const his = cells.filter((c) => c.play === play);
       const adds = newTo(his, known);
       const looks = his.filter((c) => c.verdict === 'sound').map((c) => c.look);
@@ -51,9 +56,23 @@ export function installOrder(plan: Pick<WeekPlan, 'plays' | 'looks'>, cells: rea
     learn(best.his, known);
     left.delete(best.play);
     const covered = [...sound.keys()].reduce((sum, l) => sum + shares[l]!, 0);
-    steps.push({ play: best.play, adds: best.adds, cost: best.cost, unlocks, covered });
+    const after = buildsOn(plan.plays, best.play).filter((p) => steps.some((s) => s.play === p));
+    steps.push({ play: best.play, after, adds: best.adds, cost: best.cost, unlocks, covered });
   }
   return steps;
+}
+
+/** Plays that one builds on: the one the coach has named, and the same call with fewer tags. */
+export function buildsOn(plays: readonly PlannedPlay[], play: number): number[] {
+  const { scheme, side, tags, after } = plays[play]!;
+  return plays.flatMap((other, i) => {
+    const isPlainer =
+      other.scheme === scheme &&
+      other.side === side &&
+      other.tags.length < tags.length &&
+      other.tags.every((t) => tags.includes(t));
+    return i !== play && (isPlainer || (after !== undefined && isSamePlay(other, after))) ? [i] : [];
+  });
 }
 
 interface Known {

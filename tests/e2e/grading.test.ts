@@ -232,6 +232,10 @@ test('a player’s own page fits a phone: he has seen it, asks, grades himself w
   await expect(page.getByRole('heading', { name: 'Jory Pell' })).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   expect((await new AxeBuilder({ page }).analyze()).violations.map((v) => v.id)).toEqual([]);
+  const card = page.getByRole('region', { name: 'Pocket card' });
+  await card.getByRole('button').first().click();
+  await expect(card.getByRole('rowheader', { name: /slants in$/ })).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   await page.getByRole('button', { name: 'I have seen it' }).first().click();
   await expect(page.getByText('seen', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'ask about it' }).first().click();

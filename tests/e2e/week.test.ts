@@ -44,6 +44,15 @@ test('a play put into the plan is worked out against every look, and every man i
   await page.reload();
   await table.getByRole('button', { name: /^Without Iso/i }).click();
   await expect.poll(async () => (await weekOf(page)).plan.body.plays.length).toBe(before);
+
+  // What builds on another play is put in after it.
+  const boxes = page.getByRole('region', { name: 'Putting them in' }).getByRole('combobox');
+  await expect(boxes).toHaveCount(before);
+  const first = (await boxes.first().getAttribute('aria-label'))!;
+  await boxes.first().selectOption({ index: 1 });
+  await expect(boxes.first()).not.toHaveAttribute('aria-label', first);
+  await page.getByRole('combobox', { name: first }).selectOption({ index: 0 });
+  await expect(boxes.first()).toHaveAttribute('aria-label', first);
 });
 
 test('a week is planned in one tap, its lines move by keyboard and by mouse, and who is away is in no group', async ({

@@ -9,6 +9,7 @@ import TrendChart from '~/features/book/TrendChart.vue';
 import { useGrading, type Said } from '~/features/grading/store';
 import { useQuiz } from '~/features/quiz/store';
 import { attempting } from '~/features/session/attempt';
+import PocketCards from './PocketCards.vue';
 import { request } from '~/features/session/request';
 import { useSession } from '~/features/session/store';
 
@@ -95,6 +96,7 @@ const bookOf = (game: number): string => `/book?${queryOf({ game: [String(game)]
           <span class="soft"> {{ quiz.today.of }} answered today</span>
         </p>
       </section>
+      <PocketCards />
       <section v-if="toGrade.length" aria-label="To grade yourself">
         <h2>Grade yourself first</h2>
         <p v-for="g in toGrade" :key="g.id">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { SHIPPED_PRACTICE } from '#core/model/practice';
+import { isSamePlay } from '#core/model/week-plan';
 import { gateOf, sayGate } from '#core/plan/gates';
 import { installOrder, type InstallStep } from '#core/plan/install';
 import { blockWord } from '#core/plan/say-number';
@@ -26,6 +27,18 @@ const gate = (play: number) =>
   );
 const gates = computed(() => steps.value.map((s) => gate(s.play)));
 const steps = computed(() => (plan.cells.length ? installOrder(plan.plan, plan.cells) : []));
+const NOTHING = -1;
+const others = (play: number): number[] => plan.plan.plays.flatMap((_, i) => (i === play ? [] : [i]));
+const namedAfter = (play: number): number => {
+  const { after } = plan.plan.plays[play]!;
+  return after ? plan.plan.plays.findIndex((p) => isSamePlay(p, after)) : NOTHING;
+};
+function buildOn(play: number, on: number): void {
+  const named = plan.plan.plays[on];
+  void plan.changePlay(play, {
+    after: named && { scheme: named.scheme, side: named.side, tags: named.tags },
+  });
+}
 const percent = (share: number): string => `${Math.round(100 * share)} %`;
 const opens = ({ unlocks, covered }: InstallStep): string =>
   unlocks > 0 ? `opens ${percent(unlocks)} of the game, ${percent(covered)} with those before it` : 'opens nothing new';
@@ -49,7 +62,18 @@ const learns = ({ adds }: InstallStep): string =>
     <ol>
       <li v-for="(s, i) in steps" :key="s.play">
         <b>{{ i + 1 }}</b>
-        <span class="play">{{ sayPlayOf(plan.plan.plays[s.play]!) }}</span>
+        <span class="play">
+          {{ sayPlayOf(plan.plan.plays[s.play]!) }}
+          <select
+            class="field after"
+            :value="namedAfter(s.play)"
+            :aria-label="`What ${sayPlayOf(plan.plan.plays[s.play]!)} builds on`"
+            @change="buildOn(s.play, Number(($event.target as HTMLSelectElement).value))"
+          >
+            <option :value="NOTHING">builds on nothing</option>
+            <option v-for="o in others(s.play)" :key="o" :value="o">after {{ sayPlayOf(plan.plan.plays[o]!) }}</option>
+          </select>
+        </span>
         <span>{{ opens(s) }}</span>
         <span class="soft">{{ learns(s) }}</span>
         <span :class="gates[i]!.state.replace(' ', '-')">{{ sayGate(gates[i]!) }}</span>
@@ -79,6 +103,13 @@ li {
 }
 .play {
   font-weight: 650;
+}
+.after {
+  display: block;
+  max-width: 100%;
+  font-size: 12px;
+  font-weight: 400;
+  color: var(--soft);
 }
 @media (max-width: 800px) {
   li {

@@ -200,6 +200,7 @@ export const useQuiz = defineStore('quiz', () => {
       problem,
       waiting,
       marked,
+      ways,
       onFilm,
       isPlayer,
       seat,
