@@ -47,8 +47,6 @@ export const PlannedAnswerSchema = PlayNameSchema.extend({
   seen: z.string().trim().max(40).default(''),
 });
 export type PlannedAnswer = z.infer<typeof PlannedAnswerSchema>;
-/** Whether an answer is that play. */
-export const isAnswerOf = (play: PlayName, answer: PlayName): boolean => isSamePlay(play, answer);
 
 /** What a week is planned with: what we call and what they show. */
 export const WeekPlanSchema = z.object({

@@ -12,7 +12,8 @@ const CONTAIN = 8;
 
 /**
  * A kick, trap or log is a job: it takes the next man to show there. The man it was for, wherever he squeezes, unless somebody's own rule
- * washes him or he has looped away behind whoever was to run to him: nobody turns back; then, from the hole outward, the next man on the line, whoever has moved to that edge or dropped off it, the most playside linebacker.
+ * washes him or he has looped away behind whoever was to run to him, for nobody turns back; then, from the hole outward, the next man on the
+ * line, whoever has moved to that edge or dropped off it, the most playside linebacker.
  * A lead, wrap or skip to a linebacker meets whoever runs through in its path first; otherwise it goes by its own words again (`null`).
  */
 export function jobAfter(change: Change, m: ManOutcome, hole: number): Proposal | null {

@@ -2,7 +2,7 @@ import { workCall, type Ways } from '../calls/resolve-call';
 import { sayHead, saySentence } from '../language/print';
 import type { Rep } from '../model/script';
 import { CALL_SITUATION_IDS, CALL_SITUATIONS } from '../model/call-situations';
-import { isAnswerOf, sharesOf, type WeekPlan } from '../model/week-plan';
+import { isSamePlay, sharesOf, type WeekPlan } from '../model/week-plan';
 import { callsOf } from '../plan/work-plan';
 import { verdictSentence } from '../reports/verdict-sentence';
 import { boardSvg } from './board-svg';
@@ -71,7 +71,7 @@ export function callSheet({ plan, ways, sayPlay, title, stamp }: WeekPaper): She
     : [];
   const answersTo = (play: number): string =>
     answers
-      .filter((a) => isAnswerOf(plan.plays[play]!, a))
+      .filter((a) => isSamePlay(plan.plays[play]!, a))
       .map((a) => (a.seen ? `${a.sign} (${a.seen})` : a.sign))
       .join('; ');
   const table = (heading: string, which: readonly number[]): Part[] =>

@@ -1,7 +1,7 @@
 import type { PracticeWays } from '../model/practice';
 import type { QuizResult } from '../model/quiz';
 import type { RepMark, Script } from '../model/script';
-import { isAnswerOf, type PlannedPlay } from '../model/week-plan';
+import { isSamePlay, type PlannedPlay } from '../model/week-plan';
 import { TOO_FEW } from '../statistics/rate';
 
 interface Count {
@@ -25,11 +25,11 @@ export function gateOf(
   marks: readonly RepMark[],
   { gateQuiz, gateReps }: Pick<PracticeWays, 'gateQuiz' | 'gateReps'>,
 ): Gate {
-  const asked = results.filter((r) => isAnswerOf(play, r.item));
+  const asked = results.filter((r) => isSamePlay(play, r.item));
   const quiz = { good: sum(asked.map((r) => r.right)), of: sum(asked.map((r) => r.of)) };
   const his = marks.filter((m) => {
     const rep = scripts.find((s) => s.id === m.script)?.reps[m.rep];
-    return rep !== undefined && isAnswerOf(play, rep);
+    return rep !== undefined && isSamePlay(play, rep);
   });
   const reps = { good: his.filter((m) => m.good).length, of: his.length };
   const states = [stateOf(quiz, gateQuiz), stateOf(reps, gateReps)];

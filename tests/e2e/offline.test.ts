@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import type { ChildProcess } from 'node:child_process';
+import { answerQuiz } from './answer-quiz';
 import { freePort, startProcess } from './another-process';
 
 /*
@@ -45,16 +46,7 @@ test('a phone that has had the quiz opens it without a connection and sends its 
 
   await gone();
   await page.goto(`${at}/quiz`);
-  await expect(page.getByText('Whom do you block?')).toBeVisible();
-  const picture = page.getByRole('group', { name: 'The picture' });
-  await picture.getByRole('button').first().click();
-  await page.getByRole('button', { name: 'alone' }).click();
-  await page.getByRole('button', { name: 'nobody: stay on him' }).click();
-  await page.getByRole('button', { name: 'left', exact: true }).click();
-  const calls = page.locator('.hands .big');
-  if (await calls.count()) await calls.first().click();
-  const again = page.getByText(/^Now .* Whom do you block\?$/);
-  if (await again.isVisible()) await picture.getByRole('button').first().click();
+  await answerQuiz(page);
   await expect(page.getByText('1 answers wait here to be sent.')).toBeVisible();
   // Looked at again, still without a connection, the answer is still there; with one it is sent.
   await page.goto(`${at}/quiz`);

@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
+import { answerQuiz } from './answer-quiz';
 import { enter } from './people';
 
 /** The demo's next game. */
@@ -201,25 +202,12 @@ test('a player answers on his phone, goes on without a connection, and the coach
   };
   await enter(page, 'player', '/quiz');
   const before = await answered();
-  const picture = page.getByRole('group', { name: 'The picture' });
-  const answer = async (): Promise<void> => {
-    await expect(page.getByText('Whom do you block?')).toBeVisible();
-    await picture.getByRole('button').first().click();
-    await page.getByRole('button', { name: 'alone' }).click();
-    await page.getByRole('button', { name: 'nobody: stay on him' }).click();
-    await page.getByRole('button', { name: 'left', exact: true }).click();
-    const calls = page.locator('.hands .big');
-    if (await calls.count()) await calls.first().click();
-    const again = page.getByText(/^Now .* Whom do you block\?$/);
-    if (await again.isVisible()) await picture.getByRole('button').first().click();
-    await expect(page.getByText(/^(Right|Not yet)\.$/)).toBeVisible();
-  };
-  await answer();
+  await answerQuiz(page);
   expect((await new AxeBuilder({ page }).analyze()).violations.map((v) => v.id)).toEqual([]);
   expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
   await context.setOffline(true);
   await page.getByRole('button', { name: 'Next' }).click();
-  await answer();
+  await answerQuiz(page);
   await expect(page.getByText('1 answers wait here to be sent.')).toBeVisible();
   await context.setOffline(false);
   await expect(page.getByText('answers wait here')).toHaveCount(0);

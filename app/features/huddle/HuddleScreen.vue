@@ -2,7 +2,7 @@
 import { computed, onMounted, ref, watch } from 'vue';
 import type { HuddleQuestion } from '#core/model/huddle';
 import { workCall } from '#core/calls/resolve-call';
-import { isAnswerOf, sharesOf } from '#core/model/week-plan';
+import { isSamePlay, sharesOf } from '#core/model/week-plan';
 import { callsOf } from '#core/plan/work-plan';
 import { usePlan } from '~/features/plan/store';
 import { sayPlayOf } from '~/features/plan/say-play';
@@ -37,7 +37,7 @@ const at = ref(0);
 watch([() => huddle.huddle?.number, calls], () => {
   const now = huddle.huddle?.call;
   const found = calls.value.findIndex(
-    ({ call }) => now && isAnswerOf(call, now) && call.formation === now.formation && call.frontName === now.frontName,
+    ({ call }) => now && isSamePlay(call, now) && call.formation === now.formation && call.frontName === now.frontName,
   );
   if (found >= 0) at.value = found;
   if (huddle.huddle) silent.value = huddle.huddle.silent;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { cardOfPlay, likeliestLook } from '#core/paper/pocket-cards';
-import { upperFirst } from '~/features/board/words';
+import CardRows from '~/features/board/CardRows.vue';
 import { sayPlayOf } from '~/features/plan/say-play';
 import { useQuiz } from '~/features/quiz/store';
 
@@ -30,14 +30,7 @@ const card = computed(() =>
             <p>
               You: <b>{{ card.has }}</b>
             </p>
-            <table>
-              <tbody>
-                <tr v-for="r in card.rows" :key="r.when">
-                  <th scope="row">{{ upperFirst(r.when) }}</th>
-                  <td :class="{ other: !r.same }">{{ r.same ? 'the same' : r.does }}</td>
-                </tr>
-              </tbody>
-            </table>
+            <CardRows :rows="card.rows" />
           </template>
         </template>
       </li>
@@ -60,24 +53,5 @@ button {
   min-height: 44px;
   text-align: left;
   font-weight: 600;
-}
-table {
-  border-collapse: collapse;
-  margin: 4px 0 8px;
-}
-th {
-  font-weight: 400;
-  text-align: left;
-  vertical-align: top;
-  padding: 3px 14px 3px 0;
-}
-td {
-  vertical-align: top;
-  padding: 3px 0;
-  color: var(--soft);
-}
-.other {
-  color: inherit;
-  font-weight: 650;
 }
 </style>

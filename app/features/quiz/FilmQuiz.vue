@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue';
+import type { OwnMark } from '#core/quiz/on-film';
 import { sayBeside } from '#core/grade/say-grade';
 import { sayPlayOf } from '~/features/plan/say-play';
 import { usePlaybook } from '~/features/playbook/store';
@@ -26,14 +27,19 @@ async function play(): Promise<void> {
 function stopAtWhistle(): void {
   if (video.value && film.endsAt > film.frozenAt && video.value.currentTime >= film.endsAt) video.value.pause();
 }
-const ASSIGNMENTS = [
-  { mark: 'right', says: 'right man' },
-  { mark: 'wrong', says: 'wrong man' },
-] as const;
-const TECHNIQUES = [
-  { mark: 'plus', says: 'done well' },
-  { mark: 'minus', says: 'not done well' },
-] as const;
+/** Both marks, in the order in which a coach gives them. */
+const MARKS: readonly (readonly { readonly says: string; readonly mark: Partial<OwnMark> }[])[] = [
+  [
+    { says: 'right man', mark: { assignment: 'right' } },
+    { says: 'wrong man', mark: { assignment: 'wrong' } },
+  ],
+  [
+    { says: 'done well', mark: { technique: 'plus' } },
+    { says: 'not done well', mark: { technique: 'minus' } },
+  ],
+];
+const isGiven = (mark: Partial<OwnMark>): boolean =>
+  mark.assignment ? film.own.assignment === mark.assignment : film.own.technique === mark.technique;
 </script>
 
 <template>
@@ -73,30 +79,17 @@ const TECHNIQUES = [
         <button class="plain link again" type="button" @click="play">see it again</button>
       </p>
       <p class="asks">How did you do it?</p>
-      <div class="hands">
+      <div v-for="(marks, i) in MARKS" :key="i" class="hands">
         <button
-          v-for="a in ASSIGNMENTS"
-          :key="a.mark"
+          v-for="m in marks"
+          :key="m.says"
           type="button"
           class="big"
-          :aria-pressed="film.own.assignment === a.mark"
+          :aria-pressed="isGiven(m.mark)"
           :disabled="film.isMarked"
-          @click="film.mark({ assignment: a.mark })"
+          @click="film.mark(m.mark)"
         >
-          {{ a.says }}
-        </button>
-      </div>
-      <div class="hands">
-        <button
-          v-for="t in TECHNIQUES"
-          :key="t.mark"
-          type="button"
-          class="big"
-          :aria-pressed="film.own.technique === t.mark"
-          :disabled="film.isMarked"
-          @click="film.mark({ technique: t.mark })"
-        >
-          {{ t.says }}
+          {{ m.says }}
         </button>
       </div>
       <section v-if="film.same" class="answer" aria-live="polite">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { PocketCard } from '#core/compare/pocket-card';
-import { upperFirst } from '~/features/board/words';
+import CardRows from '~/features/board/CardRows.vue';
 
 defineProps<{ card: PocketCard }>();
 </script>
@@ -8,36 +8,13 @@ defineProps<{ card: PocketCard }>();
 <template>
   <details open>
     <summary class="link">Pocket card of {{ card.man }}</summary>
-    <table>
-      <tbody>
-        <tr v-for="r in card.rows" :key="r.when" :class="{ other: !r.same }">
-          <th scope="row">{{ upperFirst(r.when) }}</th>
-          <td>{{ r.same ? 'the same' : r.does }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <CardRows class="rows" :rows="card.rows" />
   </details>
 </template>
 
 <style scoped>
-table {
-  border-collapse: collapse;
+.rows {
   font-size: 13px;
-  margin-top: 4px;
-}
-th {
-  font-weight: 400;
-  text-align: left;
-  padding: 2px 10px 2px 0;
-  vertical-align: top;
-}
-td {
-  padding: 2px 0;
-  color: var(--soft);
-}
-.other td {
-  color: inherit;
-  font-weight: 600;
 }
 summary {
   cursor: pointer;
