@@ -217,3 +217,18 @@ export function reelOf(opened: Opened, from: { snapId: number } | undefined = op
   const figure: Record<string, string> = opened.of === 'marks' ? { measure: opened.measure } : { plays: opened.count };
   return `/film/${from?.snapId}?${new URLSearchParams({ reel: queryOf(opened.filter, figure) }).toString()}`;
 }
+
+/** Most snaps the server gives at once. */
+const MOST_AT_ONCE = 200;
+
+/** All snaps behind a filter, page by page: the misses come first, so that a part of them would say too little good of anybody. */
+export async function readEverySnap(filter: BookFilter, onFilm = false): Promise<BookSnap[]> {
+  const found: BookSnap[] = [];
+  for (let total = 1; found.length < total;) {
+    const page = await readSnaps(filter, 'both', found.length, MOST_AT_ONCE, onFilm);
+    if (page.snaps.length === 0) break;
+    found.push(...page.snaps);
+    total = page.total;
+  }
+  return found;
+}

@@ -93,10 +93,9 @@ const bookOf = (game: number): string => `/book?${queryOf({ game: [String(game)]
           <b>Week {{ quiz.quiz.game.week }}, {{ quiz.quiz.game.opponent }}</b
           >{{ ' ' }}
           <NuxtLink to="/quiz">{{ quiz.items.length }} things to know as {{ quiz.seat }}</NuxtLink>
-          <span class="soft"> {{ quiz.today.of }} answered today</span>
+          {{ ' ' }}<span class="soft">{{ quiz.today.of }} answered today</span>
         </p>
       </section>
-      <PocketCards />
       <section v-if="toGrade.length" aria-label="To grade yourself">
         <h2>Grade yourself first</h2>
         <p v-for="g in toGrade" :key="g.id">
@@ -116,6 +115,7 @@ const bookOf = (game: number): string => `/book?${queryOf({ game: [String(game)]
           <NuxtLink :to="`/book/sheets?game=${g.id}`">sheet</NuxtLink>
         </p>
       </section>
+      <PocketCards />
       <TrendChart :lines="lines" :pass-line="grading.passLine" />
       <section aria-label="Snaps">
         <h2>Your snaps, what to work on first</h2>

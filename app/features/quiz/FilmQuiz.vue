@@ -46,6 +46,7 @@ const isGiven = (mark: Partial<OwnMark>): boolean =>
   <p v-if="film.problem" class="problem" role="alert">{{ film.problem }}</p>
   <p v-else-if="!film.snap && film.marked && film.left.length === 0" class="soft">
     No snap of yours is left to look at. They come with every game your coach publishes.
+    <button v-if="film.marked.length" class="plain link" type="button" @click="film.again()">see them again</button>
   </p>
   <template v-if="film.snap && film.asked && film.clip">
     <p class="play">

@@ -1,17 +1,15 @@
+import { useLocalStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import type { BookSnap } from '#core/grade/book/lines';
 import { SnapViewSchema, type SnapView } from '#core/model/game';
 import type { QuizAnswer } from '#core/model/quiz';
 import { filmSnaps, sameAs, type OwnMark } from '#core/quiz/on-film';
-import { readSnaps } from '~/features/book/store';
+import { readEverySnap } from '~/features/book/store';
 import { newId } from '~/features/marks/new-id';
 import { attempting } from '~/features/session/attempt';
 import { request } from '~/features/session/request';
 import { LONGEST, useQuiz } from './store';
-
-/** So many of his snaps on film are looked at. */
-const MOST = 60;
 
 /** A snap of his own on film: stopped before the snap he says whom he has; then he sees it, marks his block, and sees his coach's mark. */
 export const useFilmQuiz = defineStore('film-quiz', () => {
@@ -22,7 +20,8 @@ export const useFilmQuiz = defineStore('film-quiz', () => {
   const asked = shallowRef<BookSnap | null>(null);
   const said = ref<string | null>(null);
   const own = ref<Partial<OwnMark>>({});
-  const done = shallowRef<readonly number[]>([]);
+  /** Snaps he has marked on this device, or that cannot be seen any more: asked again only when he wants them. */
+  const done = useLocalStorage<number[]>('violet-chalk-film-asked', []);
   let since = 0;
 
   const marked = shallowRef<readonly BookSnap[] | null>(null);
@@ -44,16 +43,22 @@ export const useFilmQuiz = defineStore('film-quiz', () => {
   const isMarked = computed(() => own.value.assignment !== undefined && own.value.technique !== undefined);
   const same = computed(() => (isMarked.value && asked.value ? sameAs(own.value as OwnMark, asked.value.grade) : null));
 
-  /** The next of them. */
+  /** The next of them; whose film was deleted meanwhile is left out. */
   const next = (): Promise<boolean> =>
     attempt(async () => {
       [snap.value, asked.value, said.value, own.value] = [null, null, null, {}];
-      marked.value ??= (await readSnaps({}, 'both', 0, MOST, true)).snaps;
-      const [first] = left.value;
-      if (!first) return;
-      snap.value = SnapViewSchema.parse(await request(`/api/snaps/${first.snapId}`));
-      [asked.value, since] = [first, Date.now()];
+      marked.value ??= await readEverySnap({}, true);
+      for (const candidate of left.value) {
+        const found = SnapViewSchema.parse(await request(`/api/snaps/${candidate.snapId}`));
+        if (found.clips.length > 0) return void ([snap.value, asked.value, since] = [found, candidate, Date.now()]);
+        done.value = [...done.value, candidate.snapId];
+      }
     });
+  /** From the beginning. */
+  const again = (): Promise<boolean> => {
+    done.value = [];
+    return next();
+  };
 
   function say(whom: string): void {
     said.value ??= whom;
@@ -90,6 +95,7 @@ export const useFilmQuiz = defineStore('film-quiz', () => {
     frozenAt,
     endsAt,
     theirs,
+    again,
     next,
     say,
     mark,

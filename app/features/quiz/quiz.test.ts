@@ -57,10 +57,13 @@ function onFilm(id: number): unknown {
     ...{ own: [], notes: [], field: [], call },
     situation: { quarter: 1, down: 1, distance: 10, hash: 'middle', gain: 3 },
     resolution: need(workCall(CallSchema.parse(call), { playbook: SHIPPED_PLAYBOOK })).resolution,
-    clips: [{ ...clip, id: 40 + id, angle: 'end zone' }],
+    clips: deleted.includes(id) ? [] : [{ ...clip, id: 40 + id, angle: 'end zone' }],
   };
 }
+/** The server gives no more at once. */
+const AT_ONCE = 8;
 let marked: BookSnap[];
+let deleted: number[];
 let sent: QuizAnswer[];
 let server: RoutesServer;
 const member = (role: 'player' | 'coach') => ({
@@ -69,12 +72,13 @@ const member = (role: 'player' | 'coach') => ({
 beforeEach(async () => {
   setActivePinia(createPinia());
   await clearWaiting();
-  [sent, marked] = [[], []];
+  [sent, marked, deleted] = [[], [], []];
   server = serveRoutes({
     'GET /api/quiz': () => QUIZ,
     'GET /api/book/snaps': (_body, url) => {
       const found = url.searchParams.get('film') === 'only' ? marked.filter((m) => m.snapId % 2 === 1) : marked;
-      return { snaps: found, total: found.length };
+      const skip = Number(url.searchParams.get('skip'));
+      return { snaps: found.slice(skip, skip + AT_ONCE), total: found.length };
     },
     'GET /api/snaps/*': (_body, url) => onFilm(Number(url.pathname.split('/').at(-1))),
     'POST /api/quiz/answers': ({ answers }: { answers: QuizAnswer[] }) => {
@@ -288,6 +292,22 @@ describe('a quiz on film', () => {
     expect([film.snap, film.left]).toEqual([null, []]);
   });
 
+  it('leaves out what was deleted meanwhile, and begins again when he wants it', async () => {
+    marked = [marking(1, 'wrong'), marking(3, 'right')];
+    deleted = [1];
+    await useQuiz().open();
+    const film = useFilmQuiz();
+    await film.again();
+    expect(film.asked!.snapId).toBe(3);
+    film.say('T');
+    await film.mark({ assignment: 'right', technique: 'plus' });
+    await film.next();
+    expect([film.snap, film.left]).toEqual([null, []]);
+    deleted = [];
+    await film.again();
+    expect(film.asked!.snapId).toBe(1);
+  });
+
   it('goes on without his marks when those cannot be read', async () => {
     const quiz = useQuiz();
     // The Book is served to nobody here.
@@ -299,10 +319,10 @@ describe('a quiz on film', () => {
 
   it('tells how he did on film at what is asked', async () => {
     const quiz = useQuiz();
-    marked = Array.from({ length: 12 }, (_, i) => marking(i, 'wrong'));
+    // The misses come first, and he had more right than wrong: all of them are counted.
+    marked = Array.from({ length: 20 }, (_, i) => marking(i, i < 8 ? 'wrong' : 'right'));
     await quiz.open();
-    // The power comes three times as often, and the duo was missed twelve times.
-    expect(quiz.onFilm(quiz.question!.asked.item).of).toBe(0);
-    expect(quiz.onFilm({ ...quiz.question!.asked.item, scheme: 'duo' })).toEqual({ good: 0, of: 12 });
+    expect(quiz.onFilm({ ...quiz.question!.asked.item, scheme: 'duo' })).toEqual({ good: 12, of: 20 });
+    expect(quiz.onFilm({ ...quiz.question!.asked.item, scheme: 'power' })).toEqual({ good: 0, of: 0 });
   });
 });

@@ -11,7 +11,7 @@ import { movedFor } from '#core/quiz/moved';
 import { callChoices, expectedOf, judge, nextPart, type Expected, type Given } from '#core/quiz/question';
 import { onFilmAt } from '#core/quiz/on-film';
 import { rankItems } from '#core/quiz/rank';
-import { readSnaps } from '~/features/book/store';
+import { readEverySnap } from '~/features/book/store';
 import { newId } from '~/features/marks/new-id';
 import { usePlaybook } from '~/features/playbook/store';
 import { attempting } from '~/features/session/attempt';
@@ -23,8 +23,6 @@ import { recallAt } from './memory';
 
 /** Most seconds a man is given credit for thinking: a phone that lies about is no slow answer. */
 export const LONGEST = 120;
-/** So many of his marked snaps are looked at. */
-const MARKED = 60;
 
 /** One question as it is being answered. */
 interface Question {
@@ -94,10 +92,10 @@ export const useQuiz = defineStore('quiz', () => {
       await readBox();
       const [found, snaps] = await Promise.all([
         request('/api/quiz'),
-        isPlayer.value ? readSnaps({}, 'both', 0, MARKED).catch(() => null) : null,
+        isPlayer.value ? readEverySnap({}).catch(() => null) : null,
       ]);
       quiz.value = QuizSchema.parse(found);
-      marked.value = snaps?.snaps ?? [];
+      marked.value = snaps ?? [];
       seat.value = quiz.value.seats[0] ?? '';
       next();
       await send();

@@ -8,7 +8,7 @@ import { BookPageSchema } from '#core/grade/book/lines';
 import { faultName } from '#core/model/faults';
 import { BLOCKS, type BlockId } from '#core/vocabulary/index';
 import { schemeName } from '~/features/board/scheme-names';
-import { queryOf, readSnaps } from '~/features/book/store';
+import { queryOf, readEverySnap } from '~/features/book/store';
 import { usePlaybook } from '~/features/playbook/store';
 import { attempting } from '~/features/session/attempt';
 import { request } from '~/features/session/request';
@@ -44,14 +44,11 @@ onMounted(() =>
   }),
 );
 
-const MOST = 200;
 async function sheetOf(key: string): Promise<Sheet> {
   const [kind, ...rest] = key.split(' ') as ['man' | 'unit', ...string[]];
   const value = rest.join(' ');
   const line = (kind === 'man' ? men : units).value.find((l) => l.key === value)!;
-  const marks = [];
-  for (let skip = 0; skip < line.marks; skip += MOST)
-    marks.push(...(await readSnaps({ ...filter.value, [kind]: [value] }, 'both', skip, MOST)).snaps);
+  const marks = await readEverySnap({ ...filter.value, [kind]: [value] });
   const words = {
     play: (scheme: string, side: string) => `${schemeName(scheme)} ${side}`,
     block: (block: string) => BLOCKS[block as BlockId]?.name ?? block,
