@@ -4,7 +4,8 @@ import type { WeekPlan } from '../model/week-plan';
 import { aPlay, PAPER, partsOf, PLAN, WORKED } from '../testing/a-week-paper';
 import { changedSheets, printedNow, printKey } from './print-key';
 import { theirManSheet, theirMen } from './their-sheets';
-import { assignmentSheet, callSheet, installSheet, pocketSheet } from './week-sheets';
+import type { Sheet } from './sheet';
+import { assignmentSheet, callSheet, installSheet, pocketSheet, type WeekPaper } from './week-sheets';
 
 describe('the sheets of a week', () => {
   it('have every call against every look on the call sheet, the likeliest look first, runs and throws apart', () => {
