@@ -2,9 +2,9 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import { enter } from './people';
+import { stumbles } from './stumbles';
 
 /** Plays of the demo one after the other, as a camera that is stopped in between writes them. */
 function recording(name: string, angle: string, snaps: readonly number[]): string {
@@ -57,8 +57,7 @@ test('a recording of both angles is cut into snaps with the keyboard, made, logg
   await page.keyboard.press('o');
   await expect(cuts.getByRole('listitem').last()).toContainText(/2\.\d s/);
   const count = await cuts.getByRole('listitem').count();
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(' | ')}`)).toEqual([]);
+  expect(await stumbles(page)).toEqual([]);
 
   // Both show the second play's first frame: from there the sideline is cut along.
   await cuts.getByLabel('The other recording').selectOption({ label: 'first half sideline.mp4' });

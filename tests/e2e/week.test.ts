@@ -1,8 +1,8 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { answerQuiz } from './answer-quiz';
 import { enter } from './people';
+import { stumbles } from './stumbles';
 
 /** The demo's next game. */
 const next = async (page: Page): Promise<number> =>
@@ -87,7 +87,7 @@ test('a week is planned in one tap, its lines move by keyboard and by mouse, and
     .getByRole('radio', { name: 'here', exact: true })
     .click();
   await expect(days.nth(1).getByRole('alert')).toHaveCount(0);
-  expect((await new AxeBuilder({ page }).analyze()).violations.map((v) => v.id)).toEqual([]);
+  expect(await stumbles(page)).toEqual([]);
 });
 
 test('practice goes out as a page a day and as a calendar', async ({ page }) => {
@@ -123,8 +123,8 @@ test('practice film joins the reps of a script in order, and is put right with o
   await page.getByRole('radio', { name: 'practice' }).check();
   await expect(page.getByRole('button', { name: 'Choose clips' })).toBeEnabled();
   const names = ['reps 1.webm', 'reps 2.webm'];
-  // The same clip twice would be known again: the second has something after its end.
-  const buffers = [clip, Buffer.concat([clip, Buffer.from([0xec, 0x81, 0x00])])];
+  // A film whose bytes are here already is refused, and other tests bring in the same clip: each ends in its own way.
+  const buffers = [0x01, 0x02].map((own) => Buffer.concat([clip, Buffer.from([0xec, 0x81, own])]));
   await page
     .getByLabel('Films to bring in')
     .setInputFiles(names.map((name, i) => ({ name, mimeType: 'video/webm', buffer: buffers[i]! })));
@@ -146,7 +146,7 @@ test('practice film joins the reps of a script in order, and is put right with o
   await shows.first().click();
   const film = page.getByLabel('Rep 1 on film');
   await expect.poll(() => film.evaluate((v: HTMLVideoElement) => v.readyState)).toBeGreaterThan(0);
-  expect((await new AxeBuilder({ page }).analyze()).violations.map((v) => v.id)).toEqual([]);
+  expect(await stumbles(page)).toEqual([]);
   await page.getByRole('button', { name: 'this rep was not filmed' }).click();
   await expect(page.getByLabel('Rep 1 on film')).toHaveCount(0);
   await expect(shows).toHaveCount(2);
@@ -172,7 +172,7 @@ test('a player sees his own snap on film, marks his block before he sees his coa
   const stands = (): Promise<number> => film.evaluate((v: HTMLVideoElement) => (v.paused ? v.currentTime : -1));
   await expect.poll(stands).toBeGreaterThan(0);
   const frozen = await stands();
-  expect((await new AxeBuilder({ page }).analyze()).violations.map((v) => v.id)).toEqual([]);
+  expect(await stumbles(page)).toEqual([]);
   expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
   await expect(page.getByText('Your coach:')).toHaveCount(0);
   await page.locator('.men').getByRole('button').first().click();
@@ -203,7 +203,7 @@ test('a player answers on his phone, goes on without a connection, and the coach
   await enter(page, 'player', '/quiz');
   const before = await answered();
   await answerQuiz(page);
-  expect((await new AxeBuilder({ page }).analyze()).violations.map((v) => v.id)).toEqual([]);
+  expect(await stumbles(page)).toEqual([]);
   expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
   await context.setOffline(true);
   await page.getByRole('button', { name: 'Next' }).click();
@@ -276,7 +276,7 @@ test('a game is tapped with three taps a snap, without a connection too, and bec
     [2, 'Lost at the game: C'],
     [3, ''],
   ]);
-  expect((await new AxeBuilder({ page }).analyze()).violations.map((v) => v.id)).toEqual([]);
+  expect(await stumbles(page)).toEqual([]);
   await context.close();
 });
 
