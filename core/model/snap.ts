@@ -55,12 +55,15 @@ export const SituationSchema = SituationFields.extend({
 /** Some of it, to be changed: what is not said stays. */
 export const SituationChangeSchema = SituationFields.partial();
 
+/** Most characters of what was said. */
+export const MOST_SAID = 200;
+
 /** What else is written down of a snap. */
 export const LoggedSchema = z.object({
   /** Who was on the field, in the program's words: "two backs, one tight end". */
   personnel: z.string().max(60).default(''),
   /** What was really said at the line. */
-  said: z.string().max(200).default(''),
+  said: z.string().max(MOST_SAID).default(''),
   /** Why the snap is in no count, or empty when it counts. */
   notCounted: z.string().max(80).default(''),
 });

@@ -98,6 +98,7 @@ describe('a game so far', () => {
   it('is a sheet for halftime', () => {
     const sheet = halftimeSheet(summaryOf([snap(1, 'Over', ['C']), snap(2, 'Bear')], PLAN), {
       ...{ title: 'Week 6', stamp: 's', sayPlay: (scheme: string, side: string) => `${scheme} ${side}` },
+      signs: [],
       wins: [{ defender: 'RE', times: 2, against: ['RT'] }],
       sound: [{ play: 'duo right', good: 1, of: 2 }],
     });

@@ -1,3 +1,4 @@
+import { letGo, type SignSeen } from '../night/signs';
 import type { NightSummary, TheirWins } from '../night/summary';
 import type { Sheet } from './sheet';
 
@@ -12,12 +13,14 @@ export const halftimeSheet = (
     sayPlay,
     wins,
     sound,
+    signs,
   }: {
     title: string;
     stamp: string;
     sayPlay: (scheme: string, side: string) => string;
     wins: readonly TheirWins[];
     sound: readonly { readonly play: string; readonly good: number; readonly of: number }[];
+    signs: readonly SignSeen[];
   },
 ): Sheet => ({
   title: 'Halftime',
@@ -36,6 +39,7 @@ export const halftimeSheet = (
         l.otherwise ? { strong: 'otherwise than expected' } : '',
       ]),
     },
+    ...signsPart(signs, sayPlay),
     { kind: 'heading', text: 'What we call' },
     {
       kind: 'table',
@@ -66,3 +70,23 @@ export const halftimeSheet = (
     },
   ],
 });
+
+/** Their signs: nothing where the plan has none. */
+const signsPart = (signs: readonly SignSeen[], sayPlay: (scheme: string, side: string) => string): Sheet['parts'] =>
+  signs.length === 0
+    ? []
+    : [
+        { kind: 'heading', text: 'Their signs' },
+        {
+          kind: 'table',
+          head: ['Sign', 'Its play', 'Seen', 'Answered', 'Nobody lost then'],
+          widths: ['*', '*', 40, 60, 90],
+          rows: signs.map((s) => [
+            letGo(s) > 0 ? { strong: s.sign } : s.sign,
+            s.plays.map((p) => sayPlay(p.scheme, p.side)).join(' or '),
+            String(s.answered.of),
+            String(s.answered.good),
+            String(s.clean.good),
+          ]),
+        },
+      ];

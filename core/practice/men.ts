@@ -9,6 +9,8 @@ export interface Practising {
   readonly seat: string;
   /** The parts of the line he can play in. */
   readonly units: readonly string[];
+  /** He takes the snaps. */
+  readonly takesSnaps: boolean;
   readonly here: Here;
   /** Pounds; `null` when nobody has written it down. */
   readonly weight: number | null;
@@ -28,6 +30,7 @@ export const practising = (
         .map(unitOf),
     ),
   ],
+  takesSnaps: placesOf(player).includes('QB'),
   here,
   weight: player.weight,
 });

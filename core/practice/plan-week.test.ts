@@ -10,6 +10,7 @@ import {
   withMen,
   type PracticeDay,
   type PracticeWays,
+  type Station,
 } from '../model/practice';
 import type { Standing } from '../plan/standing';
 import { throughput } from './bodies';
@@ -285,6 +286,26 @@ describe('a week', () => {
       expect(exchange.men.some((id) => main!.men.includes(id))).toBe(false);
     }
     expect(alone.length).toBeGreaterThan(0);
+  });
+
+  it('has the quarterback take those snaps, by name and nowhere else, and he is away when he is away', () => {
+    const pulls = STANDINGS.map((s) => (s.block === 'pull-kick' ? { ...s, weight: 60 } : s));
+    const passer = practising({ id: 30, seat: 'QB', seats: [], weight: null }, 'here');
+    const linesWith = (men: readonly Practising[]): Station[] =>
+      planWeek({ ...WEEK, men: () => men, standings: pulls }).days.flatMap((d) => d.lines.flatMap((l) => l.stations));
+    const isExchange = (s: Station): boolean => drillOf(s.drill).kind === 'exchange';
+    const named = linesWith([...single, passer]);
+    expect(named.filter((s) => s.men.includes(30))).toEqual(named.filter(isExchange));
+    expect(named.filter(isExchange).map((s) => s.men)).toContainEqual([3, 30]);
+    const unnamed = linesWith(single).filter(isExchange);
+    expect(named.filter(isExchange).map((s) => [s.drill, s.reps, s.waits])).toEqual(
+      unnamed.map((s) => [s.drill, s.reps, s.waits]),
+    );
+    expect(linesWith([...single, { ...passer, here: 'away' }]).some((s) => s.men.includes(30))).toBe(false);
+    // Three snap and one takes: two of them wait.
+    const centres = [21, 22, 23].map((id) => practising({ id, seat: 'C', seats: [], weight: null }, 'here'));
+    const waiting = linesWith([...single.filter((m) => m.seat !== 'C'), ...centres, passer]).find(isExchange)!;
+    expect(waiting.waits).toBeCloseTo(0.5, 6);
   });
 
   it('keeps what the coach has set, and plans around it', () => {

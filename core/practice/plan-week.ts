@@ -64,6 +64,8 @@ class DayPlanner {
   readonly told: string[] = [];
   private readonly offered: readonly Drill[];
   private readonly here: readonly Practising[];
+  /** Who takes the centre's snaps whenever he has nothing else to do: the line's own time is theirs as well. */
+  private readonly quarterbacks: readonly Practising[];
   private readonly held: readonly PracticeLine[];
   private left: number;
   private count = 0;
@@ -76,7 +78,9 @@ class DayPlanner {
     private readonly budget: { theirs: number },
     private readonly daysLeft: number,
   ) {
-    this.here = week.men(day.day).filter((m) => m.here !== 'away' && isOnTheLine(m));
+    const there = week.men(day.day).filter((m) => m.here !== 'away');
+    this.here = there.filter(isOnTheLine);
+    this.quarterbacks = there.filter((m) => m.takesSnaps && !isOnTheLine(m));
     this.offered = taught.filter((d) => whyNot(d, { ...week, ...day }) === null);
     this.held = day.lines.filter((l) => l.held);
     this.left = day.minutes - this.held.reduce((sum, l) => sum + l.minutes, 0);
@@ -215,8 +219,7 @@ class DayPlanner {
     const exchange =
       this.offered.find((d) => d.kind === 'exchange' && !this.ledger.isUsed(d.id, this.day.day)) ??
       this.offered.find((d) => d.kind === 'exchange');
-    if (centres.length > 0 && exchange)
-      stations.push(...list(this.station(exchange, centres, minutes, { kind: 'exchange' }, true)));
+    if (centres.length > 0 && exchange) stations.push(...list(this.exchange(exchange, centres, minutes)));
     const others = rest.filter((m) => !snapsTheBall(m) || !exchange);
     const alone = this.week.ways.coaches < 2;
     const fit = this.offered
@@ -237,16 +240,24 @@ class DayPlanner {
     return stations;
   }
 
+  /** Centres and quarterbacks in pairs. Where the roster names no quarterback one of them is there all the same, a body without a name. */
+  private exchange(drill: Drill, centres: readonly Practising[], minutes: number): Station | null {
+    const takers = Math.max(1, this.quarterbacks.length);
+    const unnamed = takers - this.quarterbacks.length;
+    const atOnce = Math.min(drill.atOnce ?? Infinity, takers, centres.length);
+    const men = [...centres, ...this.quarterbacks];
+    return this.station({ ...drill, atOnce }, men, minutes, { kind: 'exchange' }, unnamed);
+  }
+
   private station(
     drill: Drill,
     among: readonly Practising[],
     minutes: number,
     reason: Reason,
-    withQuarterback = false,
+    unnamed = 0,
   ): Station | null {
     const { men, pairs } = drill.pairs ? pairOff(among, this.week.ways.matchWithin) : { men: among, pairs: [] };
-    // The quarterback who takes the snaps is nobody of the line and counts as a body.
-    const { groups, repsPerMinute, waits } = throughput(drill, men.length + (withQuarterback ? 1 : 0));
+    const { groups, repsPerMinute, waits } = throughput(drill, men.length + unnamed);
     if (groups === 0) return null;
     const ids = men.map((m) => m.playerId);
     const reps = Math.round(10 * repsPerMinute * minutes) / 10;

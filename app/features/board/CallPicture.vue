@@ -1,19 +1,15 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core';
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import { identify } from '#core/identify/identify';
 import type { Front } from '#core/model/front';
 import type { Side } from '#core/model/side';
 import { resolve } from '#core/movement/play';
 import { usePlaybook } from '~/features/playbook/store';
-import LineBoard from './LineBoard.vue';
-import { boardScale, PASS_DEPTH } from './scale';
+import StillPicture from './StillPicture.vue';
 
 /** A front as this program sees it, or a play against it as this program blocks it, to be looked at and not worked on. */
 const props = defineProps<{ scheme: string | null; formation: string; front: string; side: Side; height: number }>();
 const playbook = usePlaybook();
-const area = ref<HTMLElement | null>(null);
-const { width } = useElementSize(area);
 
 const drawn = computed(() => {
   const { book, settings, words } = playbook;
@@ -27,30 +23,11 @@ const drawn = computed(() => {
   const identification = resolution?.identification ?? identify(men.value, front, { side: props.side, settings });
   return { formation: men.value, front, resolution, identification };
 });
-const scale = computed(() =>
-  drawn.value
-    ? boardScale(drawn.value.formation, Math.max(300, width.value), props.height, {
-        front: drawn.value.front,
-        ...(drawn.value.resolution?.passing ? { shallow: PASS_DEPTH } : {}),
-      })
-    : null,
-);
 </script>
 
 <template>
-  <div ref="area" class="picture">
-    <LineBoard
-      v-if="drawn && scale && width > 0"
-      :formation="drawn.formation"
-      :front="drawn.front"
-      :identification="drawn.identification"
-      :resolution="drawn.resolution"
-      :scale="scale"
-      :columns="[]"
-      :selected="null"
-      :numbers="{}"
-      :movable="false"
-    />
+  <div class="picture">
+    <StillPicture v-if="drawn" v-bind="drawn" :height="height" />
     <slot :resolution="drawn?.resolution ?? null" :identification="drawn?.identification ?? null" />
   </div>
 </template>

@@ -28,6 +28,8 @@ const props = defineProps<{
   places?: ReadonlyMap<string, { x: number; y: number }> | null;
   /** Something else is drawn under the men instead of the blockers' paths. */
   pathless?: boolean;
+  /** Only these men of ours are looked at: nobody else's path is drawn. */
+  only?: ReadonlySet<string> | undefined;
 }>();
 const emit = defineEmits<{
   select: [id: string];
@@ -78,7 +80,13 @@ const status = computed(
     ),
 );
 const blocking = computed(
-  () => new Set(props.resolution?.assignments.map((a) => a.blocker) ?? props.formation.men.map((m) => m.id)),
+  () =>
+    props.only ?? new Set(props.resolution?.assignments.map((a) => a.blocker) ?? props.formation.men.map((m) => m.id)),
+);
+const paths = computed(() =>
+  props.places || props.pathless
+    ? []
+    : (props.resolution?.assignments ?? []).filter((a) => !props.only || props.only.has(a.blocker)),
 );
 const lane = computed(() =>
   props.resolution && !props.resolution.passing
@@ -203,7 +211,7 @@ const spot = computed(() => props.resolution?.passing?.spot ?? null);
     </g>
     <slot name="under" />
     <BoardPath
-      v-for="a in places || pathless ? [] : (resolution?.assignments ?? [])"
+      v-for="a in paths"
       :key="a.blocker"
       :assignment="a"
       :scale="scale"

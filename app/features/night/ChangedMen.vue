@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Assignment } from '#core/model/resolution';
 import { gistWords } from '#core/paper/gist-words';
+import type { Assignment } from '#core/model/resolution';
+import StillPicture from '~/features/board/StillPicture.vue';
 import { sayPlayOf } from '~/features/plan/say-play';
 import { usePlan } from '~/features/plan/store';
 import { usePlaybook } from '~/features/playbook/store';
 import { useNight } from './store';
 
-/** "They show something else now": one call, the new picture, and the men who do something else, with the sentence of their rule. */
+/** "Their linebackers are stacked now": a call, what is other than planned, and the men who do something else, drawn, each with his sentence. */
 const night = useNight();
 const plan = usePlan();
 const playbook = usePlaybook();
@@ -25,6 +26,16 @@ function chooseNow(event: Event): void {
   night.now = pictures.value[Number((event.target as HTMLSelectElement).value)] ?? null;
 }
 const say = (a: Assignment | null): string => (a ? gistWords(a).replace(`${a.blocker} `, '') : 'nothing');
+const says = computed(() => {
+  const { men, now } = night.changed!;
+  const many = men.length === 0 ? 'Nobody does anything else' : `${men.length} do something else`;
+  return `${many} than against ${night.asks!.was.frontName}; the call is ${now.resolution.verdict}.`;
+});
+const drawn = computed(() => {
+  const { formation, front, resolution } = night.changed!.now;
+  return { formation, front, resolution, identification: resolution.identification };
+});
+const only = computed(() => new Set(night.changed!.men.map((m) => m.seat)));
 </script>
 
 <template>
@@ -46,15 +57,22 @@ const say = (a: Assignment | null): string => (a ? gistWords(a).replace(`${a.blo
         </select></label
       >
     </p>
+    <div v-if="night.asks" class="changes" role="group" :aria-label="`What is other than in ${usual.frontName}`">
+      <span class="soft">or {{ usual.frontName }}, but</span>
+      <button
+        v-for="p in night.nextOnes"
+        :key="p.says"
+        class="plain"
+        type="button"
+        :aria-pressed="night.now?.front === p.front"
+        @click="night.now = { front: p.front, frontName: p.frontName }"
+      >
+        {{ p.says }}
+      </button>
+    </div>
     <template v-if="night.changed">
-      <p role="status">
-        {{
-          night.changed.men.length === 0
-            ? 'Nobody does anything else.'
-            : `${night.changed.men.length} do something else`
-        }}
-        than against {{ night.asks!.was.frontName }}; the call is {{ night.changed.now.resolution.verdict }}.
-      </p>
+      <p role="status">{{ says }}</p>
+      <StillPicture v-if="night.changed.men.length > 0" v-bind="drawn" :only="only" :height="260" />
       <dl>
         <div v-for="m in night.changed.men" :key="m.seat">
           <dt>{{ m.seat }}</dt>
@@ -73,11 +91,23 @@ h2 {
   margin-top: 16px;
   font-size: 15px;
 }
-.words {
+.words,
+.changes {
   display: flex;
   flex-wrap: wrap;
   gap: 6px 12px;
   padding: 6px 0;
+}
+.changes {
+  align-items: center;
+  gap: 2px 14px;
+}
+.changes button {
+  min-height: 40px;
+}
+.changes [aria-pressed='true'] {
+  color: var(--violet);
+  font-weight: 700;
 }
 dl > div {
   display: grid;

@@ -11,6 +11,7 @@ import { useSession } from '~/features/session/store';
 import WeekHead from '~/features/week/WeekHead.vue';
 import { useWeek } from '~/features/week/store';
 import ChangedMen from './ChangedMen.vue';
+import SoFar from './SoFar.vue';
 import { useNight } from './store';
 
 /** The sideline: call, look, who lost: three taps, and the game so far beside what was expected. */
@@ -32,13 +33,10 @@ const sayLast = computed(() => {
   const { number, call, lost } = last.value;
   return `${number}: ${schemeName(call.scheme)} ${call.side}, ${call.frontName}, ${lost.length ? `${lost.join(', ')} lost` : 'nobody lost'}`;
 });
+const allSigns = computed(() => [...new Set((plan.plan.answers ?? []).map((a) => a.sign))]);
 /** Once somebody lost the last snap, anybody else who had a man may have as well; until it is in the log. */
 const alsoSeats = computed(() => (last.value?.lost.length && night.unsent ? night.lastSeats : []));
-const percent = (share: number | null): string =>
-  share === null ? 'not expected' : `${Math.round(100 * share)} % expected`;
 const sayPlay = (scheme: string, side: string): string => `${schemeName(scheme)} ${side}`;
-/** Calls of those that hold that are listed on the sideline. */
-const SHOWN = 5;
 function print(): void {
   const title = `Week ${week.game!.week}, ${week.game!.opponent}`;
   const stamp = `${session.member?.programName}, ${title}, made ${format(new Date(), 'd MMM HH:mm')}`;
@@ -46,7 +44,7 @@ function print(): void {
     `halftime ${title}`,
     [
       halftimeSheet(night.summary, {
-        ...{ title, stamp, sayPlay, wins: night.wins },
+        ...{ title, stamp, sayPlay, wins: night.wins, signs: night.signsSoFar },
         sound: night.sound.map((s) => ({ play: sayPlayOf(plan.plan.plays[s.play]!), ...s.sound })),
       }),
     ],
@@ -91,6 +89,19 @@ function print(): void {
             {{ l.frontName }}
           </button>
         </div>
+        <div v-if="allSigns.length" class="signs" role="group" aria-label="Their signs">
+          <span class="soft">and before it, if you saw it:</span>
+          <button
+            v-for="s in allSigns"
+            :key="s"
+            class="plain"
+            type="button"
+            :aria-pressed="night.signs.includes(s)"
+            @click="night.toggleSign(s)"
+          >
+            {{ s }}
+          </button>
+        </div>
         <h2>3 Who lost</h2>
         <div class="keys" role="group" aria-label="Who lost">
           <button class="key strong" type="button" :disabled="night.seats.length === 0" @click="night.tap([])">
@@ -128,44 +139,10 @@ function print(): void {
           </button>
         </p>
       </section>
-      <section aria-label="So far">
-        <h2>Expected and seen</h2>
-        <ul>
-          <li v-for="l in night.summary.looks" :key="l.frontName" :class="{ otherwise: l.otherwise }">
-            <span>{{ l.frontName }}</span>
-            <b>{{ l.seen.good }} of {{ l.seen.of }}</b>
-            <span class="soft">{{ percent(l.expected) }}</span>
-            <span v-if="l.otherwise" class="flag">otherwise than expected</span>
-          </li>
-        </ul>
-        <template v-if="night.summary.lost.length">
-          <h2>Who lost</h2>
-          <ul>
-            <li v-for="l in night.summary.lost" :key="l.seat">
-              <b>{{ l.seat }}</b> <span>{{ l.times }}×</span> <span class="soft">{{ l.against.join(', ') }}</span>
-            </li>
-          </ul>
-        </template>
-        <template v-if="night.wins.length">
-          <h2>Who of theirs wins</h2>
-          <ul>
-            <li v-for="w in night.wins" :key="w.defender">
-              <b>{{ w.defender }}</b> <span>{{ w.times }}×</span>
-              <span class="soft">against {{ w.against.join(', ') }}</span>
-            </li>
-          </ul>
-        </template>
-        <template v-if="night.sound.length">
-          <h2>What holds against what they show</h2>
-          <ul>
-            <li v-for="s in night.sound.slice(0, SHOWN)" :key="s.play">
-              <span>{{ sayPlayOf(plan.plan.plays[s.play]!) }}</span>
-              <b>{{ s.sound.good }} of {{ s.sound.of }}</b>
-            </li>
-          </ul>
-        </template>
+      <div>
+        <SoFar />
         <ChangedMen />
-      </section>
+      </div>
     </div>
   </div>
 </template>
@@ -222,19 +199,22 @@ h2 {
   font-size: 15px;
   font-weight: 600;
 }
-.also {
+.also,
+.signs {
   display: flex;
   flex-wrap: wrap;
   gap: 4px 8px;
   align-items: center;
   padding-top: 6px;
 }
-.also button {
+.also button,
+.signs button {
   min-width: 44px;
   min-height: 44px;
   text-align: center;
 }
-.also [aria-pressed='true'] {
+.also [aria-pressed='true'],
+.signs [aria-pressed='true'] {
   color: var(--violet);
   font-weight: 700;
 }
@@ -247,19 +227,6 @@ h2 {
 }
 .more button {
   min-height: 36px;
-}
-li {
-  display: grid;
-  grid-template-columns: minmax(90px, 1.4fr) auto minmax(0, 1fr);
-  gap: 2px 12px;
-  padding: 5px 0;
-  border-bottom: 1px solid var(--rule);
-}
-.flag {
-  grid-column: 1 / -1;
-  color: var(--broken);
-  font-weight: 600;
-  font-size: 13px;
 }
 @media (max-width: 800px) {
   .night {

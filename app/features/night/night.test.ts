@@ -50,6 +50,7 @@ beforeEach(async () => {
             },
           ],
           looks: [{ front: FRONT, frontName: 'Over', weight: 3, seen: '' }],
+          answers: [{ scheme: 'power', side: 'right', tags: [], sign: 'Sam walks up', seen: '' }],
           quiz: false,
         },
       },
@@ -107,6 +108,17 @@ describe('a snap on the sideline', () => {
     expect([night.snaps, await tappedOf(6)]).toEqual([[], []]);
   });
 
+  it('keeps the signs that were seen before it, and the next snap begins without any', async () => {
+    const night = useNight();
+    night.toggleSign('Sam walks up');
+    night.toggleSign('Sam walks up');
+    night.toggleSign('Sam walks up');
+    await three();
+    await three();
+    expect((await tappedOf(6)).map((t) => t.snap.signs)).toEqual([['Sam walks up'], []]);
+    expect(night.signsSoFar.map((s) => [s.sign, s.answered.good, s.answered.of])).toEqual([['Sam walks up', 1, 1]]);
+  });
+
   it('is still there after the page was loaded anew, in its series', async () => {
     useNight().nextSeries();
     await three();
@@ -147,5 +159,22 @@ describe('the log of the game', () => {
     server.up();
     await night.putIntoLog();
     expect([log.map((e) => e.number), night.unsent, night.problem]).toEqual([[1, 2], 0, '']);
+  });
+});
+
+describe('another picture than planned', () => {
+  it('is made of the likeliest look by a word, and names who does something else', async () => {
+    const [night, plan] = [useNight(), usePlan()];
+    expect([night.nextOnes, night.changed]).toEqual([[], null]);
+    night.asks = { play: plan.plan.plays[0]!, was: plan.plan.looks[0]! };
+    await nextTick();
+    const walked = night.nextOnes.find((p) => p.says === 'both A gaps walked up')!;
+    expect(walked.frontName).toBe('Over, both A gaps walked up');
+    night.now = walked;
+    await nextTick();
+    expect(night.changed!.men.length).toBeGreaterThan(0);
+    night.now = plan.plan.looks[0]!;
+    await nextTick();
+    expect(night.changed!.men).toEqual([]);
   });
 });

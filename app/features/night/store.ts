@@ -8,6 +8,8 @@ import type { Call } from '#core/model/snap';
 import type { PlannedLook, PlannedPlay } from '#core/model/week-plan';
 import { asLog } from '#core/night/as-log';
 import { changedMen } from '#core/night/changed-men';
+import { nextPictures } from '#core/night/picture-changes';
+import { signsSeen } from '#core/night/signs';
 import { soundNow, summaryOf, theirWins } from '#core/night/summary';
 import { newId } from '~/features/marks/new-id';
 import { usePlan } from '~/features/plan/store';
@@ -45,6 +47,7 @@ export const useNight = defineStore('night', () => {
   /** What has been tapped of the snap that is on. */
   const play = shallowRef<PlannedPlay | null>(null);
   const look = shallowRef<PlannedLook | null>(null);
+  const signs = shallowRef<readonly string[]>([]);
   const ways = computed<Ways>(() => ({ playbook: playbook.book, settings: playbook.settings, words: playbook.words }));
   const callOf = (p: PlannedPlay, l: Pick<PlannedLook, 'front' | 'frontName'>): Call => {
     const { scheme, side, tags, formation, formationName } = p;
@@ -67,13 +70,16 @@ export const useNight = defineStore('night', () => {
     const number = Math.max(0, ...snaps.value.map((s) => s.number)) + 1;
     const snap: NightSnap = {
       ...{ id: newId(), number, series: series.value, call: callOf(play.value, look.value), lost: [...lost] },
-      at: new Date().toISOString(),
+      ...{ signs: [...signs.value], at: new Date().toISOString() },
     };
     const entry: Tapped = { gameId: gameId.value, sent: false, snap };
-    [play.value, look.value] = [null, null];
+    [play.value, look.value, signs.value] = [null, null, []];
     tapped.value = [...tapped.value, entry];
     await keepTapped(entry);
   }
+  /** A sign of theirs that was seen, or was not after all. */
+  const toggleSign = (sign: string): void =>
+    void (signs.value = signs.value.includes(sign) ? signs.value.filter((s) => s !== sign) : [...signs.value, sign]);
   /** One more who lost on the last snap, or one less. */
   async function alsoLost(seat: string): Promise<void> {
     const last = tapped.value.at(-1);
@@ -124,9 +130,18 @@ export const useNight = defineStore('night', () => {
   /** What holds against what they have really shown. */
   const sound = computed(() => soundNow(plan.plan, plan.cells, snaps.value));
 
+  /** The plan's signs, and what came of them. */
+  const signsSoFar = computed(() => signsSeen(snaps.value, plan.plan.answers ?? []));
+
   /** "They show something else now": one call, the picture it was planned against, and the new one. */
   const asks = shallowRef<{ play: PlannedPlay; was: PlannedLook } | null>(null);
   const now = shallowRef<Pick<PlannedLook, 'front' | 'frontName'> | null>(null);
+  /** What they may make of the picture it was planned against. */
+  const nextOnes = computed(() => {
+    if (!asks.value) return [];
+    const worked = workCall(callOf(asks.value.play, asks.value.was), ways.value);
+    return worked.ok ? nextPictures(worked.value.front, asks.value.was.frontName, worked.value.formation) : [];
+  });
   const changed = computed(() =>
     asks.value && now.value ? changedMen(callOf(asks.value.play, asks.value.was), now.value, ways.value) : null,
   );
@@ -140,15 +155,18 @@ export const useNight = defineStore('night', () => {
       series,
       play,
       look,
+      signs,
       seats,
       lastSeats,
       summary,
       wins,
       sound,
+      signsSoFar,
       asks,
+      nextOnes,
       now,
       changed,
     },
-    ...{ tap, alsoLost, undo, nextSeries, putIntoLog },
+    ...{ tap, toggleSign, alsoLost, undo, nextSeries, putIntoLog },
   };
 });
