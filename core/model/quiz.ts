@@ -4,7 +4,7 @@ import { CallSchema } from './snap';
 import { PlannedLookSchema, PlannedPlaySchema } from './week-plan';
 
 /** What is asked of a man in a call, in the order in which it is asked. */
-export const QUIZ_PARTS = ['whom', 'with', 'then', 'foot', 'call'] as const;
+export const QUIZ_PARTS = ['whom', 'with', 'then', 'foot', 'shoulder', 'call', 'why'] as const;
 export type QuizPart = (typeof QUIZ_PARTS)[number];
 
 /** One thing to know: a play against a look, from one place. Said by names, so that a look drawn a little otherwise is the same thing to know. */

@@ -3,7 +3,7 @@ import { mirrorText, sayFront } from '../language/lineups/print-lineup';
 import type { Formation } from '../model/formation';
 import { lineOf } from '../model/formation';
 import type { Defender, Front } from '../model/front';
-import { SIDES, type Side } from '../model/side';
+import { SIDES, signOf, type Side } from '../model/side';
 import type { PlannedLook } from '../model/week-plan';
 
 /** What they change in a picture from one snap to the next. Places in feet, field frame. */
@@ -37,7 +37,6 @@ const firstOf = (front: Front): Defender[] => front.defenders.filter((d) => leve
 const backersOf = (front: Front): Defender[] =>
   front.defenders.filter((d) => levelOf(d) === 2 && d.position !== 'db').sort(byPlace);
 const by = (men: readonly Defender[], dx: number): Defender[] => men.map((d) => ({ ...d, x: d.x + dx }));
-const signOf = (side: Side): 1 | -1 => (side === 'left' ? -1 : 1);
 
 /** Each linebacker straight behind a man of the line, the nearest to the ball first, and on his own side of it while there is one. */
 function stacked(front: Front): Defender[] {

@@ -3,6 +3,7 @@ import { QUIZ_PARTS, type QuizPart } from '../model/quiz';
 import type { Resolution } from '../model/resolution';
 import type { Side } from '../model/side';
 import { hisIn } from './items';
+import { shoulderOf } from './shoulder';
 
 /** The right answers for a man in a call, with what his rule says. */
 export interface Expected {
@@ -12,6 +13,10 @@ export interface Expected {
   /** Whom he goes on to; `null` when he stays. */
   readonly then: string | null;
   readonly foot: Side;
+  /** The shoulder he strikes with; `null` where it is neither: then it is not asked. */
+  readonly shoulder: Side | null;
+  /** Where that puts his head, as it is said to him. */
+  readonly head: string;
   /** The word he says; `null` when he says none: then it is not asked. */
   readonly call: string | null;
   readonly because: string;
@@ -28,6 +33,8 @@ export function expectedOf(resolution: Resolution, seat: string): Expected | nul
     with: his.partners,
     then: his.next,
     foot: his.step.foot,
+    shoulder: shoulderOf(his, resolution),
+    head: his.technique?.head ?? 'none',
     call: his.call,
     because: his.because.sentence,
     passedOver: his.because.passedOver.map(({ sentence, reason }) => ({ sentence, reason })),
@@ -40,12 +47,23 @@ export interface Given {
   readonly with?: readonly string[];
   readonly then?: string | null;
   readonly foot?: Side;
+  readonly shoulder?: Side;
   readonly call?: string;
+  readonly why?: string;
 }
 
-/** The parts that are asked, in their order: the call only where there is one, and never of who is asked in pictures alone. */
-export const partsAsked = ({ call }: Expected, inPictures = false): QuizPart[] =>
-  QUIZ_PARTS.filter((p) => p !== 'call' || (call !== null && !inPictures));
+/** Parts that are only asked where there is something to say. */
+const HAS: Partial<Record<QuizPart, (expected: Expected) => boolean>> = {
+  shoulder: ({ shoulder }) => shoulder !== null,
+  call: ({ call }) => call !== null,
+  why: ({ passedOver }) => passedOver.length > 0,
+};
+/** Parts that are words and nothing else. */
+const IN_WORDS: readonly QuizPart[] = ['call', 'why'];
+
+/** The parts that are asked, in their order; of who is asked in pictures alone nothing that is words. */
+export const partsAsked = (expected: Expected, inPictures = false): QuizPart[] =>
+  QUIZ_PARTS.filter((p) => (HAS[p]?.(expected) ?? true) && !(inPictures && IN_WORDS.includes(p)));
 
 /** The part that is asked next; `null` once everything has been said. */
 export const nextPart = (expected: Expected, given: Given, inPictures = false): QuizPart | null =>
@@ -59,7 +77,7 @@ export function judge(expected: Expected, given: Given): Partial<Record<QuizPart
     found[part] =
       part === 'with'
         ? [...given.with!].sort().join() === [...expected.with].sort().join()
-        : given[part] === expected[part];
+        : given[part] === (part === 'why' ? expected.because : expected[part]);
   }
   return found;
 }
@@ -72,4 +90,10 @@ export function callChoices({ call }: Expected, words: CallWords, most = 4): str
   const start = [...call].reduce((sum, letter) => sum + letter.charCodeAt(0), 0) % Math.max(1, others.length);
   const chosen = [...others.slice(start), ...others.slice(0, start)].slice(0, most - 1);
   return [call, ...chosen].sort((a, b) => a.localeCompare(b, 'en'));
+}
+
+/** Sentences to choose the one from that he goes by: with it those of his sheet that came before it and did not hold. */
+export function sentenceChoices({ because, passedOver }: Pick<Expected, 'because' | 'passedOver'>, most = 4): string[] {
+  const others = [...new Set(passedOver.map((p) => p.sentence))].filter((s) => s !== because);
+  return [because, ...others.slice(1 - most)].sort((a, b) => a.localeCompare(b, 'en'));
 }

@@ -8,7 +8,16 @@ import type { WeekPlan } from '../model/week-plan';
 import { need } from '../testing/need';
 import { hisIn, itemsOf } from './items';
 import { movedFor } from './moved';
-import { callChoices, expectedOf, judge, nextPart, partsAsked, type Expected } from './question';
+import {
+  callChoices,
+  expectedOf,
+  judge,
+  nextPart,
+  partsAsked,
+  sentenceChoices,
+  type Expected,
+  type Given,
+} from './question';
 import { rankItems, unclear } from './rank';
 
 const OVER = 'LE 5 left; N 1 left; T 3 right; RE 5 right; W 30 left; M 10 right';
@@ -47,7 +56,10 @@ describe('what a man is quizzed on', () => {
       const expected = expectedOf(resolution, item.seat)!;
       expect(expected).toMatchObject({ whom: his.target, with: his.partners, then: his.next, foot: his.step.foot });
       expect(expected.because).toBe(his.because.sentence);
-      const given = { ...expected, call: expected.call ?? undefined };
+      const given = {
+        ...{ ...expected, call: expected.call ?? undefined },
+        ...{ shoulder: expected.shoulder ?? undefined, why: expected.because },
+      };
       expect(Object.values(judge(expected, given)).every(Boolean)).toBe(true);
     }
     const { resolution } = need(workCall(ITEMS[0]!.call, WAYS));
@@ -57,14 +69,18 @@ describe('what a man is quizzed on', () => {
 
 describe('an answer', () => {
   const expected: Expected = {
-    ...{ whom: 'T', with: ['RT'], then: 'W', foot: 'right', call: 'Deuce', because: '', passedOver: [] },
+    ...{ whom: 'T', with: ['RT'], then: 'W', foot: 'right', shoulder: 'right', head: 'inside', call: 'Deuce' },
+    ...{ because: 'RG: double on T', passedOver: [{ sentence: 'RG: down on a 1', reason: '' }] },
   };
-  it('is asked in its order, the call only where there is one', () => {
-    expect(partsAsked(expected)).toEqual(['whom', 'with', 'then', 'foot', 'call']);
-    expect(partsAsked({ ...expected, call: null })).toEqual(['whom', 'with', 'then', 'foot']);
+  it('is asked in its order, shoulder, call and sentence only where there is one to say', () => {
+    const ALL = ['whom', 'with', 'then', 'foot', 'shoulder', 'call', 'why'];
+    expect(partsAsked(expected)).toEqual(ALL);
+    expect(partsAsked({ ...expected, call: null, shoulder: null, passedOver: [] })).toEqual(ALL.slice(0, 4));
+    expect(partsAsked(expected, true)).toEqual(ALL.slice(0, 5));
     expect(nextPart(expected, {})).toBe('whom');
-    expect(nextPart(expected, { whom: 'T', with: [], then: null })).toBe('foot');
-    expect(nextPart(expected, { whom: 'T', with: [], then: null, foot: 'left', call: 'Ace' })).toBeNull();
+    const most: Given = { whom: 'T', with: [], then: null, shoulder: 'left', call: 'Ace', why: '' };
+    expect(nextPart(expected, most)).toBe('foot');
+    expect(nextPart(expected, { ...most, foot: 'left' })).toBeNull();
   });
 
   it('is judged part by part; partners in whatever order', () => {
@@ -73,6 +89,15 @@ describe('an answer', () => {
       ...{ whom: true, with: true, then: false, foot: false, call: true },
     });
     expect(judge(expected, { whom: 'N' })).toEqual({ whom: false });
+    expect(judge(expected, { shoulder: 'left', why: 'RG: double on T' })).toEqual({ shoulder: false, why: true });
+    expect(judge(expected, { shoulder: 'right', why: 'RG: down on a 1' })).toEqual({ shoulder: true, why: false });
+  });
+
+  it('has sentences to choose from: his own and those that were passed over, the nearest before it, each once', () => {
+    const over = (sentence: string) => ({ sentence, reason: '' });
+    const choices = (passed: string[]): string[] => sentenceChoices({ because: 'right', passedOver: passed.map(over) });
+    expect(choices(['b', 'a'])).toEqual(['a', 'b', 'right']);
+    expect(choices(['x', 'a', 'right', 'b', 'a', 'c'])).toEqual(['a', 'b', 'c', 'right']);
   });
 
   it('has calls to choose from that are said at the line, the right one among them, always the same', () => {

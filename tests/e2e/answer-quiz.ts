@@ -8,8 +8,9 @@ export async function answerQuiz(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'alone' }).click();
   await page.getByRole('button', { name: 'nobody: stay on him' }).click();
   await page.getByRole('button', { name: 'left', exact: true }).click();
-  const calls = page.locator('.hands .big');
-  if (await calls.count()) await calls.first().click();
+  // Shoulder, call and sentence are asked where there is one to say.
+  const more = page.locator('.hands button');
+  while (await more.count()) await more.first().click();
   const again = page.getByText(/^Now .* Whom do you block\?$/);
   if (await again.isVisible()) await picture.getByRole('button').first().click();
   await expect(page.getByText(/^(Right|Not yet)\.$/)).toBeVisible();

@@ -2,6 +2,7 @@
 import { computed, onMounted, ref } from 'vue';
 import { useEventListener } from '@vueuse/core';
 import type { QuizPart } from '#core/model/quiz';
+import { SIDES } from '#core/model/side';
 import { sayPlayOf } from '~/features/plan/say-play';
 import FilmQuiz from './FilmQuiz.vue';
 import QuizBoard from './QuizBoard.vue';
@@ -17,19 +18,25 @@ const pair = ref<string[]>([]);
 onMounted(() => void quiz.open());
 useEventListener('online', () => void quiz.sendAgain());
 
+const ARROWS = { left: '◀', right: '▶' };
 const ASKS: Record<QuizPart, string> = {
   whom: 'Whom do you block?',
   with: 'With whom?',
   then: 'Then whom?',
   foot: 'Which foot first?',
+  shoulder: 'Which shoulder do you strike with?',
   call: 'What do you say?',
+  why: 'By which of your sentences?',
 };
 /** How he did it on film so far, where it was marked. */
 const record = computed(() => {
   const { good, of } = quiz.question ? quiz.onFilm(quiz.question.asked.item) : { good: 0, of: 0 };
   return of > 0 ? `, on film the right man ${good} of ${of} times` : '';
 });
-const NAMES: Record<QuizPart, string> = { whom: 'Whom', with: 'With', then: 'Then', foot: 'First foot', call: 'Call' };
+const NAMES: Record<QuizPart, string> = {
+  ...{ whom: 'Whom', with: 'With', then: 'Then', foot: 'First foot' },
+  ...{ shoulder: 'Shoulder', call: 'Call', why: 'Sentence' },
+};
 const asks = computed(() => {
   if (quiz.after) return quiz.after.said === null ? 'theirs' : 'nobody';
   if (quiz.part === 'whom' || quiz.part === 'then') return 'theirs';
@@ -58,7 +65,7 @@ const shown = computed(() => {
   const e = quiz.question!.expected;
   const said: Record<QuizPart, string> = {
     ...{ whom: e.whom, with: e.with.join(', ') || 'alone', then: e.then ?? 'stay on him' },
-    ...{ foot: e.foot, call: e.call ?? '' },
+    ...{ foot: e.foot, shoulder: `${e.shoulder}, head ${e.head}`, call: e.call ?? '', why: e.because },
   };
   return (Object.entries(quiz.verdict ?? {}) as [QuizPart, boolean][]).map(([part, good]) => ({
     ...{ part, good, name: NAMES[part], is: said[part] },
@@ -161,12 +168,21 @@ function next(): void {
           >
             {{ quiz.inPictures ? '■' : 'nobody: stay on him' }}
           </button>
-          <template v-else-if="quiz.part === 'foot'">
-            <button type="button" class="big" aria-label="left" @click="quiz.say({ foot: 'left' })">
-              {{ quiz.inPictures ? '◀' : 'left' }}
+          <template v-else-if="quiz.part === 'foot' || quiz.part === 'shoulder'">
+            <button
+              v-for="side in SIDES"
+              :key="side"
+              type="button"
+              class="big"
+              :aria-label="side"
+              @click="quiz.say({ [quiz.part]: side })"
+            >
+              {{ quiz.inPictures ? ARROWS[side] : side }}
             </button>
-            <button type="button" class="big" aria-label="right" @click="quiz.say({ foot: 'right' })">
-              {{ quiz.inPictures ? '▶' : 'right' }}
+          </template>
+          <template v-else-if="quiz.part === 'why'">
+            <button v-for="s in quiz.sentences" :key="s" type="button" class="sentence" @click="quiz.say({ why: s })">
+              {{ s }}
             </button>
           </template>
           <template v-else-if="quiz.part === 'call'">
@@ -188,7 +204,9 @@ function next(): void {
               <span class="soft">When {{ quiz.after.says }}</span> <b>{{ quiz.after.whom }}</b>
             </li>
           </ul>
-          <p v-if="!quiz.inPictures" class="because">{{ quiz.question.expected.because }}</p>
+          <p v-if="!quiz.inPictures && quiz.verdict.why === undefined" class="because">
+            {{ quiz.question.expected.because }}
+          </p>
           <button v-if="isOver" class="strong next" type="button" @click="next">Next</button>
         </section>
       </template>
@@ -198,6 +216,12 @@ function next(): void {
 
 <style scoped src="./phone.css"></style>
 <style scoped>
+.sentence {
+  min-height: 52px;
+  padding: 8px 12px;
+  text-align: left;
+  line-height: 1.25;
+}
 .count {
   margin-left: auto;
 }

@@ -31,7 +31,9 @@ const PARTS: Record<QuizPart, string> = {
   with: 'with whom',
   then: 'then whom',
   foot: 'first foot',
+  shoulder: 'shoulder',
   call: 'call',
+  why: 'sentence',
 };
 const missed = (r: QuizResult): string =>
   (Object.entries(r.missed) as [QuizPart, number][])

@@ -8,6 +8,7 @@ import { GradeSchema } from '#core/model/grade';
 import type { Quiz, QuizAnswer } from '#core/model/quiz';
 import { keyOfItem } from '#core/model/quiz';
 import { CallSchema } from '#core/model/snap';
+import type { Given } from '#core/quiz/question';
 import { need } from '#core/testing/need';
 import { serveRoutes, type RoutesServer } from '~/testing/routes';
 import { useSession } from '~/features/session/store';
@@ -90,10 +91,14 @@ beforeEach(async () => {
 });
 afterEach(() => vi.unstubAllGlobals());
 
+/** What he ought to say from the second part on. */
+const restOf = (quiz: ReturnType<typeof useQuiz>): Given => {
+  const { with: pair, then, foot, shoulder, call, because } = quiz.question!.expected;
+  return { with: pair, then, foot, why: because, ...(shoulder && { shoulder }), ...(call !== null && { call }) };
+};
 /** Says everything as it ought to be, and again after they have moved. */
 async function answerRight(quiz: ReturnType<typeof useQuiz>): Promise<void> {
-  const { whom, with: pair, then, foot, call } = quiz.question!.expected;
-  await quiz.say({ whom, with: pair, then, foot, ...(call === null ? {} : { call }) });
+  await quiz.say({ whom: quiz.question!.expected.whom, ...restOf(quiz) });
   if (quiz.after) await quiz.sayAgain(quiz.after.whom);
 }
 const settled = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 20));
@@ -105,8 +110,7 @@ describe('a quiz', () => {
     expect([quiz.seat, quiz.question!.asked.item.scheme, quiz.part]).toEqual(['RG', 'power', 'whom']);
     await quiz.say({ whom: 'N' });
     expect(quiz.part).toBe('with');
-    const { with: pair, then, foot, call } = quiz.question!.expected;
-    await quiz.say({ with: pair, then, foot, ...(call === null ? {} : { call }) });
+    await quiz.say(restOf(quiz));
     expect(quiz.verdict).toMatchObject({ whom: false, with: true });
     await settled();
     expect(sent).toMatchObject([{ item: { scheme: 'power', seat: 'RG' }, parts: { whom: false }, moved: null }]);
@@ -122,9 +126,8 @@ describe('a quiz', () => {
     await settled();
     expect([sent.length, sent[0]!.moved]).toEqual([1, null]);
     quiz.next();
-    const { whom, with: pair, then, foot, call } = quiz.question!.expected;
-    await quiz.say({ whom, with: pair, then, foot, ...(call === null ? {} : { call }) });
-    expect(quiz.after!.whom).not.toBe(whom);
+    await quiz.say({ whom: quiz.question!.expected.whom, ...restOf(quiz) });
+    expect(quiz.after!.whom).not.toBe(quiz.question!.expected.whom);
     await settled();
     expect(sent).toHaveLength(1);
     await quiz.sayAgain(quiz.after!.whom);
@@ -235,12 +238,12 @@ describe('what is forgotten', () => {
     const asked: string[] = [];
     for (let i = 0; i < 40 && !quiz.verdict; i++) {
       asked.push(quiz.part!);
-      const { whom, with: pair, then, foot } = quiz.question!.expected;
-      await quiz.say({ whom: { whom }, with: { with: pair }, then: { then }, foot: { foot }, call: {} }[quiz.part!]);
+      const right: Given = { whom: quiz.question!.expected.whom, ...restOf(quiz) };
+      await quiz.say({ [quiz.part!]: right[quiz.part!] });
     }
     quiz.inPictures = false;
-    expect(asked).toEqual(['whom', 'with', 'then', 'foot']);
-    expect(Object.values(quiz.verdict!)).toEqual([true, true, true, true]);
+    expect(asked).toEqual(['whom', 'with', 'then', 'foot', 'shoulder']);
+    expect(Object.values(quiz.verdict!)).toEqual([true, true, true, true, true]);
   });
 });
 

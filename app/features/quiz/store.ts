@@ -8,7 +8,15 @@ import type { BookSnap } from '#core/grade/book/lines';
 import type { Call } from '#core/model/snap';
 import { itemsOf, type Asked } from '#core/quiz/items';
 import { movedFor } from '#core/quiz/moved';
-import { callChoices, expectedOf, judge, nextPart, type Expected, type Given } from '#core/quiz/question';
+import {
+  callChoices,
+  expectedOf,
+  judge,
+  nextPart,
+  sentenceChoices,
+  type Expected,
+  type Given,
+} from '#core/quiz/question';
 import { onFilmAt } from '#core/quiz/on-film';
 import { rankItems } from '#core/quiz/rank';
 import { readEverySnap } from '~/features/book/store';
@@ -79,6 +87,7 @@ export const useQuiz = defineStore('quiz', () => {
     question.value && !verdict.value ? nextPart(question.value.expected, said.value, inPictures.value) : null,
   );
   const choices = computed(() => (question.value ? callChoices(question.value.expected, playbook.words) : []));
+  const sentences = computed(() => (question.value ? sentenceChoices(question.value.expected) : []));
   /** What is on the board now. */
   const board = computed(() => {
     const call = after.value?.call ?? question.value?.call;
@@ -211,6 +220,7 @@ export const useQuiz = defineStore('quiz', () => {
       part,
       inPictures,
       choices,
+      sentences,
       board,
       today,
     },

@@ -36,7 +36,9 @@ describe('technique follows from role and place', () => {
     expect(inside).toMatchObject({ block: 'double', step: { kind: 'in place' }, aim: 'near armpit, from under' });
     expect(inside!.technique!.pad).toContain('stop him and raise him');
     expect(outside).toMatchObject({ block: 'double', step: { kind: 'lead', foot: 'left' }, aim: 'near hip and ribs' });
-    expect(outside!.technique).toMatchObject({ head: 'inside', hand: 'inside' });
+    // Hips together: each man's head is on his own side of him, and the hand nearer to him presses.
+    expect(outside!.technique).toMatchObject({ head: 'outside', hand: 'inside' });
+    expect(inside!.technique).toMatchObject({ head: 'inside', hand: 'both' });
   });
 
   it('the same block on a zone track is no gap double', () => {
@@ -76,7 +78,7 @@ describe('technique follows from role and place', () => {
       ask('power', formation, 'LE 5 left; N 1 left; T 3 right; L 6i right; RE 9 right; W 30 left; M 10 right', 'Y'),
     ];
     expect([outside.block, outside.technique!.head]).toEqual(['down', 'across']);
-    expect([inside.block, inside.technique!.head]).toEqual(['down', 'inside']);
+    expect([inside.block, inside.technique!.head]).toEqual(['down', 'outside']);
   });
 
   it('is never said as right or left but for feet and the hand on the ground', () => {
@@ -193,7 +195,7 @@ describe('technique in lines', () => {
     ]);
     expect(techniqueLines(tackle)[1]!.says).toBe('short lead step, left foot, the back one');
     expect(sayTechnique(tackle)).toMatch(
-      /^Stance three-point, left hand down, .*; head inside; pressure inside hand; .*\.$/,
+      /^Stance three-point, left hand down, .*; head outside; pressure inside hand; .*\.$/,
     );
     expect(sayTechnique({ ...tackle, technique: null })).toBe('');
     expect(techniqueLines({ ...tackle, technique: null })).toEqual([]);

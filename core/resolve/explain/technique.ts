@@ -93,7 +93,13 @@ function sheetOf(
     role,
     length,
     landmark,
-    head: head === 'by school' ? hatOf(settings, shade) : head === 'across' || head === 'square' ? head : point(head),
+    head:
+      head === 'by school'
+        ? hatOf(settings, shade)
+        : head === 'across' || head === 'square'
+          ? head
+          : // On the near side of the man: that is the other way than to him.
+            point(head === 'near' ? 'far' : head),
     hand: hand === 'both' || hand === 'none' ? hand : point(hand),
     pad,
     schools: schoolsFor(plan, parts, settings),
