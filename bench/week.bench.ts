@@ -7,6 +7,7 @@ import { SHIPPED_SETTINGS } from '#core/model/settings';
 import type { WeekPlan } from '#core/model/week-plan';
 import { assignmentSheet, installSheet, type WeekPaper } from '#core/paper/week-sheets';
 import { demandOf } from '#core/plan/demand';
+import { NOTHING_PRACTISED } from '#core/plan/reps-so-far';
 import { standingsOf } from '#core/plan/standing';
 import { callsOf, workPlan, type PlanCell } from '#core/plan/work-plan';
 import { practising } from '#core/practice/men';
@@ -79,7 +80,7 @@ timed('one of them planned anew with three men away', '1000 ms', () =>
   planWeek({ ...week, men: () => men.slice(3), days: days.slice(0, 1) }),
 );
 timed('a script of 24 reps from 20 plays x 6 looks', '3000 ms', () =>
-  makeScript({ id: 'x', kind: 'team', reps: 24, plan, standings, ways, sayPlay: String }),
+  makeScript({ id: 'x', kind: 'team', reps: 24, plan, standings, ways, sayPlay: String, practised: NOTHING_PRACTISED }),
 );
 const [item] = itemsOf(plan, ['RG'], ways);
 timed('a quiz answer judged, and what they do next', '100 ms', () => {

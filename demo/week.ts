@@ -71,6 +71,12 @@ export const DEMO_PLAN: WeekPlan = {
     { sign: 'cover both guards', seen: 'twice', scheme: 'duo', side: 'right', tags: [] },
     { sign: 'slant the tackle to our call', seen: '', scheme: 'counter-gt', side: 'right', tags: [] },
   ],
+  theirs: [
+    { id: 'T', number: 92, note: 'slants in on second down' },
+    { id: 'N', number: 70, note: 'leans on the guard he covers' },
+    { id: 'RE', number: 48, note: '' },
+    { id: 'M', number: 33, note: 'steps back first' },
+  ],
 };
 
 /** As the Nine Bridges League's safety page has it and the staff agreed on; made up like everything here. */

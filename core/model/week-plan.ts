@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { CALL_SITUATION_IDS } from './call-situations';
+import { DefenderSchema } from './front';
 import { CallSchema } from './snap';
 
 /** Most plays and looks a week's plan holds; more could be read by nobody. */
@@ -48,11 +49,25 @@ export const PlannedAnswerSchema = PlayNameSchema.extend({
 });
 export type PlannedAnswer = z.infer<typeof PlannedAnswerSchema>;
 
+/** One of theirs as he is known: by the letters he has on the looks, with the number on his back. */
+export const TheirManSchema = z.object({
+  id: DefenderSchema.shape.id,
+  number: z.int('a number from 0 to 99').min(0, 'a number from 0 to 99').max(99, 'a number from 0 to 99').nullable(),
+  /** What he is known for: "spins inside". */
+  note: z.string().trim().max(80, 'at most 80 characters').default(''),
+});
+export type TheirMan = z.infer<typeof TheirManSchema>;
+
 /** What a week is planned with: what we call and what they show. */
 export const WeekPlanSchema = z.object({
   plays: z.array(PlannedPlaySchema).max(MOST_PLAYS, `at most ${MOST_PLAYS} plays`),
   looks: z.array(PlannedLookSchema).max(MOST_LOOKS, `at most ${MOST_LOOKS} looks`),
   answers: z.array(PlannedAnswerSchema).max(MOST_ANSWERS, `at most ${MOST_ANSWERS} answers`).optional(),
+  theirs: z
+    .array(TheirManSchema)
+    .max(30)
+    .refine((all) => new Set(all.map((m) => m.id)).size === all.length, { message: 'somebody stands here twice' })
+    .optional(),
   /** Its players are quizzed on it. */
   quiz: z.boolean().default(false),
 });
@@ -63,3 +78,7 @@ export function sharesOf(looks: readonly Pick<PlannedLook, 'weight'>[]): number[
   const whole = looks.reduce((sum, l) => sum + l.weight, 0);
   return looks.map((l) => l.weight / whole);
 }
+
+/** What is known of one of theirs; nothing by default. */
+export const theirManOf = ({ theirs = [] }: Pick<WeekPlan, 'theirs'>, id: string): TheirMan =>
+  theirs.find((m) => m.id === id) ?? { id, number: null, note: '' };

@@ -13,6 +13,8 @@ export interface BoardDrawing {
   readonly fromTheirs?: boolean;
   /** Defenders in whose place a cone stands. */
   readonly cones?: readonly string[];
+  /** Numbers on their backs, by their letters, so far as they are known. */
+  readonly numbers?: ReadonlyMap<string, number>;
   /** Only these of ours. */
   readonly seats?: readonly string[];
 }
@@ -37,7 +39,7 @@ const n = (value: number): string => String(Math.round(10 * value) / 10);
  * level, curved for who pulls; who is free is hatched, who is read or left is ringed.
  */
 export function boardSvg(drawing: BoardDrawing): string {
-  const { formation, front, resolution, fromTheirs = false, cones = [], seats } = drawing;
+  const { formation, front, resolution, fromTheirs = false, cones = [], numbers, seats } = drawing;
   const ours = formation.men.filter((m) => !seats || seats.includes(m.id));
   const shown = (resolution?.assignments ?? []).filter((a) => ours.some((m) => m.id === a.blocker));
   const moves = resolution?.movement?.moved ?? [];
@@ -62,6 +64,7 @@ export function boardSvg(drawing: BoardDrawing): string {
         flip,
         resolution?.defenders.find((o) => o.id === d.id)?.status ?? 'single',
         cones.includes(d.id),
+        numbers?.get(d.id),
       ),
     ),
   ];
@@ -78,8 +81,17 @@ function blocker(id: string, { x, y }: Place, flip: number): string {
   return `<path d="${nose}" fill="#000"/><rect x="${n(x - HALF_BAR)}" y="${n(y - TALL)}" width="${2 * HALF_BAR}" height="${2 * TALL}" rx="${TALL}" fill="#000"/><text x="${n(x)}" y="${n(y + 2.8)}" font-size="8" font-weight="bold" fill="#fff">${id}</text>`;
 }
 
-function defender(d: Defender, { x, y }: Place, flip: number, status: string, isCone: boolean): string {
-  const deep = d.y > FARTHEST_UP ? `${Math.round(d.y / 3)} yd` : '';
+function defender(
+  d: Defender,
+  { x, y }: Place,
+  flip: number,
+  status: string,
+  isCone: boolean,
+  number: number | undefined,
+): string {
+  const beside = [number === undefined ? '' : `#${number}`, d.y > FARTHEST_UP ? `${Math.round(d.y / 3)} yd` : '']
+    .filter(Boolean)
+    .join(' ');
   if (isCone)
     return `<path d="M ${n(x)} ${n(y - 6)} L ${n(x + 5)} ${n(y + 4)} H ${n(x - 5)} Z" fill="none" stroke="#000" stroke-width="0.8"/><text x="${n(x)}" y="${n(y + 12)}" font-size="6.5">${d.id}</text>`;
   const near = y + flip * TALL;
@@ -94,7 +106,7 @@ function defender(d: Defender, { x, y }: Place, flip: number, status: string, is
     status === 'read' || status === 'left'
       ? `<rect x="${n(x - HALF_BAR - 4)}" y="${n(y - TALL - 4)}" width="${2 * HALF_BAR + 8}" height="${2 * TALL + 8}" rx="8" fill="none" stroke="#000" stroke-width="1" stroke-dasharray="1 3"/>`
       : '';
-  return `<path d="${outline}" fill="#fff" stroke="#000" stroke-width="1.1"/>${hatch}${ring}<text x="${n(x)}" y="${n(y + 2.8)}" font-size="8" font-weight="bold">${d.id}</text>${deep ? `<text x="${n(x)}" y="${n(y - TALL - 3)}" font-size="6.5">${deep}</text>` : ''}`;
+  return `<path d="${outline}" fill="#fff" stroke="#000" stroke-width="1.1"/>${hatch}${ring}<text x="${n(x)}" y="${n(y + 2.8)}" font-size="8" font-weight="bold">${d.id}</text>${beside ? `<text x="${n(x)}" y="${n(y - TALL - 3)}" font-size="6.5">${beside}</text>` : ''}`;
 }
 
 function pathOf({ path, block, partners, next, target }: Assignment, at: (p: Place) => Place): string {

@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import type { TheirMan } from '../model/week-plan';
+import { NOTHING_PRACTISED } from '../plan/reps-so-far';
 import { makeScript } from '../practice/script/make-script';
 import { PAPER, partsOf, PLAN, WAYS, WORKED } from '../testing/a-week-paper';
 import { boardSvg } from './board-svg';
@@ -8,6 +10,7 @@ describe('a script on paper', () => {
   const script = makeScript({
     ...{ id: 'one', kind: 'inside run', reps: 5, plan: PLAN, standings: [], ways: WAYS },
     sayPlay: String,
+    practised: NOTHING_PRACTISED,
   })!;
   const words = { sayPlay: PAPER.sayPlay, stamp: 'x' };
 
@@ -28,5 +31,21 @@ describe('a script on paper', () => {
     expect(partsOf(cards, 'picture')[rep]!.svg.split('<path').length).toBe(
       boardSvg({ formation, front, fromTheirs: true, cones: script.reps[rep]!.cones }).split('<path').length,
     );
+  });
+
+  it('has their numbers on the scout team’s cards, of those that are known', () => {
+    const numbersOn = (theirs?: TheirMan[]): string[] =>
+      partsOf(scoutCards(script, WAYS, words, { theirs }), 'picture').flatMap(
+        (p) => p.svg.match(/#\d{1,2}(?=<)/g) ?? [],
+      );
+    expect(numbersOn()).toEqual([]);
+    const known = numbersOn([
+      { id: 'M', number: 7, note: '' },
+      { id: 'LE', number: null, note: 'wide' },
+    ]);
+    expect([new Set(known), known.length]).toEqual([
+      new Set(['#7']),
+      script.reps.filter((r) => r.bodies.includes('M')).length,
+    ]);
   });
 });

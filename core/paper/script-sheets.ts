@@ -3,6 +3,7 @@ import { gistWords } from './gist-words';
 import type { Rep, Script } from '../model/script';
 import { SCRIPT_KINDS } from '../model/script';
 import { scriptName } from '../practice/script/make-script';
+import type { WeekPlan } from '../model/week-plan';
 import { boardSvg } from './board-svg';
 import type { Part, Sheet } from './sheet';
 
@@ -58,8 +59,14 @@ export const playersScript = (script: Script, { sayPlay, stamp }: ScriptWords): 
   ],
 });
 
-/** A card for every rep as the scout team sees it from its own side: places, movement, whom it needs and where a cone will do. */
-export function scoutCards(script: Script, ways: Ways, { stamp }: ScriptWords): Sheet {
+/** A card for every rep as the scout team sees it from its own side: places, numbers, movement, whom it needs and where a cone will do. */
+export function scoutCards(
+  script: Script,
+  ways: Ways,
+  { stamp }: ScriptWords,
+  { theirs = [] }: Pick<WeekPlan, 'theirs'> = {},
+): Sheet {
+  const numbers = new Map(theirs.flatMap(({ id, number }) => (number === null ? [] : [[id, number] as const])));
   const cards = script.reps.map((rep, i): Part[] => {
     const worked = workCall({ ...rep, overrides: {} }, ways);
     if (!worked.ok) return [{ kind: 'heading', text: `${i + 1}: cannot be lined up any more` }];
@@ -74,7 +81,7 @@ export function scoutCards(script: Script, ways: Ways, { stamp }: ScriptWords): 
         kind: 'picture',
         share: 1,
         svg: boardSvg({
-          ...{ formation, front, fromTheirs: true, cones: rep.cones },
+          ...{ formation, front, fromTheirs: true, cones: rep.cones, numbers },
           resolution: { ...movement, movement: resolution.movement },
         }),
       },

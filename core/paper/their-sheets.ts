@@ -3,7 +3,7 @@ import { levelOf } from '../identify/line';
 import { workCall, type WorkedCall } from '../calls/resolve-call';
 import { SHIPPED_SETTINGS } from '../model/settings';
 import { YARD } from '../geometry/units';
-import { sharesOf } from '../model/week-plan';
+import { sharesOf, theirManOf } from '../model/week-plan';
 import { callsOf } from '../plan/work-plan';
 import { BLOCKS, type BlockId } from '../vocabulary/index';
 import type { Cell, Sheet } from './sheet';
@@ -53,9 +53,10 @@ export function theirManSheet(paper: WeekPaper, id: string): Sheet {
       return worked?.front.defenders.some((d) => d.id === id) ? whoHas(worked, id) : '';
     }),
   ]);
+  const { number, note } = theirManOf(plan, id);
   return {
-    title: `Their ${id}`,
-    subtitle: title,
+    title: number === null ? `Their ${id}` : `Their ${id}, number ${number}`,
+    subtitle: note ? `${title}. Known for: ${note}` : title,
     stamp,
     parts: [
       { kind: 'heading', text: 'Where he is' },

@@ -61,6 +61,13 @@ describe('the sheets of a week', () => {
     for (const t of partsOf(sheet, 'table')) for (const r of t.rows) expect(r.length).toBe(t.head.length);
   });
 
+  it('name him by his number and say what he is known for, where it is known', () => {
+    const theirs = [{ id: 'T', number: 0, note: 'spins inside' }];
+    const of = (id: string) => theirManSheet({ ...PAPER, plan: { ...PLAN, theirs } }, id);
+    expect([of('T').title, of('T').subtitle]).toEqual(['Their T, number 0', 'Week 6, Terns. Known for: spins inside']);
+    expect([of('RE').title, of('RE').subtitle]).toEqual(['Their RE', 'Week 6, Terns']);
+  });
+
   it('have the rules and the likeliest looks of a play on its install sheet', () => {
     const sheet = installSheet(PAPER, 0);
     const rules = partsOf(sheet, 'table')[0]!.rows;

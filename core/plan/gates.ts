@@ -2,12 +2,8 @@ import type { PracticeWays } from '../model/practice';
 import type { QuizResult } from '../model/quiz';
 import type { RepMark, Script } from '../model/script';
 import { isSamePlay, type PlannedPlay } from '../model/week-plan';
+import { repsSoFar, type Count } from './reps-so-far';
 import { TOO_FEW } from '../statistics/rate';
-
-interface Count {
-  readonly good: number;
-  readonly of: number;
-}
 
 /** What has to be there before a play goes into the game, and how it stands. */
 export interface Gate {
@@ -27,11 +23,7 @@ export function gateOf(
 ): Gate {
   const asked = results.filter((r) => isSamePlay(play, r.item));
   const quiz = { good: sum(asked.map((r) => r.right)), of: sum(asked.map((r) => r.of)) };
-  const his = marks.filter((m) => {
-    const rep = scripts.find((s) => s.id === m.script)?.reps[m.rep];
-    return rep !== undefined && isSamePlay(play, rep);
-  });
-  const reps = { good: his.filter((m) => m.good).length, of: his.length };
+  const reps = repsSoFar(play, { scripts, marks });
   const states = [stateOf(quiz, gateQuiz), stateOf(reps, gateReps)];
   const state = (['not reached', 'open', 'reached'] as const).find((s) => states.includes(s)) ?? 'none';
   return { quiz, reps, state };

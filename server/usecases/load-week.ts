@@ -4,6 +4,7 @@ import { SHIPPED_CALL_WORDS } from '#core/model/call-words';
 import { PracticeWaysSchema, type PracticeDay } from '#core/model/practice';
 import { SHIPPED_SETTINGS } from '#core/model/settings';
 import { demandOf } from '#core/plan/demand';
+import { NOTHING_PRACTISED } from '#core/plan/reps-so-far';
 import { standingsOf } from '#core/plan/standing';
 import { callsOf, workPlan, type PlanCell } from '#core/plan/work-plan';
 import { practising } from '#core/practice/men';
@@ -74,6 +75,7 @@ export async function loadWeek(member: Member): Promise<void> {
     ...{ id: 'inside-run-1', kind: 'inside run', reps: 12, plan: DEMO_PLAN, standings },
     ways: { playbook: SHIPPED_PLAYBOOK },
     sayPlay: (at) => SHIPPED_PLAYBOOK.name('schemes', DEMO_PLAN.plays[at]!.scheme),
+    practised: NOTHING_PRACTISED,
   })!;
   const scripts = { scripts: [script] };
   await WeekPartRow.create({ programId, gameId: game.id, part: 'scripts', revision: 1, body: scripts, userId });

@@ -9,6 +9,7 @@ import CallSheetForm from './CallSheetForm.vue';
 import InstallOrder from './InstallOrder.vue';
 import PlanMen from './PlanMen.vue';
 import PlayLookTable from './PlayLookTable.vue';
+import TheirMen from './TheirMen.vue';
 import WeakPairs from './WeakPairs.vue';
 import { usePlan } from './store';
 
@@ -43,6 +44,7 @@ const says = computed(() => {
       <PlanMen v-if="plan.men.length" />
       <CallSheetForm v-if="plan.plan.plays.length" />
       <InstallOrder />
+      <TheirMen v-if="plan.theirs.length" />
     </template>
   </div>
 </template>

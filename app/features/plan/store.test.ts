@@ -133,6 +133,19 @@ describe('a plan on the screen', () => {
     expect(kept).toMatchObject({ plays: [{ scheme: 'duo' }], looks: [{ weight: 50 }, { weight: 24 }] });
   });
 
+  it('knows whoever of theirs is on a look, keeps what is said of him and forgets what is taken back', async () => {
+    const plan = usePlan();
+    expect(plan.theirs.map((m) => [m.id, m.number])).toEqual(['LE', 'W', 'N', 'M', 'RE'].map((id) => [id, null]));
+    await plan.changeTheirs({ id: 'N', number: 98, note: '' });
+    await plan.changeTheirs({ id: 'M', number: null, note: 'walks up' });
+    expect(plan.theirs.filter((m) => m.number !== null || m.note)).toEqual([
+      { id: 'N', number: 98, note: '' },
+      { id: 'M', number: null, note: 'walks up' },
+    ]);
+    await plan.changeTheirs({ id: 'N', number: null, note: '' });
+    expect(kept.theirs).toEqual([{ id: 'M', number: null, note: 'walks up' }]);
+  });
+
   it('works everything out anew once texts or limits are others', async () => {
     const plan = usePlan();
     await answer();

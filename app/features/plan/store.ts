@@ -3,10 +3,18 @@ import { computed, shallowRef, watch } from 'vue';
 import type { Mending } from '#core/compare/mend';
 import { playerAt } from '#core/film/log/lineup';
 import type { Call } from '#core/model/snap';
-import { sharesOf, type PlannedAnswer, type PlannedLook, type PlannedPlay } from '#core/model/week-plan';
+import {
+  sharesOf,
+  theirManOf,
+  type PlannedAnswer,
+  type PlannedLook,
+  type PlannedPlay,
+  type TheirMan,
+} from '#core/model/week-plan';
 import { demandOf, soundShares } from '#core/plan/demand';
 import { loadBearing, type Loss } from '#core/plan/losses';
 import { numberOf, standingsOf } from '#core/plan/standing';
+import { theirPlaces } from '#core/plan/their-places';
 import { callsOf, type CallCell, type PlanCell } from '#core/plan/work-plan';
 import { usePlaybook } from '~/features/playbook/store';
 import { useRoster } from '~/features/roster/store';
@@ -125,6 +133,15 @@ export const usePlan = defineStore('plan', () => {
   const put = (plays: PlannedPlay[], looks: PlannedLook[]): Promise<boolean> =>
     week.change('plan', { ...plan.value, plays, looks });
   const changeAnswers = (answers: PlannedAnswer[]): Promise<boolean> => week.change('plan', { ...plan.value, answers });
+  /** Whoever of theirs is on a look, and what is known of him. */
+  const theirs = computed(() =>
+    theirPlaces(plan.value, playbook.book, playbook.settings).map((id) => theirManOf(plan.value, id)),
+  );
+  const changeTheirs = (man: TheirMan): Promise<boolean> => {
+    const others = (plan.value.theirs ?? []).filter((m) => m.id !== man.id);
+    const isKnown = man.number !== null || man.note !== '';
+    return week.change('plan', { ...plan.value, theirs: [...others, ...(isKnown ? [man] : [])] });
+  };
   const openQuiz = (quiz: boolean): Promise<boolean> => week.change('plan', { ...plan.value, quiz });
   const addPlay = (play: PlannedPlay): Promise<boolean> => put([...plan.value.plays, play], plan.value.looks);
   const addLook = (look: PlannedLook): Promise<boolean> => put(plan.value.plays, [...plan.value.looks, look]);
@@ -170,9 +187,10 @@ export const usePlan = defineStore('plan', () => {
       standings,
       men,
       unused,
+      theirs,
       running,
       problem,
     },
-    ...{ openQuiz, changeAnswers, addPlay, addLook, changePlay, changeLook, dropPlay, dropLook },
+    ...{ openQuiz, changeAnswers, changeTheirs, addPlay, addLook, changePlay, changeLook, dropPlay, dropLook },
   };
 });

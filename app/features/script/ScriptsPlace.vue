@@ -50,7 +50,7 @@ function print(make: (script: NonNullable<typeof scripts.script>, stamp: string)
 }
 const printCoach = (): void => print((s, stamp) => coachScript(s, ways.value, { sayPlay, stamp }), 'coach');
 const printPlayers = (): void => print((s, stamp) => playersScript(s, { sayPlay, stamp }), 'players');
-const printCards = (): void => print((s, stamp) => scoutCards(s, ways.value, { sayPlay, stamp }), 'scout');
+const printCards = (): void => print((s, stamp) => scoutCards(s, ways.value, { sayPlay, stamp }, plan.plan), 'scout');
 </script>
 
 <template>

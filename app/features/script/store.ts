@@ -47,6 +47,7 @@ export const useScripts = defineStore('scripts', () => {
     while (scripts.value.some((s) => s.id === `${shortName(kind)}-${n}`)) n++;
     writer.ask({
       ...{ id: `${shortName(kind)}-${n}`, kind, reps, plan: plan.plan, standings: plan.standings },
+      practised: { scripts: scripts.value, marks: week.week?.marks ?? [] },
       ...{ own: playbook.ownTexts, settings: playbook.settings, words: playbook.words },
     });
   }

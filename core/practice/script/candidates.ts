@@ -6,6 +6,7 @@ import { sharesOf, type WeekPlan } from '../../model/week-plan';
 import { workCall, type Ways, type WorkedCall } from '../../calls/resolve-call';
 import { callsOf } from '../../plan/work-plan';
 import type { Standing } from '../../plan/standing';
+import { repsSoFar, type Count, type Practised } from '../../plan/reps-so-far';
 
 /** A play against a look that a script can have in it. */
 export interface Candidate {
@@ -17,13 +18,17 @@ export interface Candidate {
   readonly seats: readonly string[];
   /** How often it will come in the game. */
   readonly times: number;
-  /** What there is to lose in it, yards: of every man how likely he loses his block, and what that costs. */
+  /** What there is to lose in it, yards: of every man how likely he loses his block, and what that costs; more where it was missed. */
   readonly risk: number;
+  /** How the play went in this week's scripts so far. */
+  readonly soFar: Count;
 }
 
 /** What a man nobody knows anything of loses a block with, and what a lost one costs at least. */
 const UNKNOWN = 0.25;
 const LEAST_COST = 0.5;
+/** A play that was missed every time is worth so much more than one that never was. */
+const MISSED_AGAIN = 1;
 
 /** Everything of the plan that belongs in a script of this kind; what cannot be worked out, and what the cut rules out, does not. */
 export function candidatesFor(
@@ -31,6 +36,7 @@ export function candidatesFor(
   plan: WeekPlan,
   standings: readonly Standing[],
   ways: Ways,
+  practised: Practised,
 ): Candidate[] {
   const shares = sharesOf(plan.looks);
   return callsOf(plan).flatMap(({ play, look, call }): Candidate[] => {
@@ -49,7 +55,10 @@ export function candidatesFor(
         const his = standings.find((s) => s.seat === a.blocker && s.block === a.block);
         return sum + (his ? 1 - his.expected : UNKNOWN) * Math.max(LEAST_COST, his?.costs ?? 0);
       }, 0);
-    return [{ play, look, call, worked: work.value, seats, times: plan.plays[play]!.times * shares[look]!, risk }];
+    const soFar = repsSoFar(call, practised);
+    const again = 1 + (soFar.of > 0 ? MISSED_AGAIN * (1 - soFar.good / soFar.of) : 0);
+    const times = plan.plays[play]!.times * shares[look]!;
+    return [{ play, look, call, worked: work.value, seats, times, risk: risk * again, soFar }];
   });
 }
 

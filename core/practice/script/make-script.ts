@@ -7,6 +7,7 @@ import { sayTimes } from '../../plan/say-number';
 import type { Standing } from '../../plan/standing';
 import { fewestBodies } from './bodies';
 import { risingReps } from './series';
+import type { Practised } from '../../plan/reps-so-far';
 import { candidatesFor, type Candidate } from './candidates';
 
 /** What a second rep of the same play against the same look is worth, and another rep of the same play, against the first. */
@@ -23,14 +24,16 @@ export interface ScriptJob {
   readonly standings: readonly Standing[];
   readonly ways: Ways;
   readonly sayPlay: (play: number) => string;
+  /** What was practised this week before. */
+  readonly practised: Practised;
 }
 
 /**
- * Chooses reps so that the likely and the dangerous is covered first, and again before the unlikely; orders them so that the scout team moves
+ * Chooses reps so that the likely, the dangerous and what was missed is covered first, and again before the unlikely; orders them so that the scout team moves
  * least and sides take turns; and leaves out every defender nobody of us does anything about. `null` when nothing of the plan belongs in it.
  */
-export function makeScript({ id, kind, reps, plan, standings, ways, sayPlay }: ScriptJob): Script | null {
-  const candidates = candidatesFor(kind, plan, standings, ways);
+export function makeScript({ id, kind, reps, plan, standings, ways, sayPlay, practised }: ScriptJob): Script | null {
+  const candidates = candidatesFor(kind, plan, standings, ways, practised);
   if (candidates.length === 0) return null;
   if (kind === 'short yardage')
     return { id, kind, resets: 0, film: [], reps: risingReps(candidates, reps, ways), uncovered: [] };
@@ -55,8 +58,10 @@ export function makeScript({ id, kind, reps, plan, standings, ways, sayPlay }: S
   };
 }
 
-const whyOf = ({ times, risk }: Candidate): string =>
-  `${sayTimes(times)} in the game, ${risk.toFixed(1)} yards to lose`;
+function whyOf({ times, risk, soFar: { good, of } }: Candidate): string {
+  const missed = of > good ? `, missed ${of - good} of ${of} this week` : '';
+  return `${sayTimes(times)} in the game, ${risk.toFixed(1)} yards to lose${missed}`;
+}
 
 /** One after the other whatever is worth most then: times it comes, what there is to lose, less for what is in already. */
 function choose(candidates: readonly Candidate[], reps: number): Candidate[] {

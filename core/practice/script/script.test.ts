@@ -4,8 +4,9 @@ import { SHIPPED_PLAYBOOK } from '../../calls/playbook';
 import { workCall, type Ways } from '../../calls/resolve-call';
 import { gistOf } from '../../compare/gist';
 import { lineOf } from '../../model/formation';
-import { SCRIPT_KIND_IDS, ScriptSchema, type ScriptKind } from '../../model/script';
+import { SCRIPT_KIND_IDS, ScriptSchema, type Script, type ScriptKind } from '../../model/script';
 import type { WeekPlan } from '../../model/week-plan';
+import { NOTHING_PRACTISED, type Practised } from '../../plan/reps-so-far';
 import type { Standing } from '../../plan/standing';
 import { need } from '../../testing/need';
 import { candidatesFor } from './candidates';
@@ -33,11 +34,19 @@ const PLAN: WeekPlan = {
   ],
 };
 const WAYS: Ways = { playbook: SHIPPED_PLAYBOOK };
-const script = (kind: ScriptKind, reps: number, standings: readonly Standing[] = [], plan = PLAN) =>
+const script = (
+  kind: ScriptKind,
+  reps: number,
+  standings: readonly Standing[] = [],
+  plan = PLAN,
+  practised: Practised = NOTHING_PRACTISED,
+) =>
   makeScript({
-    ...{ id: 'one', kind, reps, plan, standings, ways: WAYS },
+    ...{ id: 'one', kind, reps, plan, standings, ways: WAYS, practised },
     sayPlay: (p) => `${plan.plays[p]!.scheme} ${plan.plays[p]!.side}`,
   })!;
+
+const timesIn = ({ reps }: Script, scheme: string): number => reps.filter((r) => r.scheme === scheme).length;
 
 describe('a series from the 3', () => {
   const made = () => script('short yardage', 8);
@@ -90,6 +99,7 @@ describe('a script', () => {
         standings: [],
         ways: WAYS,
         sayPlay: String,
+        practised: NOTHING_PRACTISED,
       }),
     ).toBeNull();
   });
@@ -106,10 +116,26 @@ describe('a script', () => {
     }
   });
 
+  it('takes more often what was missed this week, and says so; what went well and what nobody marked counts for nothing', () => {
+    const plain = script('inside run', 8);
+    const rare = plain.reps.map((r) => r.scheme).sort((a, b) => timesIn(plain, a) - timesIn(plain, b))[0]!;
+    const at = plain.reps.findIndex((r) => r.scheme === rare);
+    const marked = (good: boolean): Practised => ({
+      scripts: [plain],
+      marks: [{ script: 'one', rep: at, good, missed: [] }],
+    });
+    const after = script('inside run', 8, [], PLAN, marked(false));
+    expect(timesIn(after, rare)).toBeGreaterThan(timesIn(plain, rare));
+    expect(after.reps.find((r) => r.scheme === rare)!.why).toMatch(/, missed 1 of 1 this week$/);
+    expect(script('inside run', 8, [], PLAN, marked(true))).toEqual(plain);
+    expect(script('inside run', 8, [], PLAN, { scripts: [plain], marks: [] })).toEqual(plain);
+    expect(script('inside run', 8, [], PLAN, { ...marked(false), scripts: [] })).toEqual(plain);
+  });
+
   it('leaves a play whose puller comes from the other side out of half a line', () => {
     expect(script('half line', 12).reps.some((r) => r.scheme === 'power')).toBe(false);
     expect(script('inside run', 12).reps.some((r) => r.scheme === 'power')).toBe(true);
-    for (const c of candidatesFor('half line', PLAN, [], WAYS)) {
+    for (const c of candidatesFor('half line', PLAN, [], WAYS, NOTHING_PRACTISED)) {
       const { men } = c.worked.formation;
       const sides = c.seats.filter((s) => s !== 'C').map((s) => Math.sign(men.find((m) => m.id === s)!.x));
       expect(new Set(sides)).toEqual(new Set([c.call.side === 'right' ? 1 : -1]));
@@ -117,7 +143,7 @@ describe('a script', () => {
   });
 
   it('covers the likeliest first, and says what it leaves uncovered', () => {
-    const as = candidatesFor('inside run', PLAN, [], WAYS).length;
+    const as = candidatesFor('inside run', PLAN, [], WAYS, NOTHING_PRACTISED).length;
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 14 }), (reps) => {
         const made = script('inside run', reps);
@@ -136,7 +162,7 @@ describe('a script', () => {
   });
 
   it('goes where there is more to lose', () => {
-    const weak: Standing[] = candidatesFor('inside run', PLAN, [], WAYS)
+    const weak: Standing[] = candidatesFor('inside run', PLAN, [], WAYS, NOTHING_PRACTISED)
       .filter((c) => c.call.scheme === 'duo')
       .flatMap((c) => c.worked.resolution.assignments)
       .map((a) => ({
@@ -161,7 +187,7 @@ describe('a script', () => {
   it('needs no more defenders than change what somebody does, and with those alone everybody does the same', () => {
     for (const kind of ['half line', 'inside run', 'pick-up'] as const) {
       const made = script(kind, 5);
-      const all = candidatesFor(kind, PLAN, [], WAYS);
+      const all = candidatesFor(kind, PLAN, [], WAYS, NOTHING_PRACTISED);
       for (const rep of made.reps) {
         const full = need(workCall({ ...rep, overrides: {} }, WAYS));
         const seats = all.find((c) => c.call.scheme === rep.scheme && c.call.side === rep.side)!.seats;
