@@ -75,7 +75,17 @@ describe('the sheets of a week', () => {
     expect(
       rules.every(([post, rule]) => (post as { strong: string }).strong.length > 2 && (rule as string).length > 5),
     ).toBe(true);
-    expect(partsOf(sheet, 'heading').map((h) => h.text)).toEqual(['Over, 56 %', 'Odd, 28 %', 'Over, slant, 17 %']);
+    expect(partsOf(sheet, 'heading').map((h) => h.text)).toEqual([
+      ...['How, against Over', 'Over, 56 %', 'Odd, 28 %', 'Over, slant, 17 %'],
+    ]);
+    const how = partsOf(sheet, 'table')[1]!;
+    const guard = how.rows.find((r) => (r[0] as { strong: string }).strong === 'RG')!;
+    expect(guard.slice(1, 3)).toEqual([
+      expect.stringContaining('three-point'),
+      expect.stringMatching(/(left|right) foot/),
+    ]);
+    expect(guard.slice(4, 6)).toEqual(['inside', 'outside']);
+    for (const r of how.rows) expect(r.length).toBe(how.widths.length);
     expect(partsOf(sheet, 'picture')).toHaveLength(3);
   });
 

@@ -1,9 +1,12 @@
 import { workCall, type Ways } from '../calls/resolve-call';
 import { sayHead, saySentence } from '../language/print';
+import type { Resolution } from '../model/resolution';
 import type { Rep } from '../model/script';
 import { CALL_SITUATION_IDS, CALL_SITUATIONS } from '../model/call-situations';
 import { isSamePlay, sharesOf, type WeekPlan } from '../model/week-plan';
 import { callsOf } from '../plan/work-plan';
+import { shoulderOf } from '../reports/shoulder';
+import { techniqueLines } from '../reports/technique-lines';
 import { verdictSentence } from '../reports/verdict-sentence';
 import { boardSvg } from './board-svg';
 import { gistWords } from './gist-words';
@@ -149,7 +152,28 @@ export function wristband({ plan, sayPlay, title, stamp }: WeekPaper, size: Band
   };
 }
 
-/** Everything of one play: its rules place by place, and up to eight of the week's looks drawn with who does what. */
+/** How every man does it: from the ground up, as far as it is said in a line. */
+function howTable(resolution: Resolution): Part {
+  const rows = resolution.assignments
+    .filter((a) => a.technique !== null && a.step.kind !== 'none')
+    .map((a): Cell[] => {
+      const of = (name: string): string => techniqueLines(a).find((l) => l.name === name)?.says ?? '';
+      return [
+        { strong: a.blocker },
+        ...['Stance', 'First step', 'Aim', 'Head'].map(of),
+        shoulderOf(a, resolution) ?? 'hands',
+        a.call ?? '',
+      ];
+    });
+  return {
+    kind: 'table',
+    head: ['', 'Stance', 'First step', 'Aim', 'Head', 'Shoulder', 'Says'],
+    widths: [20, 118, 104, '*', 46, 50, 54],
+    rows,
+  };
+}
+
+/** Everything of one play: its rules place by place, how each man does it against the likeliest look, and up to eight of the week's looks drawn with who does what. */
 export function installSheet({ plan, ways, sayPlay, title, stamp }: WeekPaper, play: number): Sheet {
   const planned = plan.plays[play]!;
   const scheme = ways.playbook.scheme(planned.scheme);
@@ -184,11 +208,16 @@ export function installSheet({ plan, ways, sayPlay, title, stamp }: WeekPaper, p
         },
       ]
     : [];
+  const likeliest = plan.looks[looks[0]!];
+  const worked = likeliest && workCall(callsOf({ plays: [planned], looks: [likeliest] })[0]!.call, ways);
+  const how: Part[] = worked?.ok
+    ? [{ kind: 'heading', text: `How, against ${likeliest!.frontName}` }, howTable(worked.value.resolution)]
+    : [];
   return {
     title: sayPlay(planned),
     subtitle: `${planned.formationName}. ${title}`,
     stamp,
-    parts: [...rules, ...pairs],
+    parts: [...rules, ...how, ...pairs],
   };
 }
 

@@ -2,8 +2,8 @@ import type { CallWords } from '../model/call-words';
 import { QUIZ_PARTS, type QuizPart } from '../model/quiz';
 import type { Resolution } from '../model/resolution';
 import type { Side } from '../model/side';
+import { shoulderOf, type Shoulder } from '../reports/shoulder';
 import { hisIn } from './items';
-import { shoulderOf } from './shoulder';
 
 /** The right answers for a man in a call, with what his rule says. */
 export interface Expected {
@@ -14,7 +14,7 @@ export interface Expected {
   readonly then: string | null;
   readonly foot: Side;
   /** The shoulder he strikes with; `null` where it is neither: then it is not asked. */
-  readonly shoulder: Side | null;
+  readonly shoulder: Shoulder | null;
   /** Where that puts his head, as it is said to him. */
   readonly head: string;
   /** The word he says; `null` when he says none: then it is not asked. */
@@ -47,7 +47,7 @@ export interface Given {
   readonly with?: readonly string[];
   readonly then?: string | null;
   readonly foot?: Side;
-  readonly shoulder?: Side;
+  readonly shoulder?: Shoulder;
   readonly call?: string;
   readonly why?: string;
 }
@@ -59,7 +59,7 @@ const HAS: Partial<Record<QuizPart, (expected: Expected) => boolean>> = {
   why: ({ passedOver }) => passedOver.length > 0,
 };
 /** Parts that are words and nothing else. */
-const IN_WORDS: readonly QuizPart[] = ['call', 'why'];
+const IN_WORDS: readonly QuizPart[] = ['shoulder', 'call', 'why'];
 
 /** The parts that are asked, in their order; of who is asked in pictures alone nothing that is words. */
 export const partsAsked = (expected: Expected, inPictures = false): QuizPart[] =>

@@ -69,16 +69,16 @@ describe('what a man is quizzed on', () => {
 
 describe('an answer', () => {
   const expected: Expected = {
-    ...{ whom: 'T', with: ['RT'], then: 'W', foot: 'right', shoulder: 'right', head: 'inside', call: 'Deuce' },
+    ...{ whom: 'T', with: ['RT'], then: 'W', foot: 'right', shoulder: 'outside', head: 'inside', call: 'Deuce' },
     ...{ because: 'RG: double on T', passedOver: [{ sentence: 'RG: down on a 1', reason: '' }] },
   };
   it('is asked in its order, shoulder, call and sentence only where there is one to say', () => {
     const ALL = ['whom', 'with', 'then', 'foot', 'shoulder', 'call', 'why'];
     expect(partsAsked(expected)).toEqual(ALL);
     expect(partsAsked({ ...expected, call: null, shoulder: null, passedOver: [] })).toEqual(ALL.slice(0, 4));
-    expect(partsAsked(expected, true)).toEqual(ALL.slice(0, 5));
+    expect(partsAsked(expected, true)).toEqual(ALL.slice(0, 4));
     expect(nextPart(expected, {})).toBe('whom');
-    const most: Given = { whom: 'T', with: [], then: null, shoulder: 'left', call: 'Ace', why: '' };
+    const most: Given = { whom: 'T', with: [], then: null, shoulder: 'inside', call: 'Ace', why: '' };
     expect(nextPart(expected, most)).toBe('foot');
     expect(nextPart(expected, { ...most, foot: 'left' })).toBeNull();
   });
@@ -89,8 +89,8 @@ describe('an answer', () => {
       ...{ whom: true, with: true, then: false, foot: false, call: true },
     });
     expect(judge(expected, { whom: 'N' })).toEqual({ whom: false });
-    expect(judge(expected, { shoulder: 'left', why: 'RG: double on T' })).toEqual({ shoulder: false, why: true });
-    expect(judge(expected, { shoulder: 'right', why: 'RG: down on a 1' })).toEqual({ shoulder: true, why: false });
+    expect(judge(expected, { shoulder: 'inside', why: 'RG: double on T' })).toEqual({ shoulder: false, why: true });
+    expect(judge(expected, { shoulder: 'outside', why: 'RG: down on a 1' })).toEqual({ shoulder: true, why: false });
   });
 
   it('has sentences to choose from: his own and those that were passed over, the nearest before it, each once', () => {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { QuizPart } from '#core/model/quiz';
 
-/** What is asked, as a drawing: our man and theirs, two of ours on one, on to the next level, the foot that goes first, the shoulder that strikes. */
+/** What is asked, as a drawing: our man and theirs, two of ours on one, on to the next level, the foot that goes first. */
 defineProps<{ part: QuizPart; says: string }>();
 </script>
 
@@ -31,13 +31,6 @@ defineProps<{ part: QuizPart; says: string }>();
       <ellipse class="asked" cx="78" cy="56" rx="13" ry="26" />
       <ellipse class="asked" cx="122" cy="56" rx="13" ry="26" />
       <text x="156" y="66">?</text>
-    </g>
-    <g v-else-if="part === 'shoulder'">
-      <rect class="theirs" x="80" y="8" width="40" height="26" />
-      <rect class="ours" x="72" y="58" width="56" height="30" rx="15" />
-      <circle class="asked" cx="68" cy="58" r="13" />
-      <circle class="asked" cx="132" cy="58" r="13" />
-      <text x="160" y="70">?</text>
     </g>
   </svg>
 </template>

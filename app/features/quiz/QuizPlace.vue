@@ -3,6 +3,7 @@ import { computed, onMounted, ref } from 'vue';
 import { useEventListener } from '@vueuse/core';
 import type { QuizPart } from '#core/model/quiz';
 import { SIDES } from '#core/model/side';
+import { shouldersWith } from '#core/reports/shoulder';
 import { sayPlayOf } from '~/features/plan/say-play';
 import FilmQuiz from './FilmQuiz.vue';
 import QuizBoard from './QuizBoard.vue';
@@ -168,16 +169,27 @@ function next(): void {
           >
             {{ quiz.inPictures ? '■' : 'nobody: stay on him' }}
           </button>
-          <template v-else-if="quiz.part === 'foot' || quiz.part === 'shoulder'">
+          <template v-else-if="quiz.part === 'foot'">
             <button
               v-for="side in SIDES"
               :key="side"
               type="button"
               class="big"
               :aria-label="side"
-              @click="quiz.say({ [quiz.part]: side })"
+              @click="quiz.say({ foot: side })"
             >
               {{ quiz.inPictures ? ARROWS[side] : side }}
+            </button>
+          </template>
+          <template v-else-if="quiz.part === 'shoulder'">
+            <button
+              v-for="s in shouldersWith(quiz.question.expected.shoulder)"
+              :key="s"
+              type="button"
+              class="big"
+              @click="quiz.say({ shoulder: s })"
+            >
+              {{ s }}
             </button>
           </template>
           <template v-else-if="quiz.part === 'why'">

@@ -93,13 +93,7 @@ function sheetOf(
     role,
     length,
     landmark,
-    head:
-      head === 'by school'
-        ? hatOf(settings, shade)
-        : head === 'across' || head === 'square'
-          ? head
-          : // On the near side of the man: that is the other way than to him.
-            point(head === 'near' ? 'far' : head),
+    head: headOf(head, shade, settings, point),
     hand: hand === 'both' || hand === 'none' ? hand : point(hand),
     pad,
     schools: schoolsFor(plan, parts, settings),
@@ -122,8 +116,27 @@ function pointer(scene: Scene, { man, target }: ManOutcome) {
   };
 }
 
-const hatOf = ({ hat }: Pick<Settings, 'hat'>, shade: Place['shade']): TechniqueSheet['head'] =>
-  shade === 'head-up' ? 'square' : shade === 'inside' || hat === 'inside number' ? 'inside' : 'outside';
+/** Where his hat goes, as it is said to him. */
+function headOf(
+  head: TechniqueParts['head'],
+  shade: Place['shade'],
+  { hat }: Pick<Settings, 'hat'>,
+  point: ReturnType<typeof pointer>,
+): TechniqueSheet['head'] {
+  switch (head) {
+    case 'across':
+    case 'square':
+      return head;
+    case 'near':
+      // On the near side of the man: that is the other way than to him.
+      return point('far');
+    case 'by school':
+      if (shade === 'head-up') return 'square';
+      return point(shade === 'inside' || hat === 'inside number' ? 'inside' : 'outside');
+    default:
+      return point(head);
+  }
+}
 
 /** Blocks on which two men work; they come off by the program’s school. */
 const PAIRED = new Set<BlockId>(['double', 'help', 'triple', 'pass-double']);
