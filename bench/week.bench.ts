@@ -80,7 +80,17 @@ timed('one of them planned anew with three men away', '1000 ms', () =>
   planWeek({ ...week, men: () => men.slice(3), days: days.slice(0, 1) }),
 );
 timed('a script of 24 reps from 20 plays x 6 looks', '3000 ms', () =>
-  makeScript({ id: 'x', kind: 'team', reps: 24, plan, standings, ways, sayPlay: String, practised: NOTHING_PRACTISED }),
+  makeScript({
+    id: 'x',
+    kind: 'team',
+    reps: 24,
+    plan,
+    standings,
+    ways,
+    sayPlay: String,
+    practised: NOTHING_PRACTISED,
+    order: [],
+  }),
 );
 const [item] = itemsOf(plan, ['RG'], ways);
 timed('a quiz answer judged, and what they do next', '100 ms', () => {

@@ -3,6 +3,11 @@ import { CallSchema } from './snap';
 
 /** What a script practises: which calls belong in it and who of us is on the field. */
 export const SCRIPT_KINDS = {
+  'walk-through': {
+    name: 'Walk-through',
+    calls: 'all',
+    says: 'every play three times at a walk, in the order in which they are put in, against its likeliest looks',
+  },
   'half line': {
     name: 'Half line',
     calls: 'runs',

@@ -11,6 +11,7 @@ describe('a script on paper', () => {
     ...{ id: 'one', kind: 'inside run', reps: 5, plan: PLAN, standings: [], ways: WAYS },
     sayPlay: String,
     practised: NOTHING_PRACTISED,
+    order: [],
   })!;
   const words = { sayPlay: PAPER.sayPlay, stamp: 'x' };
 

@@ -1,8 +1,7 @@
 import type { PracticeWays } from '../model/practice';
 import type { QuizResult } from '../model/quiz';
-import type { RepMark, Script } from '../model/script';
 import { isSamePlay, type PlannedPlay } from '../model/week-plan';
-import { repsSoFar, type Count } from './reps-so-far';
+import { repsSoFar, type Count, type Practised } from './reps-so-far';
 import { TOO_FEW } from '../statistics/rate';
 
 /** What has to be there before a play goes into the game, and how it stands. */
@@ -17,13 +16,12 @@ export interface Gate {
 export function gateOf(
   play: Pick<PlannedPlay, 'scheme' | 'side' | 'tags'>,
   results: readonly QuizResult[],
-  scripts: readonly Script[],
-  marks: readonly RepMark[],
+  practised: Practised,
   { gateQuiz, gateReps }: Pick<PracticeWays, 'gateQuiz' | 'gateReps'>,
 ): Gate {
   const asked = results.filter((r) => isSamePlay(play, r.item));
   const quiz = { good: sum(asked.map((r) => r.right)), of: sum(asked.map((r) => r.of)) };
-  const reps = repsSoFar(play, { scripts, marks });
+  const reps = repsSoFar(play, practised);
   const states = [stateOf(quiz, gateQuiz), stateOf(reps, gateReps)];
   const state = (['not reached', 'open', 'reached'] as const).find((s) => states.includes(s)) ?? 'none';
   return { quiz, reps, state };

@@ -76,6 +76,7 @@ export async function loadWeek(member: Member): Promise<void> {
     ways: { playbook: SHIPPED_PLAYBOOK },
     sayPlay: (at) => SHIPPED_PLAYBOOK.name('schemes', DEMO_PLAN.plays[at]!.scheme),
     practised: NOTHING_PRACTISED,
+    order: [],
   })!;
   const scripts = { scripts: [script] };
   await WeekPartRow.create({ programId, gameId: game.id, part: 'scripts', revision: 1, body: scripts, userId });

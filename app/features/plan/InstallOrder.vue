@@ -4,6 +4,7 @@ import { SHIPPED_PRACTICE } from '#core/model/practice';
 import { isSamePlay } from '#core/model/week-plan';
 import { gateOf, sayGate } from '#core/plan/gates';
 import { installOrder, type InstallStep } from '#core/plan/install';
+import { WALKS, walksSoFar } from '#core/plan/reps-so-far';
 import { blockWord } from '#core/plan/say-number';
 import { sayPlayOf } from './say-play';
 import { usePlaybook } from '~/features/playbook/store';
@@ -16,15 +17,11 @@ const plan = usePlan();
 const week = useWeek();
 const playbook = usePlaybook();
 const { results, problem } = useQuizResults();
+const practised = computed(() => ({ scripts: week.bodies.scripts.scripts, marks: week.week?.marks ?? [] }));
+const walked = (play: number): string => `walked ${walksSoFar(plan.plan.plays[play]!, practised.value)} of ${WALKS}`;
 /** How a play stands before the gate the coach has set. */
 const gate = (play: number) =>
-  gateOf(
-    plan.plan.plays[play]!,
-    results.value,
-    week.bodies.scripts.scripts,
-    week.week?.marks ?? [],
-    playbook.program.practice ?? SHIPPED_PRACTICE,
-  );
+  gateOf(plan.plan.plays[play]!, results.value, practised.value, playbook.program.practice ?? SHIPPED_PRACTICE);
 const gates = computed(() => steps.value.map((s) => gate(s.play)));
 const steps = computed(() => (plan.cells.length ? installOrder(plan.plan, plan.cells) : []));
 const NOTHING = -1;
@@ -55,8 +52,9 @@ const learns = ({ adds }: InstallStep): string =>
   <section v-if="steps.length > 1" aria-label="Putting them in">
     <h2>In which order to put them in</h2>
     <p class="soft">
-      Next is what opens most of the game for what it asks people to learn. Three walk-through reps of each, three again
-      at the week’s last practice.
+      Next is what opens most of the game for what it asks people to learn. Each is walked through {{ WALKS }} times
+      before it is run, and as often again at the week’s last practice:
+      <NuxtLink to="/week/scripts">make the walk-through</NuxtLink>.
     </p>
     <p v-if="problem" class="problem" role="alert">The quiz is not counted here: {{ problem }}</p>
     <ol>
@@ -76,7 +74,7 @@ const learns = ({ adds }: InstallStep): string =>
         </span>
         <span>{{ opens(s) }}</span>
         <span class="soft">{{ learns(s) }}</span>
-        <span :class="gates[i]!.state.replace(' ', '-')">{{ sayGate(gates[i]!) }}</span>
+        <span :class="gates[i]!.state.replace(' ', '-')">{{ walked(s.play) }}; {{ sayGate(gates[i]!) }}</span>
       </li>
     </ol>
   </section>

@@ -65,7 +65,9 @@ const printCards = (): void => print((s, stamp) => scoutCards(s, ways.value, { s
         <select v-model="kind" class="field" aria-label="What kind of script">
           <option v-for="(k, id) in scripts.kinds" :key="id" :value="id">{{ k.name }}</option>
         </select>
-        <label><input v-model.number="reps" class="field" type="number" min="1" max="60" required /> reps</label>
+        <label v-if="kind !== 'walk-through'"
+          ><input v-model.number="reps" class="field" type="number" min="1" max="60" required /> reps</label
+        >
         <button class="strong" type="submit" :disabled="scripts.running">
           {{ scripts.running ? 'Choosing …' : 'Make it' }}
         </button>

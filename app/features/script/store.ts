@@ -3,6 +3,7 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import * as z from 'zod';
 import { FilmKindSchema, FilmStateSchema } from '#core/model/film';
 import { RepMarkSchema, SCRIPT_KINDS, type RepMark, type Script, type ScriptKind } from '#core/model/script';
+import { installOrder } from '#core/plan/install';
 import { scriptName } from '#core/practice/script/make-script';
 import { inOrder, joinFrom, noRep, notFilmed, type RepFilm } from '#core/practice/script/rep-film';
 import { trustOf } from '#core/practice/script/series';
@@ -48,6 +49,7 @@ export const useScripts = defineStore('scripts', () => {
     writer.ask({
       ...{ id: `${shortName(kind)}-${n}`, kind, reps, plan: plan.plan, standings: plan.standings },
       practised: { scripts: scripts.value, marks: week.week?.marks ?? [] },
+      order: installOrder(plan.plan, plan.cells).map((s) => s.play),
       ...{ own: playbook.ownTexts, settings: playbook.settings, words: playbook.words },
     });
   }

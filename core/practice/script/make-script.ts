@@ -9,6 +9,7 @@ import { fewestBodies } from './bodies';
 import { risingReps } from './series';
 import type { Practised } from '../../plan/reps-so-far';
 import { candidatesFor, type Candidate } from './candidates';
+import { walkedReps } from './walk';
 
 /** What a second rep of the same play against the same look is worth, and another rep of the same play, against the first. */
 const SAME_AGAIN = 0.45;
@@ -26,19 +27,33 @@ export interface ScriptJob {
   readonly sayPlay: (play: number) => string;
   /** What was practised this week before. */
   readonly practised: Practised;
+  /** Plays in the order in which they are put in. */
+  readonly order: readonly number[];
 }
 
 /**
  * Chooses reps so that the likely, the dangerous and what was missed is covered first, and again before the unlikely; orders them so that the scout team moves
  * least and sides take turns; and leaves out every defender nobody of us does anything about. `null` when nothing of the plan belongs in it.
  */
-export function makeScript({ id, kind, reps, plan, standings, ways, sayPlay, practised }: ScriptJob): Script | null {
+export function makeScript({
+  id,
+  kind,
+  reps,
+  plan,
+  standings,
+  ways,
+  sayPlay,
+  practised,
+  order,
+}: ScriptJob): Script | null {
   const candidates = candidatesFor(kind, plan, standings, ways, practised);
   if (candidates.length === 0) return null;
   if (kind === 'short yardage')
     return { id, kind, resets: 0, film: [], reps: risingReps(candidates, reps, ways), uncovered: [] };
+  if (kind === 'walk-through')
+    return { id, kind, resets: 0, film: [], reps: walkedReps(candidates, order), uncovered: [] };
   const chosen = choose(candidates, reps);
-  const ordered = order(chosen);
+  const ordered = inOrder(chosen);
   const needed = new Map([...new Set(chosen)].map((c) => [c, fewestBodies(c.worked, c.call, c.seats, ways)] as const));
   const uncovered = candidates
     .filter((c) => !chosen.includes(c))
@@ -80,7 +95,7 @@ function choose(candidates: readonly Candidate[], reps: number): Candidate[] {
 }
 
 /** Next is always whatever moves the fewest of them; of several that move as many, the one to the other side. */
-function order(chosen: readonly Candidate[]): Candidate[] {
+function inOrder(chosen: readonly Candidate[]): Candidate[] {
   const left = [...chosen];
   const out: Candidate[] = [left.shift()!];
   while (left.length > 0) {

@@ -42,7 +42,7 @@ const script = (
   practised: Practised = NOTHING_PRACTISED,
 ) =>
   makeScript({
-    ...{ id: 'one', kind, reps, plan, standings, ways: WAYS, practised },
+    ...{ id: 'one', kind, reps, plan, standings, ways: WAYS, practised, order: [2, 0] },
     sayPlay: (p) => `${plan.plays[p]!.scheme} ${plan.plays[p]!.side}`,
   })!;
 
@@ -81,7 +81,7 @@ describe('a series from the 3', () => {
 
 describe('a script', () => {
   it('has as many reps as were asked for, of calls that belong in it, and can be kept', () => {
-    for (const kind of SCRIPT_KIND_IDS) {
+    for (const kind of SCRIPT_KIND_IDS.filter((k) => k !== 'walk-through')) {
       const made = script(kind, 12);
       expect(ScriptSchema.safeParse(made).success).toBe(true);
       expect(made.reps).toHaveLength(12);
@@ -100,6 +100,7 @@ describe('a script', () => {
         ways: WAYS,
         sayPlay: String,
         practised: NOTHING_PRACTISED,
+        order: [],
       }),
     ).toBeNull();
   });
@@ -130,6 +131,22 @@ describe('a script', () => {
     expect(script('inside run', 8, [], PLAN, marked(true))).toEqual(plain);
     expect(script('inside run', 8, [], PLAN, { scripts: [plain], marks: [] })).toEqual(plain);
     expect(script('inside run', 8, [], PLAN, { ...marked(false), scripts: [] })).toEqual(plain);
+  });
+
+  it('walks every play through three times in the order given, the likeliest looks first, with everybody there', () => {
+    const made = script('walk-through', 1);
+    // Those that are in the order come first, the others as the plan has them.
+    expect(made.reps.map((r) => `${r.scheme} ${r.side}`).filter((_, i) => i % 3 === 0)).toEqual([
+      ...['inside-zone-z1 left', 'power right', 'inside-zone-z1 right', 'duo right', 'pro-half-slide right'],
+    ]);
+    for (const [i, rep] of made.reps.entries()) {
+      expect([rep.frontName, rep.cones]).toEqual([['Over', 'Odd', 'Over, slant'][i % 3], []]);
+      expect(rep.bodies.length).toBe(rep.frontName === 'Odd' ? 6 : 7);
+    }
+    const one = script('walk-through', 1, [], { ...PLAN, looks: PLAN.looks.slice(0, 1) });
+    expect(one.reps.map((r) => r.frontName)).toEqual(Array(15).fill('Over'));
+    const many = { ...PLAN, plays: Array.from({ length: 22 }, (_, i) => ({ ...PLAN.plays[1]!, times: i + 1 })) };
+    expect(ScriptSchema.safeParse(script('walk-through', 1, [], many)).success).toBe(true);
   });
 
   it('leaves a play whose puller comes from the other side out of half a line', () => {
