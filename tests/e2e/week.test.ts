@@ -9,7 +9,13 @@ const next = async (page: Page): Promise<number> =>
   ((await (await page.request.get('/api/weeks')).json()) as { next: { gameId: number } }).next.gameId;
 const weekOf = async (page: Page) =>
   (await (await page.request.get(`/api/weeks/${await next(page)}`)).json()) as {
-    plan: { body: { plays: { scheme: string; times: number }[]; looks: { frontName: string }[] } };
+    plan: {
+      body: {
+        plays: { scheme: string; times: number }[];
+        looks: { frontName: string }[];
+        theirs?: { id: string; number: number | null }[];
+      };
+    };
     practice: {
       body: { days: { day: string; lines: { id: string; held: boolean; stations: { men: number[] }[] }[] }[] };
     };
@@ -54,6 +60,75 @@ test('a play put into the plan is worked out against every look, and every man i
   await expect(boxes.first()).not.toHaveAttribute('aria-label', first);
   await page.getByRole('combobox', { name: first }).selectOption({ index: 0 });
   await expect(boxes.first()).toHaveAttribute('aria-label', first);
+});
+
+test('where the plan does not hold stands with what mends it, and is opened on the board', async ({ page }) => {
+  await enter(page, 'coach', '/week/plan');
+  const first = page.getByRole('region', { name: 'Weak pairs' }).getByRole('listitem').first();
+  // What would mend it is looked for in the background and comes when it is found.
+  await expect(first.locator('b')).toHaveText(/^[A-Z]/, { timeout: 60_000 });
+  const verdict = (await first.getAttribute('class'))!.replace('-', ' ');
+  expect(['at risk', 'broken']).toContain(verdict);
+  const [play, front] = (await first.getByRole('link').textContent())!.split(' against ');
+  await first.getByRole('link').click();
+  await expect(page).toHaveURL(/walkthrough/);
+  await expect(page.locator('main')).toContainText(new RegExp(verdict, 'i'));
+  await expect(page.locator('main')).toContainText(play!.trim().split(' ')[0]!);
+  await expect(page.locator('main')).toContainText(front!.trim().split(',')[0]!);
+});
+
+test('a play short of its gate is advised against, with the counts; walked through is counted apart', async ({
+  page,
+}) => {
+  await enter(page, 'coach', '/week/practice');
+  const gate = page.getByRole('spinbutton', { name: 'Quiz right, per cent' });
+  const order = page.getByRole('region', { name: 'Putting them in' });
+  const setGate = async (value: string): Promise<void> => {
+    await page.goto('/week/practice');
+    const kept = page.waitForResponse((r) => r.request().method() === 'PUT' && r.ok());
+    await gate.fill(value);
+    await gate.press('Tab');
+    await kept;
+    await page.goto('/week/plan');
+    await expect(order.getByRole('listitem').first()).toContainText(/walked \d of 3; quiz \d+ of \d+/);
+  };
+  await setGate('100');
+  await expect(order).toContainText(/quiz \d+ of \d+.*: cut it, or teach it once more/);
+  await setGate('10');
+  await expect(order).not.toContainText('cut it');
+  await setGate('');
+  await expect(order).not.toContainText('it may go into the game');
+
+  await order.getByRole('link', { name: 'make the walk-through' }).click();
+  await page.getByRole('combobox', { name: 'What kind of script' }).selectOption('walk-through');
+  await page.getByRole('button', { name: 'Make it' }).click();
+  const rep = page.locator('.reps > li').first();
+  await rep.getByRole('button', { name: 'good' }).click();
+  await expect.poll(async () => (await weekOf(page)).marks.some((m) => m.script === 'walk-through-1')).toBe(true);
+  await page.goto('/week/plan');
+  await expect(order.getByRole('listitem').first()).toContainText('walked 1 of 3');
+  await page.goto('/week/scripts');
+  await page.getByRole('button', { name: /^Walk-through, \d+ reps$/ }).click();
+  await page.getByRole('button', { name: 'throw this one away' }).click();
+  await expect(page.getByRole('button', { name: /^Walk-through, \d+ reps$/ })).toHaveCount(0);
+});
+
+test('who of theirs wears which number is written beside the plan, and what is no number is refused', async ({
+  page,
+}) => {
+  await enter(page, 'coach', '/week/plan');
+  const theirs = page.getByRole('region', { name: 'Their men' });
+  const number = theirs.getByRole('textbox', { name: 'Number of their RE' });
+  await expect(number).toHaveValue('48');
+  await number.fill('x');
+  await number.press('Enter');
+  await expect(theirs.getByRole('alert')).toContainText('Their RE:');
+  await number.fill('84');
+  await number.press('Enter');
+  await expect.poll(async () => (await weekOf(page)).plan.body.theirs?.find((m) => m.id === 'RE')?.number).toBe(84);
+  await number.fill('48');
+  await number.press('Enter');
+  await expect.poll(async () => (await weekOf(page)).plan.body.theirs?.find((m) => m.id === 'RE')?.number).toBe(48);
 });
 
 test('a week is planned in one tap, its lines move by keyboard and by mouse, and who is away is in no group', async ({

@@ -48,7 +48,7 @@ export const useScripts = defineStore('scripts', () => {
     while (scripts.value.some((s) => s.id === `${shortName(kind)}-${n}`)) n++;
     writer.ask({
       ...{ id: `${shortName(kind)}-${n}`, kind, reps, plan: plan.plan, standings: plan.standings },
-      practised: { scripts: scripts.value, marks: week.week?.marks ?? [] },
+      practised: { scripts: scripts.value, marks: marks.value },
       order: installOrder(plan.plan, plan.cells).map((s) => s.play),
       ...{ own: playbook.ownTexts, settings: playbook.settings, words: playbook.words },
     });
