@@ -13,7 +13,7 @@ const cell = (
   verdict: PlanCell['verdict'],
   said: readonly [seat: string, sentence: string, block: string, call?: string][],
 ): PlanCell => ({
-  ...{ play: at, look, verdict, sentence: '', yards: null, losses: null },
+  ...{ play: at, look, verdict, sentence: '', throws: false, yards: null, losses: null },
   asked: said.map(([seat, sentence, block, call]) => ({
     seat,
     sentence,
@@ -45,6 +45,27 @@ describe('putting plays in', () => {
     expect(steps.map((s) => s.play)).toEqual([1, 0, 2]);
     expect(steps.map((s) => s.unlocks)).toEqual([0.6, expect.closeTo(0.4, 9), 0]);
     expect(steps.map((s) => s.covered)).toEqual([0.6, expect.closeTo(1, 9), expect.closeTo(1, 9)]);
+  });
+
+  it('does not take a throw for a run: each opens its own share of the game, as often as it is called', () => {
+    const cells = [
+      ...[0, 1, 2].map((l) => ({ ...cell(0, l, 'sound', [['C', 'a', 'b']]), throws: true })),
+      ...[0, 1, 2].map((l) => cell(1, l, 'sound', [['C', `c${l}`, 'd']])),
+    ];
+    const plays = [
+      { ...play('p0'), times: 3 },
+      { ...play('p1'), times: 1 },
+    ];
+    expect(installOrder({ plays, looks }, cells).map((s) => [s.play, s.unlocks, s.covered])).toEqual([
+      [0, expect.closeTo(0.75, 9), expect.closeTo(0.75, 9)],
+      [1, expect.closeTo(0.25, 9), expect.closeTo(1, 9)],
+    ]);
+    expect(
+      installOrder(
+        { plays, looks },
+        cells.map((c) => ({ ...c, throws: false })),
+      )[1]!.unlocks,
+    ).toBe(0);
   });
 
   it('puts a play in after the one it builds on, however much more it opens', () => {

@@ -28,14 +28,43 @@ export interface InstallStep {
 const SECOND = 0.4;
 
 /**
+ * What of the game a call meets: a look, when the ball is run or when it is thrown. A sound run is none of a throw, so each has its share of the
+ * game by how often it is called.
+ */
+interface Meeting {
+  readonly key: string;
+  readonly share: number;
+}
+
+/** Of every play what it is sound against. */
+function soundMeetings(
+  { plays, looks }: Pick<WeekPlan, 'plays' | 'looks'>,
+  cells: readonly PlanCell[],
+): (play: number) => Meeting[] {
+  const shares = sharesOf(looks);
+  const throws = new Set(cells.filter((c) => c.throws).map((c) => c.play));
+  const known = [...new Set(cells.map((c) => c.play))];
+  const timesOf = (among: readonly number[]): number => among.reduce((sum, p) => sum + plays[p]!.times, 0);
+  return (play) => {
+    const kind = throws.has(play);
+    const ofKind = timesOf(known.filter((p) => throws.has(p) === kind)) / timesOf(known);
+    return cells
+      .filter((c) => c.play === play && c.verdict === 'sound')
+      .map(({ look }) => ({ key: `${kind} ${look}`, share: ofKind * shares[look]! }));
+  };
+}
+
+/**
  * The order in which plays are put in: next is always what opens most of the game for what it asks people to learn. A play that opens nothing
  * new comes when it is cheap, and a play nobody could work out is left out. What builds on another play comes after it; plays that build on
  * each other in a circle come as if nothing had been said.
  */
 export function installOrder(plan: Pick<WeekPlan, 'plays' | 'looks'>, cells: readonly PlanCell[]): InstallStep[] {
-  const shares = sharesOf(plan.looks);
+  const meetings = soundMeetings(plan, cells);
   const known = new Map<string, Known>();
-  const sound = new Map<number, number>();
+  /** What there is a sound call for, and how many. */
+  const sound = new Map<string, number>();
+  let covered = 0;
   const left = new Set(cells.map((c) => c.play));
   const steps: InstallStep[] = [];
   while (left.size > 0) {
@@ -44,18 +73,17 @@ export function installOrder(plan: Pick<WeekPlan, 'plays' | 'looks'>, cells: rea
     const tries = (ready.length > 0 ? ready : [...left]).map((play) => {
       const his = cells.filter((c) => c.play === play);
       const adds = newTo(his, known);
-      const looks = his.filter((c) => c.verdict === 'sound').map((c) => c.look);
-      const worth = looks.reduce((sum, l) => sum + shares[l]! * (sound.has(l) ? SECOND ** sound.get(l)! : 1), 0);
+      const meets = meetings(play);
+      const worth = meets.reduce((sum, { key, share }) => sum + share * SECOND ** (sound.get(key) ?? 0), 0);
       const cost = adds.reduce((sum, a) => sum + a.sentences + a.blocks.length + a.calls.length, 0);
-      return { play, his, adds, looks, cost, rate: worth / (1 + cost) };
+      return { play, his, adds, meets, cost, rate: worth / (1 + cost) };
     });
     const best = tries.reduce((a, b) => (b.rate > a.rate ? b : a));
-    const opened = best.looks.filter((l) => !sound.has(l));
-    const unlocks = opened.reduce((sum, l) => sum + shares[l]!, 0);
-    for (const look of best.looks) sound.set(look, (sound.get(look) ?? 0) + 1);
+    const unlocks = best.meets.filter((m) => !sound.has(m.key)).reduce((sum, m) => sum + m.share, 0);
+    for (const { key } of best.meets) sound.set(key, (sound.get(key) ?? 0) + 1);
+    covered += unlocks;
     learn(best.his, known);
     left.delete(best.play);
-    const covered = [...sound.keys()].reduce((sum, l) => sum + shares[l]!, 0);
     const after = buildsOn(plan.plays, best.play).filter((p) => steps.some((s) => s.play === p));
     steps.push({ play: best.play, after, adds: best.adds, cost: best.cost, unlocks, covered });
   }

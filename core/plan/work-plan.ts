@@ -36,6 +36,8 @@ export interface CallCell {
   readonly call: number;
   readonly verdict: Verdict;
   readonly sentence: string;
+  /** The ball is thrown. */
+  readonly throws: boolean;
   /** What the run gains before a man nobody has meets it, yards; `null` for a throw, or when nobody does. */
   readonly yards: number | null;
   readonly asked: readonly AskedMan[];
@@ -74,6 +76,7 @@ export function* workPlan({ own, settings, words, calls }: PlanJob): Generator<P
     worked.push({ call, value: work.value });
     yield {
       ...{ kind: 'cell', call, verdict: resolution.verdict, sentence: verdictSentence(resolution) },
+      throws: resolution.passing !== null,
       yards: resolution.expected?.metBy ? resolution.expected.yards : null,
       asked: resolution.assignments.map(({ blocker, block, target, partners, because, call: says }) => ({
         ...{ seat: blocker, block, target, partners, sentence: because.sentence, call: says },

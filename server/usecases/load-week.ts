@@ -1,7 +1,11 @@
-import { addDays, format, nextSaturday } from 'date-fns';
+import { randomUUID } from 'node:crypto';
+import { addDays, format, nextSaturday, subDays } from 'date-fns';
 import { SHIPPED_PLAYBOOK } from '#core/calls/playbook';
+import { workCall } from '#core/calls/resolve-call';
 import { SHIPPED_CALL_WORDS } from '#core/model/call-words';
+import { LINE_SEATS } from '#core/model/formation';
 import { PracticeWaysSchema, type PracticeDay } from '#core/model/practice';
+import { keyOfItem } from '#core/model/quiz';
 import { SHIPPED_SETTINGS } from '#core/model/settings';
 import { demandOf } from '#core/plan/demand';
 import { NOTHING_PRACTISED } from '#core/plan/reps-so-far';
@@ -10,8 +14,13 @@ import { callsOf, workPlan, type PlanCell } from '#core/plan/work-plan';
 import { practising } from '#core/practice/men';
 import { makeScript } from '#core/practice/script/make-script';
 import { planWeek } from '#core/practice/plan-week';
+import { itemsOf, type Asked } from '#core/quiz/items';
+import { expectedOf } from '#core/quiz/question';
+import { placesOf } from '#core/roster/player';
+import { answersOf } from '#demo/quiz';
+import { DEMO_ACCOUNTS } from '#demo/scenario';
 import { DEMO_DAYS, DEMO_PLAN, DEMO_PRACTICE, DEMO_REPS, NEXT_GAME, PRACTISED_WEEKS } from '#demo/week';
-import { AttendanceRow, GameRow, PlayerRow, ProgramRow, RepMarkRow, WeekPartRow } from '../db/models';
+import { AttendanceRow, GameRow, PlayerRow, ProgramRow, QuizAnswerRow, RepMarkRow, WeekPartRow } from '../db/models';
 import type { Member } from '../session/member';
 import { readWeek } from './weeks';
 import { newestSeason } from './seasons';
@@ -89,6 +98,34 @@ export async function loadWeek(member: Member): Promise<void> {
       ...mark,
       missed: [...mark.missed],
     })),
+  );
+  await loadAnswers(programId, game.id, players);
+}
+
+/** What his men have answered on their phones; who has a log-in of his own in the demo answers for himself. */
+async function loadAnswers(programId: number, gameId: number, players: readonly PlayerRow[]): Promise<void> {
+  const ways = { playbook: SHIPPED_PLAYBOOK };
+  const items = itemsOf(DEMO_PLAN, LINE_SEATS, ways);
+  const expected = ({ item, call }: Asked) => {
+    const worked = workCall(call, ways);
+    return worked.ok ? expectedOf(worked.value.resolution, item.seat) : null;
+  };
+  const own: number[] = DEMO_ACCOUNTS.flatMap((a) => (a.number === null ? [] : [a.number]));
+  const evening = subDays(new Date(), 1);
+  const bodies = players
+    .filter((p) => !own.includes(p.number))
+    .flatMap((p) =>
+      answersOf(p.number, placesOf(p), items, expected, evening).map((body) => ({ body, playerId: p.id })),
+    );
+  await QuizAnswerRow.bulkCreate(
+    bodies.map(({ body, playerId }) => {
+      const id = randomUUID();
+      const itemKey = keyOfItem(body.item);
+      return {
+        ...{ answer: id, programId, gameId, playerId, body: { ...body, id }, itemKey },
+        answeredAt: new Date(body.at),
+      };
+    }),
   );
 }
 

@@ -85,6 +85,7 @@ test('a play short of its gate is advised against, with the counts; walked throu
   const order = page.getByRole('region', { name: 'Putting them in' });
   const setGate = async (value: string): Promise<void> => {
     await page.goto('/week/practice');
+    await page.getByRole('button', { name: 'Limits and habits' }).click();
     const kept = page.waitForResponse((r) => r.request().method() === 'PUT' && r.ok());
     await gate.fill(value);
     await gate.press('Tab');

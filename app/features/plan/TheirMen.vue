@@ -51,7 +51,7 @@ section {
 }
 ul {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(260px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(330px, 1fr));
   gap: 6px 28px;
   padding-top: 6px;
 }
