@@ -7,7 +7,7 @@ import { partsAsked, type Expected } from '#core/quiz/question';
 const PLACES = 2;
 const ANSWERED = 0.4;
 /** How sure a man is of a part, and of the one play that nobody has understood. */
-const KNOWN = 0.93;
+const KNOWN = 0.98;
 const NOT_UNDERSTOOD = { scheme: 'counter-gt', part: 'whom', known: 0.2 } as const;
 
 /**

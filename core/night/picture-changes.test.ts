@@ -30,7 +30,7 @@ describe('what they may show next', () => {
         if (!read.ok) continue;
         const front = read.value as Front;
         const all = nextPictures(front, name, formation);
-        expect(all.length, `${id} against ${text}`).toBeGreaterThan(3);
+        expect(all.length, `${id} against ${text}`).toBeGreaterThan(1);
         for (const { front: next, frontName } of all) {
           const there = frontOf(next, formation);
           expect(there.defenders.map((d) => d.id)).toEqual(front.defenders.map((d) => d.id));
@@ -49,7 +49,8 @@ describe('what they may show next', () => {
   });
 
   it('walks two into the A gaps, at the line and standing', () => {
-    const walked = pictureOf('both A gaps walked up');
+    const odd = frontOf('LE 5 left; N 0; RE 5 right; W 20 left; M 20 right');
+    const walked = pictureOf('both A gaps walked up', odd);
     const [w, m] = [manIn(walked, 'W'), manIn(walked, 'M')];
     expect([w.x < 0, m.x > 0, w.x + m.x, levelOf(w), levelOf(m), w.stance]).toEqual([true, true, 0, 1, 1, 'up']);
   });
@@ -69,6 +70,8 @@ describe('what they may show next', () => {
   it('leaves out what changes nothing and what would put two on one spot', () => {
     const noBackers = frontOf('LE 5 left; N 0; RE 5 right');
     expect(offered(noBackers).filter((says) => says.includes('linebackers') || says.includes('A gaps'))).toEqual([]);
+    // In one of the gaps stands a man already.
+    expect(offered(OVER)).not.toContain('both A gaps walked up');
     const tight = frontOf('LE 5 left; A (-2, 2); B (-0.6, 2); RE 5 right; C (1.2, 2)');
     expect(offered(tight)).toContain('the men inside over to the left');
     const beside = frontOf('LE (-3.2, 2); N (-1.5, 2); RE 5 right');

@@ -29,8 +29,8 @@ const WALKED = 3;
 const COME_DOWN = { outside: 4, y: 13.5 };
 /** Most characters of a front's name in a call. */
 const MOST_NAME = 80;
-/** Nearer than this two men stand on one spot. */
-const ON_ONE_SPOT = 1;
+/** Nearer than this two men would stand on one spot. */
+const ON_ONE_SPOT = 1.5;
 
 const byPlace = (a: Defender, b: Defender): number => a.x - b.x;
 const firstOf = (front: Front): Defender[] => front.defenders.filter((d) => levelOf(d) === 1).sort(byPlace);
@@ -91,8 +91,14 @@ const moving =
     const moved = new Map(move(front, formation).map((d) => [d.id, d]));
     const defenders = front.defenders.map((d) => moved.get(d.id) ?? d);
     const isOther = defenders.some((d, i) => d.x !== front.defenders[i]!.x || d.y !== front.defenders[i]!.y);
-    const onOneSpot = defenders.some((a, i) =>
-      defenders.slice(i + 1).some((b) => Math.hypot(a.x - b.x, a.y - b.y) < ON_ONE_SPOT),
+    const apart = (men: readonly Defender[], i: number, j: number): number =>
+      Math.hypot(men[i]!.x - men[j]!.x, men[i]!.y - men[j]!.y);
+    // Who stood so near before may stand there still.
+    const onOneSpot = defenders.some((_, i) =>
+      defenders.some((__, j) => {
+        const now = apart(defenders, i, j);
+        return j > i && now < ON_ONE_SPOT && now < apart(front.defenders, i, j);
+      }),
     );
     return isOther && !onOneSpot ? sayFront({ ...front, defenders }, formation) : null;
   };

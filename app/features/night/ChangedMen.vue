@@ -100,12 +100,16 @@ h2 {
 }
 .changes {
   align-items: center;
-  gap: 2px 14px;
+  gap: 8px;
 }
 .changes button {
   min-height: 40px;
+  padding: 4px 10px;
+  border: 1px solid var(--soft);
+  border-radius: 3px;
 }
 .changes [aria-pressed='true'] {
+  border-color: var(--violet);
   color: var(--violet);
   font-weight: 700;
 }

@@ -25,7 +25,7 @@ useEventListener('offline', () => void (online.value = false));
 
 const says = computed(() => {
   const kept = night.unsent ? ` ${night.unsent} of them only on this device.` : '';
-  return `Three taps a snap, with or without a connection. ${night.snaps.length} snaps so far.${kept}`;
+  return `Three taps a snap, with or without a connection. ${night.snaps.length} ${night.snaps.length === 1 ? 'snap' : 'snaps'} so far.${kept}`;
 });
 const last = computed(() => night.snaps.at(-1) ?? null);
 const sayLast = computed(() => {
@@ -138,11 +138,9 @@ function print(): void {
             Halftime sheet
           </button>
         </p>
-      </section>
-      <div>
-        <SoFar />
         <ChangedMen />
-      </div>
+      </section>
+      <SoFar />
     </div>
   </div>
 </template>
