@@ -1,9 +1,9 @@
-import { workCall } from '../calls/resolve-call';
 import { sharesOf } from '../model/week-plan';
 import { callsOf } from '../plan/work-plan';
 import { placesOf, type Player } from '../roster/player';
 import type { Cell, Part, Sheet } from './sheet';
 import type { WeekPaper } from './week-sheets';
+import { workOnce } from './work-once';
 
 /** Room to tally what they show, a stroke a snap. */
 const TALLY = 96;
@@ -27,7 +27,7 @@ export function benchSheet(paper: WeekPaper, seats: readonly string[], men: read
   const shares = sharesOf(plan.looks);
   const sound = new Map<number, Set<number>>();
   for (const { play, look, call } of callsOf(plan)) {
-    const worked = workCall(call, ways);
+    const worked = workOnce(call, ways);
     if (worked.ok && worked.value.resolution.verdict === 'sound')
       sound.set(look, new Set([...(sound.get(look) ?? []), play]));
   }

@@ -1,7 +1,8 @@
-import { workCall, type Ways } from '../calls/resolve-call';
+import type { Ways } from '../calls/resolve-call';
 import { pocketCard, type PocketCard } from '../compare/pocket-card';
 import { sharesOf, type PlannedLook, type WeekPlan } from '../model/week-plan';
 import { callsOf } from '../plan/work-plan';
+import { workOnce } from './work-once';
 
 type Calls = Pick<WeekPlan, 'plays' | 'looks'>;
 
@@ -16,7 +17,7 @@ export function cardOfPlay({ plays, looks }: Calls, play: number, seat: string, 
   const look = likeliestLook({ looks });
   if (!look || !plays[play]) return null;
   const { call } = callsOf({ plays: [plays[play]], looks: [look] })[0]!;
-  const worked = workCall(call, ways);
+  const worked = workOnce(call, ways);
   if (!worked.ok) return null;
   const { scheme, formation, front } = worked.value;
   const { side, tags, overrides } = call;

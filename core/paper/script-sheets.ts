@@ -1,4 +1,4 @@
-import { workCall, type Ways } from '../calls/resolve-call';
+import type { Ways } from '../calls/resolve-call';
 import { gistWords } from './gist-words';
 import type { Rep, Script } from '../model/script';
 import { SCRIPT_KINDS } from '../model/script';
@@ -6,6 +6,7 @@ import { scriptName } from '../practice/script/make-script';
 import type { WeekPlan } from '../model/week-plan';
 import { boardSvg } from './board-svg';
 import type { Part, Sheet } from './sheet';
+import { workOnce } from './work-once';
 
 export interface ScriptWords {
   readonly sayPlay: (rep: Rep) => string;
@@ -68,7 +69,7 @@ export function scoutCards(
 ): Sheet {
   const numbers = new Map(theirs.flatMap(({ id, number }) => (number === null ? [] : [[id, number] as const])));
   const cards = script.reps.map((rep, i): Part[] => {
-    const worked = workCall({ ...rep, overrides: {} }, ways);
+    const worked = workOnce({ ...rep, overrides: {} }, ways);
     if (!worked.ok) return [{ kind: 'heading', text: `${i + 1}: cannot be lined up any more` }];
     const { formation, front, resolution } = worked.value;
     const movement = {
@@ -98,7 +99,7 @@ export function scoutCards(
 }
 
 function answersOf(rep: Rep, ways: Ways): string {
-  const worked = workCall({ ...rep, overrides: {} }, ways);
+  const worked = workOnce({ ...rep, overrides: {} }, ways);
   if (!worked.ok) return 'cannot be lined up any more';
   return worked.value.resolution.assignments.map(gistWords).join('; ');
 }

@@ -1,6 +1,6 @@
 import { techniqueOf } from '../identify/techniques';
 import { levelOf } from '../identify/line';
-import { workCall, type WorkedCall } from '../calls/resolve-call';
+import type { WorkedCall } from '../calls/resolve-call';
 import { SHIPPED_SETTINGS } from '../model/settings';
 import { YARD } from '../geometry/units';
 import { sharesOf, theirManOf } from '../model/week-plan';
@@ -8,6 +8,7 @@ import { callsOf } from '../plan/work-plan';
 import { BLOCKS, type BlockId } from '../vocabulary/index';
 import type { Cell, Sheet } from './sheet';
 import type { WeekPaper } from './week-sheets';
+import { workOnce } from './work-once';
 
 interface Seen {
   readonly play: number;
@@ -17,7 +18,7 @@ interface Seen {
 
 const seenIn = ({ plan, ways }: WeekPaper): Seen[] =>
   callsOf(plan).flatMap(({ play, look, call }) => {
-    const worked = workCall(call, ways);
+    const worked = workOnce(call, ways);
     return worked.ok ? [{ play, look, worked: worked.value }] : [];
   });
 

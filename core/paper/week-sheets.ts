@@ -1,4 +1,4 @@
-import { workCall, type Ways } from '../calls/resolve-call';
+import type { Ways } from '../calls/resolve-call';
 import { sayHead, saySentence } from '../language/print';
 import type { Resolution } from '../model/resolution';
 import type { Rep } from '../model/script';
@@ -13,6 +13,7 @@ import { gistWords } from './gist-words';
 import { cardOfPlay, likeliestLook } from './pocket-cards';
 import type { Cell, Part, Sheet } from './sheet';
 import { fitBand, type BandSize } from './wristband';
+import { workOnce } from './work-once';
 
 /** What the week's sheets are made from. */
 export interface WeekPaper {
@@ -49,7 +50,7 @@ export function callSheet({ plan, ways, sayPlay, title, stamp }: WeekPaper): She
   const shares = sharesOf(plan.looks);
   const calls = callsOf(plan);
   const mark = (play: number, look: number): Cell => {
-    const work = workCall(calls.find((c) => c.play === play && c.look === look)!.call, ways);
+    const work = workOnce(calls.find((c) => c.play === play && c.look === look)!.call, ways);
     if (!work.ok) return '?';
     return {
       mark:
@@ -181,7 +182,7 @@ export function installSheet({ plan, ways, sayPlay, title, stamp }: WeekPaper, p
   const looks = plan.looks.map((_, i) => i).sort((a, b) => shares[b]! - shares[a]!);
   const boards = looks.slice(0, MOST_BOARDS).map((look): Part[] => {
     const { call } = callsOf({ plays: [planned], looks: [plan.looks[look]!] })[0]!;
-    const worked = workCall(call, ways);
+    const worked = workOnce(call, ways);
     const head = `${plan.looks[look]!.frontName}, ${percent(shares[look]!)}`;
     if (!worked.ok) return [{ kind: 'heading', text: `${head}: cannot be lined up` }];
     const { formation, front, resolution } = worked.value;
@@ -209,7 +210,7 @@ export function installSheet({ plan, ways, sayPlay, title, stamp }: WeekPaper, p
       ]
     : [];
   const likeliest = plan.looks[looks[0]!];
-  const worked = likeliest && workCall(callsOf({ plays: [planned], looks: [likeliest] })[0]!.call, ways);
+  const worked = likeliest && workOnce(callsOf({ plays: [planned], looks: [likeliest] })[0]!.call, ways);
   const how: Part[] = worked?.ok
     ? [{ kind: 'heading', text: `How, against ${likeliest!.frontName}` }, howTable(worked.value.resolution)]
     : [];
@@ -224,7 +225,7 @@ export function installSheet({ plan, ways, sayPlay, title, stamp }: WeekPaper, p
 /** Everything one place has to do in the week: play by play, look by look. */
 export function assignmentSheet({ plan, ways, sayPlay, title, stamp }: WeekPaper, seat: string): Sheet {
   const rows = callsOf(plan).flatMap(({ play, call }): Cell[][] => {
-    const worked = workCall(call, ways);
+    const worked = workOnce(call, ways);
     const his = worked.ok ? worked.value.resolution.assignments.find((a) => a.blocker === seat) : undefined;
     if (!his) return [];
     const { foot, kind } = his.step;
