@@ -169,7 +169,7 @@ function howTable(resolution: Resolution): Part {
   return {
     kind: 'table',
     head: ['', 'Stance', 'First step', 'Aim', 'Head', 'Shoulder', 'Says'],
-    widths: [20, 118, 104, '*', 46, 50, 54],
+    widths: [20, 104, 96, '*', 44, 46, 44],
     rows,
   };
 }
