@@ -5,7 +5,6 @@ import type { Rep } from '../model/script';
 import { CALL_SITUATION_IDS, CALL_SITUATIONS } from '../model/call-situations';
 import { isSamePlay, sharesOf, type WeekPlan } from '../model/week-plan';
 import { callsOf } from '../plan/work-plan';
-import { shoulderOf } from '../reports/shoulder';
 import { techniqueLines } from '../reports/technique-lines';
 import { verdictSentence } from '../reports/verdict-sentence';
 import { boardSvg } from './board-svg';
@@ -158,11 +157,12 @@ function howTable(resolution: Resolution): Part {
   const rows = resolution.assignments
     .filter((a) => a.technique !== null && a.step.kind !== 'none')
     .map((a): Cell[] => {
-      const of = (name: string): string => techniqueLines(a).find((l) => l.name === name)?.says ?? '';
+      const lines = techniqueLines(a, resolution);
+      const of = (name: string): string => lines.find((l) => l.name === name)?.says ?? '';
       return [
         { strong: a.blocker },
         ...['Stance', 'First step', 'Aim', 'Head'].map(of),
-        shoulderOf(a, resolution) ?? 'hands',
+        of('Shoulder') || 'hands',
         a.call ?? '',
       ];
     });

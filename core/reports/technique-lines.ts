@@ -1,5 +1,6 @@
 import { STEP_SAYS } from '../vocabulary/step-words';
-import type { Assignment } from '../model/resolution';
+import type { Assignment, Resolution } from '../model/resolution';
+import { shoulderOf } from './shoulder';
 
 /** One line of a man’s technique: what it is about, and what is asked. */
 export interface TechniqueLine {
@@ -21,11 +22,18 @@ export function sayStance({ technique }: Pick<Assignment, 'technique'>): string 
   ].join(', ');
 }
 
-/** What is asked of a man, from the ground up; the order in which it is taught and graded. Empty where it was not worked out. */
-export function techniqueLines(assignment: Assignment): TechniqueLine[] {
+/**
+ * What is asked of a man, from the ground up; the order in which it is taught and graded. Empty where it was not worked out. The shoulder is
+ * said where the whole answer is at hand: in protection there is none.
+ */
+export function techniqueLines(
+  assignment: Assignment,
+  resolution: Pick<Resolution, 'passing'> | null = null,
+): TechniqueLine[] {
   const { technique, step, aim, eyes } = assignment;
   if (!technique || step.kind === 'none') return [];
   const { head, hand, pad, landmark, length, schools, stepsWith } = technique;
+  const shoulder = resolution && shoulderOf(assignment, resolution);
   const kind = STEP_SAYS[step.kind] ?? step.kind;
   const first = length === 'none' ? kind : `${length} ${kind}`;
   const foot = `${step.foot} foot${stepsWith === 'either foot' ? '' : `, the ${stepsWith.split(' ')[0]} one`}`;
@@ -36,6 +44,7 @@ export function techniqueLines(assignment: Assignment): TechniqueLine[] {
     { name: 'Aim', says: aim },
     { name: 'Eyes', says: eyes },
     ...(head === 'none' ? [] : [{ name: 'Head', says: head }]),
+    ...(shoulder ? [{ name: 'Shoulder', says: shoulder }] : []),
     ...(hand === 'none' ? [] : [{ name: 'Pressure', says: hand === 'both' ? 'both hands' : `${hand} hand` }]),
     { name: 'Pads', says: pad },
     ...schools.map((says) => ({ name: OURS, says })),

@@ -81,7 +81,7 @@ const technique = computed(() => i.value.techniques.find((t) => t.id === props.s
     <p v-else-if="isSlow" class="soft" role="status">Working out what it does when they move, and what mends it …</p>
     <TooFewList v-if="board.oneTooMany" :few="board.oneTooMany" @make="board.make" />
     <MendList v-if="board.mendings.length" :mendings="board.mendings" @make="board.make" />
-    <WhyPanel v-if="assignment" :assignment="assignment">
+    <WhyPanel v-if="assignment" :assignment="assignment" :resolution="resolution">
       <PocketCard v-if="board.card" :card="board.card" />
     </WhyPanel>
     <section v-else-if="defender">

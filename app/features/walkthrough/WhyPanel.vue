@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { techniqueLines } from '#core/reports/technique-lines';
-import type { Assignment } from '#core/model/resolution';
+import type { Assignment, Resolution } from '#core/model/resolution';
 import { blockName, upperFirst } from '~/features/board/words';
 import { standardOf } from '#core/grade/standards';
 
-const props = defineProps<{ assignment: Assignment }>();
-const how = computed(() => techniqueLines(props.assignment));
+const props = defineProps<{ assignment: Assignment; resolution: Resolution }>();
+const how = computed(() => techniqueLines(props.assignment, props.resolution));
 </script>
 
 <template>

@@ -4,7 +4,7 @@ import { readFormation } from '../../language/lineups/read-formation';
 import { readFront } from '../../language/lineups/read-front';
 import { libraryIds } from '../../library/library';
 import { shippedScheme } from '../../calls/resolve-call';
-import { TechniqueSheetSchema, type Assignment } from '../../model/resolution';
+import { TechniqueSheetSchema, type Assignment, type Resolution } from '../../model/resolution';
 import { SettingsSchema } from '../../model/settings';
 import { schoolsOf, TECHNIQUE_SCHOOLS, type TechniqueSchool } from '../../model/technique-schools';
 import { otherSide, SIDES, type Side } from '../../model/side';
@@ -199,6 +199,9 @@ describe('technique in lines', () => {
     );
     expect(sayTechnique({ ...tackle, technique: null })).toBe('');
     expect(techniqueLines({ ...tackle, technique: null })).toEqual([]);
+    const named = (passing: unknown) =>
+      techniqueLines(tackle, { passing } as Pick<Resolution, 'passing'>).find((l) => l.name === 'Shoulder')?.says;
+    expect([named(null), named({})]).toEqual(['inside', undefined]);
     expect(sayStance({ technique: null })).toBe('');
   });
 });
