@@ -302,6 +302,13 @@ describe('a week', () => {
       unnamed.map((s) => [s.drill, s.reps, s.waits]),
     );
     expect(linesWith([...single, { ...passer, here: 'away' }]).some((s) => s.men.includes(30))).toBe(false);
+    // Who plays on the line as well is with the line.
+    const both = single.map((m) => (m.seat === 'Y' ? { ...m, takesSnaps: true } : m));
+    expect(
+      linesWith(both)
+        .filter(isExchange)
+        .every((s) => !s.men.includes(6)),
+    ).toBe(true);
     // Three snap and one takes: two of them wait.
     const centres = [21, 22, 23].map((id) => practising({ id, seat: 'C', seats: [], weight: null }, 'here'));
     const waiting = linesWith([...single.filter((m) => m.seat !== 'C'), ...centres, passer]).find(isExchange)!;
