@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { readFile } from 'node:fs/promises';
+import { holdUp } from './held-up';
 import { enter, snapsOf } from './people';
 import { stumbles } from './stumbles';
 
@@ -21,12 +22,9 @@ test('a snap takes one key when all did their job, about three for an exception,
 test('keys pressed before the next snap is there go to that one, and undo brings everything back', async ({ page }) => {
   await enter(page, 'coach', '/film');
   const snaps = await snapsOf(page);
+  await holdUp(page, `/api/snaps/${snaps[15]!.id}`, 'goes on');
   await page.goto(`/film/${snaps[14]!.id}`);
   await expect(page.getByRole('button', { name: 'Mark LG' })).toBeVisible();
-  await page.route(`**/api/snaps/${snaps[15]!.id}`, async (route) => {
-    await new Promise((go) => setTimeout(go, 600));
-    await route.continue();
-  });
   await page.keyboard.press('Enter');
   for (const key of ['2', 'x']) await page.keyboard.press(key);
   await expect(page.getByText('Snap 16:')).toBeVisible();
@@ -48,12 +46,9 @@ test('keys pressed before the next snap is there go to that one, and undo brings
 test('keys meant for a snap that cannot be opened are given to no other', async ({ page }) => {
   await enter(page, 'coach', '/film');
   const snaps = await snapsOf(page);
+  await holdUp(page, `/api/snaps/${snaps[17]!.id}`, 'fails');
   await page.goto(`/film/${snaps[16]!.id}`);
   await expect(page.getByRole('button', { name: 'Mark LG' })).toBeVisible();
-  await page.route(`**/api/snaps/${snaps[17]!.id}`, async (route) => {
-    await new Promise((go) => setTimeout(go, 600));
-    await route.abort();
-  });
   await page.keyboard.press('ArrowDown');
   for (const key of ['2', 'x']) await page.keyboard.press(key);
   await expect(page.getByRole('alert')).toContainText('The server cannot be reached');
