@@ -3,6 +3,7 @@ import { QUIZ_PARTS, type QuizPart } from '../model/quiz';
 import type { Resolution } from '../model/resolution';
 import type { Side } from '../model/side';
 import { shoulderOf, type Shoulder } from '../reports/shoulder';
+import { NOT_CALLED } from '../vocabulary/conditions/tag-on';
 import { hisIn } from './items';
 
 /** The right answers for a man in a call, with what his rule says. */
@@ -20,7 +21,7 @@ export interface Expected {
   /** The word he says; `null` when he says none: then it is not asked. */
   readonly call: string | null;
   readonly because: string;
-  /** Sentences of his sheet that did not hold, with why. */
+  /** Sentences of his sheet that could have held in this call and did not, with why: those of tags it does not carry are nobody's mistake. */
   readonly passedOver: readonly { readonly sentence: string; readonly reason: string }[];
 }
 
@@ -37,7 +38,9 @@ export function expectedOf(resolution: Resolution, seat: string): Expected | nul
     head: his.technique?.head ?? 'none',
     call: his.call,
     because: his.because.sentence,
-    passedOver: his.because.passedOver.map(({ sentence, reason }) => ({ sentence, reason })),
+    passedOver: his.because.passedOver
+      .filter(({ reason }) => !reason.endsWith(NOT_CALLED))
+      .map(({ sentence, reason }) => ({ sentence, reason })),
   };
 }
 

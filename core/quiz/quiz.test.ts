@@ -56,6 +56,10 @@ describe('what a man is quizzed on', () => {
       const expected = expectedOf(resolution, item.seat)!;
       expect(expected).toMatchObject({ whom: his.target, with: his.partners, then: his.next, foot: his.step.foot });
       expect(expected.because).toBe(his.because.sentence);
+      // A tag nobody has called is no sentence to choose.
+      const couldHold = his.because.passedOver.filter((p) => !/is not called$/.test(p.reason));
+      expect(expected.passedOver.map((p) => p.sentence)).toEqual(couldHold.map((p) => p.sentence));
+      expect(expected.passedOver.some((p) => /^when tag \S+ is on/.test(p.sentence))).toBe(false);
       const given = {
         ...{ ...expected, call: expected.call ?? undefined },
         ...{ shoulder: expected.shoulder ?? undefined, why: expected.because },

@@ -6,6 +6,7 @@ import StillPicture from '~/features/board/StillPicture.vue';
 import { sayPlayOf } from '~/features/plan/say-play';
 import { usePlan } from '~/features/plan/store';
 import { usePlaybook } from '~/features/playbook/store';
+import ChoiceRow from './ChoiceRow.vue';
 import { useNight } from './store';
 
 /** "Their linebackers are stacked now": a call, what is other than planned, and the men who do something else, drawn, each with his sentence. */
@@ -25,6 +26,7 @@ function choosePlay(event: Event): void {
 function chooseNow(event: Event): void {
   night.now = pictures.value[Number((event.target as HTMLSelectElement).value)] ?? null;
 }
+const chooseNext = (says: string): void => void (night.now = night.nextOnes.find((p) => p.says === says) ?? null);
 const say = (a: Assignment | null): string => (a ? gistWords(a).replace(`${a.blocker} `, '') : 'nothing');
 const says = computed(() => {
   const { men, now } = night.changed!;
@@ -57,19 +59,14 @@ const only = computed(() => new Set(night.changed!.men.map((m) => m.seat)));
         </select></label
       >
     </p>
-    <div v-if="night.asks" class="changes" role="group" :aria-label="`What is other than in ${usual.frontName}`">
-      <span class="soft">or {{ usual.frontName }}, but</span>
-      <button
-        v-for="p in night.nextOnes"
-        :key="p.says"
-        class="plain"
-        type="button"
-        :aria-pressed="night.now?.front === p.front"
-        @click="night.now = { front: p.front, frontName: p.frontName }"
-      >
-        {{ p.says }}
-      </button>
-    </div>
+    <ChoiceRow
+      v-if="night.asks"
+      :name="`What is other than in ${usual.frontName}`"
+      :says="`or ${usual.frontName}, but`"
+      :choices="night.nextOnes.map((p) => p.says)"
+      :chosen="night.nextOnes.filter((p) => p.front === night.now?.front).map((p) => p.says)"
+      @tap="chooseNext"
+    />
     <template v-if="night.changed">
       <p role="status">{{ says }}</p>
       <StillPicture v-if="night.changed.men.length > 0" v-bind="drawn" :only="only" :height="260" />
@@ -91,27 +88,11 @@ h2 {
   margin-top: 16px;
   font-size: 15px;
 }
-.words,
-.changes {
+.words {
   display: flex;
   flex-wrap: wrap;
   gap: 6px 12px;
   padding: 6px 0;
-}
-.changes {
-  align-items: center;
-  gap: 8px;
-}
-.changes button {
-  min-height: 40px;
-  padding: 4px 10px;
-  border: 1px solid var(--soft);
-  border-radius: 3px;
-}
-.changes [aria-pressed='true'] {
-  border-color: var(--violet);
-  color: var(--violet);
-  font-weight: 700;
 }
 dl > div {
   display: grid;

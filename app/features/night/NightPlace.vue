@@ -11,6 +11,7 @@ import { useSession } from '~/features/session/store';
 import WeekHead from '~/features/week/WeekHead.vue';
 import { useWeek } from '~/features/week/store';
 import ChangedMen from './ChangedMen.vue';
+import ChoiceRow from './ChoiceRow.vue';
 import SoFar from './SoFar.vue';
 import { useNight } from './store';
 
@@ -89,19 +90,14 @@ function print(): void {
             {{ l.frontName }}
           </button>
         </div>
-        <div v-if="allSigns.length" class="signs" role="group" aria-label="Their signs">
-          <span class="soft">and before it, if you saw it:</span>
-          <button
-            v-for="s in allSigns"
-            :key="s"
-            class="plain"
-            type="button"
-            :aria-pressed="night.signs.includes(s)"
-            @click="night.toggleSign(s)"
-          >
-            {{ s }}
-          </button>
-        </div>
+        <ChoiceRow
+          v-if="allSigns.length"
+          name="Their signs"
+          says="and before it, if you saw it:"
+          :choices="allSigns"
+          :chosen="night.signs"
+          @tap="night.toggleSign($event)"
+        />
         <h2>3 Who lost</h2>
         <div class="keys" role="group" aria-label="Who lost">
           <button class="key strong" type="button" :disabled="night.seats.length === 0" @click="night.tap([])">
@@ -115,19 +111,14 @@ function print(): void {
           {{ sayLast }}
           <button v-if="night.unsent" class="plain link" type="button" @click="night.undo()">take it back</button>
         </p>
-        <div v-if="alsoSeats.length" class="also" role="group" aria-label="Who else lost">
-          <span class="soft">who else lost:</span>
-          <button
-            v-for="s in alsoSeats"
-            :key="s"
-            class="plain"
-            type="button"
-            :aria-pressed="last!.lost.includes(s)"
-            @click="night.alsoLost(s)"
-          >
-            {{ s }}
-          </button>
-        </div>
+        <ChoiceRow
+          v-if="alsoSeats.length"
+          name="Who else lost"
+          says="who else lost:"
+          :choices="alsoSeats"
+          :chosen="last!.lost"
+          @tap="night.alsoLost($event)"
+        />
         <p class="more">
           <span>Series {{ night.series }}</span>
           <button class="plain link" type="button" @click="night.nextSeries()">next series</button>
@@ -196,25 +187,6 @@ h2 {
   padding-top: 12px;
   font-size: 15px;
   font-weight: 600;
-}
-.also,
-.signs {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 8px;
-  align-items: center;
-  padding-top: 6px;
-}
-.also button,
-.signs button {
-  min-width: 44px;
-  min-height: 44px;
-  text-align: center;
-}
-.also [aria-pressed='true'],
-.signs [aria-pressed='true'] {
-  color: var(--violet);
-  font-weight: 700;
 }
 .more {
   display: flex;

@@ -193,7 +193,13 @@ function next(): void {
             </button>
           </template>
           <template v-else-if="quiz.part === 'why'">
-            <button v-for="s in quiz.sentences" :key="s" type="button" class="sentence" @click="quiz.say({ why: s })">
+            <button
+              v-for="s in quiz.sentences"
+              :key="s"
+              type="button"
+              class="big sentence"
+              @click="quiz.say({ why: s })"
+            >
               {{ s }}
             </button>
           </template>

@@ -9,7 +9,7 @@ import { fewestBodies } from './bodies';
 import { risingReps } from './series';
 import type { Practised } from '../../plan/reps-so-far';
 import { candidatesFor, type Candidate } from './candidates';
-import { walkedReps } from './walk';
+import { walked, walkedRep } from './walk';
 
 /** What a second rep of the same play against the same look is worth, and another rep of the same play, against the first. */
 const SAME_AGAIN = 0.45;
@@ -50,8 +50,10 @@ export function makeScript({
   if (candidates.length === 0) return null;
   if (kind === 'short yardage')
     return { id, kind, resets: 0, film: [], reps: risingReps(candidates, reps, ways), uncovered: [] };
-  if (kind === 'walk-through')
-    return { id, kind, resets: 0, film: [], reps: walkedReps(candidates, order), uncovered: [] };
+  if (kind === 'walk-through') {
+    const walks = walked(candidates, order);
+    return { id, kind, resets: resetsOf(walks), film: [], reps: walks.map(walkedRep), uncovered: [] };
+  }
   const chosen = choose(candidates, reps);
   const ordered = inOrder(chosen);
   const needed = new Map([...new Set(chosen)].map((c) => [c, fewestBodies(c.worked, c.call, c.seats, ways)] as const));

@@ -145,6 +145,8 @@ describe('a script', () => {
     }
     const one = script('walk-through', 1, [], { ...PLAN, looks: PLAN.looks.slice(0, 1) });
     expect(one.reps.map((r) => r.frontName)).toEqual(Array(15).fill('Over'));
+    // Who stands where he stood has not moved; from an even front to an odd one somebody has.
+    expect([one.resets, made.resets > 5]).toEqual([0, true]);
     const many = { ...PLAN, plays: Array.from({ length: 22 }, (_, i) => ({ ...PLAN.plays[1]!, times: i + 1 })) };
     expect(ScriptSchema.safeParse(script('walk-through', 1, [], many)).success).toBe(true);
   });

@@ -6,6 +6,9 @@ const byCall: PlainCondition['byCall'] & {} = (slots) => {
   return ({ tags }) => tags.has(tag);
 };
 
+/** How the reason ends where a sentence belongs to a tag that the call does not carry. */
+export const NOT_CALLED = 'is not called';
+
 export const tagOn: PlainCondition = {
   says: ['tag {tag:tag} is on'],
   denies: ['tag {tag:tag} is off'],
@@ -13,5 +16,5 @@ export const tagOn: PlainCondition = {
   test: byCall,
   byCall,
   why: (slots) => (scene, _me, _him, holds) =>
-    `“${spokenOf(scene, slots.text('tag'))}” is ${holds ? 'called' : 'not called'}`,
+    `“${spokenOf(scene, slots.text('tag'))}” ${holds ? 'is called' : NOT_CALLED}`,
 };
