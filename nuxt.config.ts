@@ -1,6 +1,5 @@
 import { fileURLToPath } from 'node:url';
 import { build } from 'esbuild';
-import { chalkPreset } from './app/theme/preset';
 import { SESSION_SECONDS } from './server/session/duration';
 
 const core = fileURLToPath(new URL('./core', import.meta.url));
@@ -8,6 +7,9 @@ const eyes = fileURLToPath(new URL('./eyes', import.meta.url));
 
 /** Where the worker with the picture library is served from: its answers have a policy of their own. */
 const EYES = '_nuxt/eyes/';
+
+/** While developing, styles are put into the page as they are written. */
+const isDeveloping = process.env.NODE_ENV === 'development';
 
 /** What runs beside the page has to lie at the root under one name, so that it may see all of it. */
 async function buildServiceWorker(): Promise<void> {
@@ -44,14 +46,11 @@ export default defineNuxtConfig({
   },
   components: [{ path: '~/components/ui', pathPrefix: false }],
   imports: { dirs: [] },
+  // Set up by the plugin `interface`: from here all of its theme would stand in the page itself.
   primevue: {
-    options: {
-      theme: { preset: chalkPreset, options: { darkModeSelector: '[data-theme="board"]', cssLayer: false } },
-      ripple: false,
-    },
-    components: {
-      include: ['Button', 'InputText', 'Password', 'Select', 'Textarea', 'Popover', 'DataTable', 'Column', 'Message'],
-    },
+    usePrimeVue: false,
+    loadStyles: false,
+    components: { include: ['Button', 'InputText', 'Select'] },
     directives: { include: [] },
   },
   runtimeConfig: {
@@ -88,7 +87,10 @@ export default defineNuxtConfig({
         'worker-src': ["'self'", 'blob:'],
         'script-src': ["'self'", "'nonce-{{nonce}}'"],
         'script-src-attr': ["'none'"],
-        'style-src': ["'self'", "'unsafe-inline'"],
+        'style-src-elem': isDeveloping ? ["'self'", "'unsafe-inline'"] : ["'self'", "'nonce-{{nonce}}'"],
+        // Places of marks and men are written as attributes; they reach one element only and load nothing.
+        'style-src-attr': ["'unsafe-inline'"],
+        'style-src': ["'self'"],
         'font-src': ["'self'"],
         'connect-src': ["'self'"],
         'upgrade-insecure-requests': false,
@@ -114,6 +116,10 @@ export default defineNuxtConfig({
   },
   hooks: {
     'build:before': buildServiceWorker,
+    // What a place needs is asked for by the place: nothing is fetched on a guess while the first one is still coming.
+    'build:manifest': (manifest) => {
+      for (const part of Object.values(manifest)) part.prefetch = false;
+    },
     // Said here and not in the options: the log-in's module would begin a session for every stranger's request as soon as it saw it.
     'nitro:config': (config) => void (config.experimental = { ...config.experimental, websocket: true }),
   },

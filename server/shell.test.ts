@@ -1,12 +1,12 @@
 import { createHash } from 'node:crypto';
 import { brotliDecompressSync, gunzipSync } from 'node:zlib';
 import { describe, expect, it } from 'vitest';
-import { encodingFor, hashesOf, shellOf } from './shell';
+import { answerOf, encodingFor, hashesOf, shellOf } from './shell';
 
 const HTML = `<head><link nonce="abc" rel="stylesheet" href="/a.css"><script nonce="abc" type="module" src="/a.js"></script>
 <script nonce="abc">window.a = 1;</script><script type="application/json">{"b":2}</script></head>`;
 const HEADERS = {
-  'content-security-policy': "default-src 'self'; script-src 'self' 'nonce-abc'; style-src 'self'",
+  'content-security-policy': "script-src 'self' 'nonce-abc'; style-src-elem 'self' 'nonce-abc'; style-src 'self'",
   'x-frame-options': 'SAMEORIGIN',
   date: 'today',
   'set-cookie': 'violet-chalk=of-somebody',
@@ -19,15 +19,25 @@ describe('the page every place begins with', () => {
 
   it('names its own scripts by what they are, and no others', () => {
     expect(hashesOf(HTML)).toEqual([hash('window.a = 1;'), hash('{"b":2}')]);
-    const policy = shell.headers['content-security-policy']!;
-    expect(policy).toContain(`script-src 'self' ${hash('window.a = 1;')}`);
-    expect(policy).not.toMatch(/nonce|unsafe/);
-    expect(shell.plain.toString()).not.toContain('nonce');
+    const { policy, body } = answerOf(shell, 'one', 'plain');
+    expect(policy).toContain(`script-src 'self' ${hash('window.a = 1;')} ${hash('{"b":2}')};`);
+    expect(policy).not.toMatch(/unsafe|script-src[^;]*nonce/);
+    expect(body.toString()).not.toMatch(/<(script|link)[^>]* nonce/);
+  });
+
+  it('takes styles that carry the number of the answer, another one for each', () => {
+    for (const number of ['one', 'two']) {
+      const { policy, body } = answerOf(shell, number, 'plain');
+      expect(policy).toContain(`style-src-elem 'self' 'nonce-${number}';`);
+      expect(body.toString()).toContain(`<head><meta property="csp-nonce" nonce="${number}">`);
+      expect(policy + body.toString()).not.toContain('{{');
+    }
   });
 
   it('is the same page however it is packed', () => {
-    expect(brotliDecompressSync(shell.br)).toEqual(shell.plain);
-    expect(gunzipSync(shell.gzip)).toEqual(shell.plain);
+    const plain = answerOf(shell, 'one', 'plain').body;
+    expect(brotliDecompressSync(answerOf(shell, 'one', 'br').body)).toEqual(plain);
+    expect(gunzipSync(answerOf(shell, 'one', 'gzip').body)).toEqual(plain);
   });
 
   it('is another one as soon as a letter of it is, and the same whatever number it was made with', () => {
@@ -40,6 +50,7 @@ describe('the page every place begins with', () => {
     expect(Object.keys(shell.headers)).not.toContain('date');
     expect(Object.keys(shell.headers)).not.toContain('content-length');
     expect(Object.keys(shell.headers)).not.toContain('set-cookie');
+    expect(Object.keys(shell.headers)).not.toContain('content-security-policy');
   });
 
   it.each([

@@ -1,14 +1,16 @@
 import { createHash } from 'node:crypto';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 
-/** The page every place begins with, made once: its bytes as they go out, and the headers that go with them. */
+/** The page every place begins with, made once: with the place of its number, and the headers that go with it. */
 export interface Shell {
-  readonly plain: Buffer;
-  readonly br: Buffer;
-  readonly gzip: Buffer;
+  readonly page: string;
+  readonly policy: string;
   readonly etag: string;
   readonly headers: Readonly<Record<string, string>>;
 }
+
+/** Stands where the number of an answer comes. */
+const NUMBER = '{{number}}';
 
 /** Headers that are of one answer and not of the page. */
 const OF_ONE_ANSWER = [
@@ -22,6 +24,7 @@ const OF_ONE_ANSWER = [
   'cache-control',
   // Nobody is given what somebody else was to keep.
   'set-cookie',
+  'content-security-policy',
 ];
 
 const sha256 = (text: string): string => createHash('sha256').update(text).digest('base64');
@@ -33,28 +36,46 @@ export const hashesOf = (html: string): string[] =>
   );
 
 /**
- * Makes the page of one answer into the page of all: without the number that is good for one answer only, its scripts named by what they are. A
- * script that is not in the page as it was built never runs. Styles may stand in the page: components write theirs while they run.
+ * Makes the page of one answer into the page of all: its scripts are named by what they are, so that one which is not in the page as it was
+ * built never runs. Components write their styles while they run: those carry the number of the answer, which the page knows and nobody else.
  */
 export function shellOf(html: string, headers: Readonly<Record<string, string>>): Shell {
-  const page = html.replace(/ nonce="[^"]*"/g, '');
-  const plain = Buffer.from(page);
-  const policy = (headers['content-security-policy'] ?? '').replace(
-    /'nonce-[^']*'/g,
-    [...new Set(hashesOf(page))].join(' '),
-  );
+  const page = html
+    .replace(/ nonce="[^"]*"/g, '')
+    .replace('<head>', `<head><meta property="csp-nonce" nonce="${NUMBER}">`);
+  const scripts = [...new Set(hashesOf(page))].join(' ');
+  const policy = (headers['content-security-policy'] ?? '')
+    .split(';')
+    .map((part) => part.replace(/'nonce-[^']*'/, /^\s*style/.test(part) ? `'nonce-${NUMBER}'` : scripts))
+    .join(';');
   const kept = Object.fromEntries(Object.entries(headers).filter(([name]) => !OF_ONE_ANSWER.includes(name)));
   return {
-    plain,
-    br: brotliCompressSync(plain, { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } }),
-    gzip: gzipSync(plain),
+    page,
+    policy,
     etag: `"${sha256(page).slice(0, 22)}"`,
-    headers: { ...kept, 'content-security-policy': policy, 'cache-control': 'no-cache', vary: 'accept-encoding' },
+    headers: { ...kept, 'cache-control': 'no-cache', vary: 'accept-encoding' },
   };
 }
 
+/** One answer: the page with a number nobody could know before, packed as a browser takes it, and the policy that goes with it. */
+export function answerOf(
+  shell: Shell,
+  number: string,
+  as: Encoding,
+): { readonly body: Buffer; readonly policy: string } {
+  const plain = Buffer.from(shell.page.replaceAll(NUMBER, number));
+  return { body: PACKED[as](plain), policy: shell.policy.replaceAll(NUMBER, number) };
+}
+
+type Encoding = 'br' | 'gzip' | 'plain';
+const PACKED: Readonly<Record<Encoding, (plain: Buffer) => Buffer>> = {
+  br: (plain) => brotliCompressSync(plain, { params: { [constants.BROTLI_PARAM_QUALITY]: 4 } }),
+  gzip: (plain) => gzipSync(plain),
+  plain: (plain) => plain,
+};
+
 /** In which of the ways the page is kept a browser takes it. */
-export function encodingFor(accepted: string): 'br' | 'gzip' | 'plain' {
+export function encodingFor(accepted: string): Encoding {
   const taken = accepted.split(',').map((part) => part.trim().split(';'));
   const takes = (name: string): boolean => taken.some(([n, q]) => n === name && !/^q=0(\.0*)?$/.test(q?.trim() ?? ''));
   if (takes('br')) return 'br';

@@ -1,5 +1,4 @@
 import { useSession } from '~/features/session/store';
-import { usePlaybook } from '~/features/playbook/store';
 import { RequestProblem } from '~/features/session/request';
 
 /** Where nobody needs to be logged in. */
@@ -7,12 +6,18 @@ const DOORS = ['/login', '/begin', '/join', '/reset'];
 /** Doors that are opened by a link, whoever is logged in. */
 const BY_LINK = ['/join', '/reset'];
 
+/** Rules and their words come with whoever is logged in: a door needs none of them. */
+async function readyPlaybook(programId: number): Promise<void> {
+  const { usePlaybook } = await import('~/features/playbook/store');
+  await usePlaybook().ready(programId);
+}
+
 /** Everything but the doors needs somebody logged in; where nothing is here yet, the first door is the one that makes a program. */
 export default defineNuxtRouteMiddleware(async (to) => {
   const session = useSession();
   try {
     if (!session.known) await session.load();
-    if (session.member) await usePlaybook().ready(session.member.programId);
+    if (session.member) await readyPlaybook(session.member.programId);
   } catch (problem) {
     if (problem instanceof RequestProblem)
       return abortNavigation(createError({ statusCode: 503, message: `${problem.message} Is it running?` }));

@@ -1,8 +1,16 @@
 import { definePreset } from '@primeuix/themes';
-import Aura from '@primeuix/themes/aura';
+import base from '@primeuix/themes/aura/base';
+import button from '@primeuix/themes/aura/button';
+import iconfield from '@primeuix/themes/aura/iconfield';
+import inputtext from '@primeuix/themes/aura/inputtext';
+import select from '@primeuix/themes/aura/select';
+import virtualscroller from '@primeuix/themes/aura/virtualscroller';
+
+/** What is taken of the shipped look: only the components that are used, and what they are made of. */
+const shipped = { ...base, components: { button, iconfield, inputtext, select, virtualscroller } };
 
 /** PrimeVue's components in the product's own tokens: one set of CSS variables, two themes. */
-export const chalkPreset = definePreset(Aura, {
+export const chalkPreset = definePreset(shipped, {
   semantic: {
     primary: {
       50: '#f6f1fc',

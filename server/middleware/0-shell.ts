@@ -1,5 +1,5 @@
-import { randomUUID } from 'node:crypto';
-import { encodingFor, shellOf, type Shell } from '../shell';
+import { randomBytes, randomUUID } from 'node:crypto';
+import { answerOf, encodingFor, shellOf, type Shell } from '../shell';
 
 /** Says that the page itself is asked for, to be kept. */
 const MAKING = { name: 'x-making-the-page', value: randomUUID() };
@@ -14,7 +14,7 @@ async function make(): Promise<Shell> {
 /** Is this an address of a place, and not of data or of a file? */
 const isPlace = (path: string): boolean => !/^\/(api|_nuxt|__)/.test(path) && !/\.\w+$/.test(path);
 
-/** Every place begins with the same page: it is made once, packed, and named by what it is, so that a browser that has it asks only whether it is still so. */
+/** Every place begins with the same page: it is made once and named by what it is, so that a browser that has it asks only whether it is still so. */
 export default defineEventHandler(async (event) => {
   if (import.meta.dev || (event.method !== 'GET' && event.method !== 'HEAD')) return;
   if (!isPlace(event.path.split('?')[0]!) || getRequestHeader(event, MAKING.name) === MAKING.value) return;
@@ -24,11 +24,14 @@ export default defineEventHandler(async (event) => {
     throw problem;
   });
   setResponseHeaders(event, { ...page.headers, etag: page.etag });
+  // Whoever has it keeps it with the number and the policy it came with.
   if (getRequestHeader(event, 'if-none-match') === page.etag) {
     setResponseStatus(event, 304);
     return '';
   }
   const as = encodingFor(getRequestHeader(event, 'accept-encoding') ?? '');
+  const { body, policy } = answerOf(page, randomBytes(16).toString('base64'), as);
+  setResponseHeader(event, 'content-security-policy', policy);
   if (as !== 'plain') setResponseHeader(event, 'content-encoding', as);
-  return event.method === 'HEAD' ? '' : page[as];
+  return event.method === 'HEAD' ? '' : body;
 });

@@ -1,3 +1,4 @@
+import { styleNumber } from '../session/style-number';
 import file from 'plotly.js-basic-dist-min/plotly-basic.min.js?url';
 
 /** What is used of the library. */
@@ -8,9 +9,20 @@ export interface Plot {
 
 let loading: Promise<Plot> | null = null;
 
+/** The style element the library would make itself, with the number of the page: it writes its rules into this one. */
+function makePlaceForStyles(): void {
+  const id = 'plotly.js-style-global';
+  if (document.getElementById(id)) return;
+  const style = document.createElement('style');
+  style.id = id;
+  style.nonce = styleNumber();
+  document.head.append(style);
+}
+
 /** The charting library, fetched once, when the first chart is drawn. */
 export function loadPlotly(): Promise<Plot> {
   loading ??= new Promise<Plot>((resolve, reject) => {
+    makePlaceForStyles();
     const script = document.createElement('script');
     script.src = file;
     script.onload = () => resolve((window as unknown as { Plotly: Plot }).Plotly);

@@ -8,6 +8,7 @@ import { tags } from '@lezer/highlight';
 import { wordDiagnostic } from '#core/diagnostics/wording';
 import { checkText } from '#core/language/check';
 import { completeAt, DECLARATIONS } from '#core/language/complete';
+import { styleNumber } from '../session/style-number';
 
 const JOINTS = /^(when|otherwise|always|then|else|and|or|not|if)\b/;
 /** Said with the word of a joint, and none. */
@@ -99,4 +100,5 @@ export const chalkMode = (): Extension => [
   linter(marks, { delay: 120 }),
   autocompletion({ override: [complete], icons: false }),
   EditorView.lineWrapping,
+  EditorView.cspNonce.of(styleNumber()),
 ];
