@@ -29,6 +29,8 @@ export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
   ssr: false,
   telemetry: false,
+  // A place is fetched when somebody is about to go there, not because its name is on the screen.
+  experimental: { defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } } },
   devtools: { enabled: false },
   modules: ['@pinia/nuxt', '@primevue/nuxt-module', '@vueuse/nuxt', 'nuxt-auth-utils', 'nuxt-security', '@nuxt/eslint'],
   alias: { '#core': core, '#eyes': eyes, '#demo': fileURLToPath(new URL('./demo', import.meta.url)) },
@@ -46,6 +48,8 @@ export default defineNuxtConfig({
   },
   components: [{ path: '~/components/ui', pathPrefix: false }],
   imports: { dirs: [] },
+  // Who is logged in is asked with everything else of his, by our own store.
+  auth: { loadStrategy: 'none' },
   // Set up by the plugin `interface`: from here all of its theme would stand in the page itself.
   primevue: {
     usePrimeVue: false,
@@ -132,6 +136,7 @@ export default defineNuxtConfig({
         },
       },
     },
+    $client: { build: { rollupOptions: { output: { experimentalMinChunkSize: 30_000 } } } },
     optimizeDeps: { include: ['zod', 'fastest-levenshtein'] },
   },
   $development: {

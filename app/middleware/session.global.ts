@@ -1,8 +1,7 @@
 import { useSession } from '~/features/session/store';
+import { DOORS } from '~/features/session/doors';
 import { RequestProblem } from '~/features/session/request';
 
-/** Where nobody needs to be logged in. */
-const DOORS = ['/login', '/begin', '/join', '/reset'];
 /** Doors that are opened by a link, whoever is logged in. */
 const BY_LINK = ['/join', '/reset'];
 

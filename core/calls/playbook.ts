@@ -2,7 +2,7 @@ import { error, type Result } from '../diagnostics/diagnostic';
 import { withSplit } from '../language/lineups/own-split';
 import { readFormation } from '../language/lineups/read-formation';
 import { readFront } from '../language/lineups/read-front';
-import { readTree } from '../language/read';
+import { readTitle, readTree } from '../language/read';
 import type { Drill } from '../model/drill';
 import type { Formation } from '../model/formation';
 import type { Front } from '../model/front';
@@ -139,23 +139,25 @@ export class Playbook {
     return tree && tree.kind !== 'scheme' ? tree.clauses.map((c) => c.text).join('; ') : idOrText;
   }
 
-  /** The schools of one family: what could be called instead. */
-  schools(id: string): CompiledScheme[] {
+  /** The schools of the family a play is of, by name; their texts are not read. */
+  schoolsOf(id: string): readonly Entry[] {
     const family = this.list('schemes').find((e) => e.id === id)?.family;
-    return this.list('schemes')
-      .filter((e) => e.family === family && e.school !== null)
-      .flatMap((e) => {
-        const read = this.scheme(e.id);
-        return read.ok ? [read.value] : [];
-      });
+    return this.list('schemes').filter((e) => e.family === family && e.school !== null);
+  }
+
+  /** The same, read: what could be called instead. */
+  schools(id: string): CompiledScheme[] {
+    return this.schoolsOf(id).flatMap((e) => {
+      const read = this.scheme(e.id);
+      return read.ok ? [read.value] : [];
+    });
   }
 }
 
 function entryOf(id: string, text: string, own: boolean): Entry {
-  const { tree } = readTree(text);
-  const head = (key: string): string | null =>
-    tree?.kind === 'scheme' ? (tree.head.find((h) => h.key === key)?.value ?? null) : null;
-  return { id, name: tree?.name ?? id, family: head('family') ?? '', school: head('school'), from: head('from'), own };
+  const title = readTitle(text);
+  const head = (key: string): string | null => title?.head.find((h) => h.key === key)?.value ?? null;
+  return { id, name: title?.name ?? id, family: head('family') ?? '', school: head('school'), from: head('from'), own };
 }
 
 function jsonEntry(shelf: keyof typeof JSON_SHELVES, id: string, text: string, own: boolean): Entry {

@@ -43,20 +43,32 @@ const SUBJECTS = Object.fromEntries(
 
 const MAX_QUALIFIERS = 3;
 
+/** Every leaf's values with the words they are said by, taken apart once. */
+const LEAF_VALUES = Object.fromEntries(
+  Object.entries(LEAVES).map(([kind, { values }]) => [
+    kind,
+    values && Object.entries(values).map(([value, said]) => ({ value, words: said.split(' ') })),
+  ]),
+) as unknown as Record<LeafKind, readonly { readonly value: string; readonly words: readonly string[] }[] | null>;
 /** First words of every leaf's values. */
 const LEAF_WORDS = Object.fromEntries(
-  Object.entries(LEAVES).map(([kind, leaf]) => [
-    kind,
-    new Set(Object.values(leaf.values ?? {}).map((said) => said.split(' ')[0]!.toLowerCase())),
-  ]),
+  Object.entries(LEAF_VALUES).map(([kind, values]) => [kind, new Set(values?.map((v) => v.words[0]!.toLowerCase()))]),
 ) as unknown as Record<LeafKind, ReadonlySet<string>>;
+
+/** How far a template has come, with what its slots hold. */
+interface Fitted {
+  readonly end: number;
+  readonly slots: Record<string, SlotValue>;
+}
+const NOWHERE: readonly Fitted[] = [];
 
 /**
  * Reads phrases out of one line of tokens by the vocabulary's templates. Every reading that fits is kept, longest first;
  * the place that got furthest and what could have stood there make the error message.
  */
 export class PhraseReader {
-  private readonly memo = new Map<string, Reading[]>();
+  /** Readings known already: of each kind, by place. */
+  private readonly memo = new Map<PhraseKind, Reading[][]>();
   furthest = 0;
   expected = new Set<string>();
 
@@ -73,7 +85,8 @@ export class PhraseReader {
 
   /** Is this exact word (or mark) here? Remembers it as expected when it is not. */
   isAt(position: number, text: string): boolean {
-    if (this.words[position] === text.toLowerCase()) return true;
+    const here = this.words[position];
+    if (here === text || here === text.toLowerCase()) return true;
     this.expect(position, text);
     return false;
   }
@@ -93,10 +106,11 @@ export class PhraseReader {
   }
 
   private readAll(kind: PhraseKind, position: number): Reading[] {
-    const key = `${kind}${position}`;
-    const known = this.memo.get(key);
+    let places = this.memo.get(kind);
+    if (!places) this.memo.set(kind, (places = []));
+    const known = places[position];
     if (known) return known;
-    this.memo.set(key, []);
+    places[position] = [];
     const found: Reading[] = [];
     const lead = ARTICLES.has(this.words[position] ?? '') ? this.words[position + 1] : this.words[position];
     for (const template of this.tracking ? TEMPLATES[kind] : templatesAt(kind, lead ?? '')) {
@@ -109,7 +123,7 @@ export class PhraseReader {
     }
     if (this.tokens[position] === undefined || found.length === 0) this.expect(position, KIND_NAMES[kind]);
     found.sort((a, b) => b.end - a.end);
-    this.memo.set(key, found);
+    places[position] = found;
     return found;
   }
 
@@ -147,23 +161,24 @@ export class PhraseReader {
     i: number,
     position: number,
     slots: Record<string, SlotValue>,
-  ): { end: number; slots: Record<string, SlotValue> }[] {
+  ): readonly Fitted[] {
     const piece = pieces[i];
     if (!piece) return [{ end: position, slots }];
     if (piece.is === 'word') {
-      const here = this.isAt(position, piece.text) ? this.fit(pieces, i + 1, position + 1, slots) : [];
+      const here = this.isAt(position, piece.text) ? this.fit(pieces, i + 1, position + 1, slots) : NOWHERE;
       return piece.article && here.length === 0 ? this.fit(pieces, i + 1, position, slots) : here;
     }
     if (piece.is === 'be') {
-      return this.isAt(position, 'is') || this.isAt(position, 'am') ? this.fit(pieces, i + 1, position + 1, slots) : [];
+      const isVerb = this.isAt(position, 'is') || this.isAt(position, 'am');
+      return isVerb ? this.fit(pieces, i + 1, position + 1, slots) : NOWHERE;
     }
-    const filled = this.fillSlot(piece.kind, position)
-      .filter(
-        ({ value }) =>
-          !piece.plain || typeof value !== 'object' || !('qualifiers' in value) || value.qualifiers.length === 0,
-      )
-      .flatMap(({ value, end }) => this.fit(pieces, i + 1, end, { ...slots, [piece.name]: value }));
-    return piece.optional ? [...filled, ...this.fit(pieces, i + 1, position, slots)] : filled;
+    const found: Fitted[] = [];
+    for (const { value, end } of this.fillSlot(piece.kind, position)) {
+      if (piece.plain && typeof value === 'object' && 'qualifiers' in value && value.qualifiers.length > 0) continue;
+      found.push(...this.fit(pieces, i + 1, end, { ...slots, [piece.name]: value }));
+    }
+    if (piece.optional) found.push(...this.fit(pieces, i + 1, position, slots));
+    return found;
   }
 
   private fillSlot(kind: PhraseKind | LeafKind, position: number): { value: SlotValue; end: number }[] {
@@ -205,12 +220,11 @@ export class PhraseReader {
   }
 
   private leafAt(kind: LeafKind, position: number): { value: string; end: number } | null {
-    const leaf = LEAVES[kind];
     const token = this.tokens[position];
-    if (leaf.values) {
+    const values = LEAF_VALUES[kind];
+    if (values) {
       if (!this.tracking && !LEAF_WORDS[kind].has(this.words[position] ?? '')) return null;
-      for (const [value, said] of Object.entries(leaf.values)) {
-        const words = said.split(' ');
+      for (const { value, words } of values) {
         if (words.every((w, k) => this.isAt(position + k, w))) return { value, end: position + words.length };
       }
       return null;

@@ -30,6 +30,7 @@ import type {
 } from './tree';
 
 export const HEAD_KEYS = Object.keys(SchemeHeadSchema.shape) as (keyof SchemeHead)[];
+const isHeadKey = (word: string): word is keyof SchemeHead => (HEAD_KEYS as string[]).includes(word);
 export const HEAD_VALUES: Partial<Record<keyof SchemeHead, readonly string[]>> = {
   entry: ENTRIES,
   track: TRACKS,
@@ -44,6 +45,12 @@ export interface ReadTree<T extends Tree = Tree> {
   /** What could be read; `null` only when not even the header could. */
   readonly tree: T | null;
   readonly diagnostics: readonly Diagnostic[];
+}
+
+/** What a text is, the lines about all of it, and the tags it has. */
+export interface Title extends Pick<Tree, 'kind' | 'id' | 'name'> {
+  readonly head: readonly Pick<HeadLine, 'key' | 'value'>[];
+  readonly tags: readonly string[];
 }
 
 /**
@@ -70,6 +77,37 @@ export function readTree(text: string): ReadTree {
   return { tree, diagnostics };
 }
 
+/**
+ * What a text says of itself, without reading its sentences: for lists of many texts. The same as `readTree` finds.
+ *
+ * @example readTitle('scheme dive "Dive"\nfamily gap')?.head[0]?.value // => 'gap'
+ */
+export function readTitle(text: string): Title | null {
+  if (findTooLong(text)) return null;
+  const isSentence = (line: string): boolean => /^\s/.test(line);
+  const lines = text.split('\n');
+  const first = lines.find((line) => !/^\s*(#|$)/.test(line)) ?? '';
+  const [header, ...body] = readTokens(lines.filter((line) => !isSentence(line)).join('\n')).lines;
+  const found = header && !isSentence(first) && sayHeader(header);
+  if (!found) return titleOf(readTree(text).tree);
+  const head: HeadLine[] = [];
+  const tags: TagLine[] = [];
+  for (const line of found.kind === 'scheme' ? body : []) {
+    const word = line.tokens[0]?.text ?? '';
+    if (isHeadKey(word)) readHead(line, word, head, []);
+    else if (word === 'tag') pushIf(tags, readTag(line, []));
+  }
+  return { ...found, head, tags: tags.map((t) => t.name) };
+}
+
+function titleOf(tree: Tree | null): Title | null {
+  if (!tree) return null;
+  const { kind, id, name } = tree;
+  return tree.kind === 'scheme'
+    ? { kind, id, name, head: tree.head, tags: tree.tags.map((t) => t.name) }
+    : { kind, id, name, head: [], tags: [] };
+}
+
 /** Longer than any rule sheet or sentence a person would write, signs: reading it would hold everybody else up. */
 export const LONGEST = { text: 60_000, line: 1_200 } as const;
 
@@ -94,10 +132,10 @@ function readHeader(
   lines: SourceText['lines'],
   diagnostics: Diagnostic[],
 ): Pick<Tree, 'kind' | 'id' | 'name'> | null {
+  const right = sayHeader(header);
+  if (right) return right;
   const [kind, id, name] = header.tokens;
   const said = KINDS.find((k) => k === kind?.text);
-  if (said && id?.kind === 'word' && name?.kind === 'quote' && header.tokens.length === 3)
-    return { kind: said, id: id.text, name: name.text };
   const found = `"${header.raw.trim()}"`;
   const near = said ? null : (nearestWord(kind?.text ?? '', KINDS) as Tree['kind'] | null);
   diagnostics.push(
@@ -109,6 +147,15 @@ function readHeader(
   if (!meant) return null;
   const title = name?.kind === 'quote' ? name.text : id?.kind === 'quote' ? id.text : 'without a name';
   return { kind: meant, id: id?.kind === 'word' ? id.text : 'unnamed', name: title };
+}
+
+/** A header that is right. */
+function sayHeader({ tokens }: SourceLine): Pick<Tree, 'kind' | 'id' | 'name'> | null {
+  const [kind, id, name] = tokens;
+  const said = KINDS.find((k) => k === kind?.text);
+  return said && id?.kind === 'word' && name?.kind === 'quote' && tokens.length === 3
+    ? { kind: said, id: id.text, name: name.text }
+    : null;
 }
 
 /** Is this about the first line of a text, which says what it is? */
@@ -166,7 +213,7 @@ function readBody(lines: SourceText['lines'], diagnostics: Diagnostic[]): Body {
     }
     sheet = null;
     lost = false;
-    if (HEAD_KEYS.includes(word as keyof SchemeHead)) readHead(line, word as keyof SchemeHead, head, diagnostics);
+    if (isHeadKey(word)) readHead(line, word, head, diagnostics);
     else if (word === 'tag') pushIf(tags, readTag(line, diagnostics));
     else if (word === 'seat') pushIf(seats, readSeat(line, names, diagnostics));
     else if (word === 'look') pushIf(looks, readLook(line, names, diagnostics));

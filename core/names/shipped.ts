@@ -1,4 +1,4 @@
-import { readTree } from '../language/read';
+import { readTitle } from '../language/read';
 import { libraryIds, libraryText } from '../library/library';
 import type { Naming } from '../model/naming';
 
@@ -66,10 +66,7 @@ const FORMATIONS: Record<string, string> = {
 /** Every tag a shipped scheme has, said as it is written. */
 const tagWords = (): Record<string, string> =>
   Object.fromEntries(
-    libraryIds('schemes').flatMap((id) => {
-      const { tree } = readTree(libraryText('schemes', id)!);
-      return tree?.kind === 'scheme' ? tree.tags.map((t) => [t.name, t.name]) : [];
-    }),
+    libraryIds('schemes').flatMap((id) => readTitle(libraryText('schemes', id)!)?.tags.map((tag) => [tag, tag]) ?? []),
   );
 
 /** The naming a program starts with, in words or in numbers. */

@@ -8,7 +8,7 @@ import type { ProgramBody } from '#core/model/program';
 import { SHIPPED_SETTINGS, type Settings } from '#core/model/settings';
 import { SHIPPED_CALL_WORDS, type CallWords } from '#core/model/call-words';
 import { inTurn } from '~/features/session/in-turn';
-import { request } from '~/features/session/request';
+import { readOnce, request } from '~/features/session/request';
 
 export interface OwnDocument {
   id: number;
@@ -44,8 +44,8 @@ export const usePlaybook = defineStore('playbook', () => {
 
   async function load(): Promise<void> {
     const [found, body] = await Promise.all([
-      request<OwnDocument[]>('/api/playbook'),
-      request<ProgramBody>('/api/program'),
+      readOnce<OwnDocument[]>('/api/playbook'),
+      readOnce<ProgramBody>('/api/program'),
     ]);
     documents.value = found;
     kept.value = body;

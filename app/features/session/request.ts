@@ -1,3 +1,5 @@
+import { takeAhead } from './ahead';
+
 /** What a request failed with, in words for the screen. `offline` when the server could not be reached at all. */
 export class RequestProblem extends Error {
   constructor(
@@ -20,6 +22,9 @@ interface Options {
   /** What the body is, where it is no JSON. */
   type?: string;
 }
+
+/** Reads something, or takes what was asked for while the page came; every failure is a `RequestProblem`. */
+export const readOnce = <T>(url: string): Promise<T> => takeAhead<T>(url) ?? request<T>(url);
 
 /** Talks to the server; every failure is a `RequestProblem` with a sentence that can be shown. */
 export async function request<T>(url: string, options: Options = {}): Promise<T> {

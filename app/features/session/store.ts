@@ -2,7 +2,10 @@ import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import type { NewAccount } from '#core/model/account';
 import { READERS, STAFF, type Role } from '#core/model/role';
-import { request } from './request';
+import { readOnce, request } from './request';
+
+/** Where one asks who is at the machine. */
+export const SESSION = '/api/session';
 
 export interface Member {
   userId: number;
@@ -18,7 +21,7 @@ export interface DemoAccount {
   name: string;
   role: string;
 }
-interface SessionAnswer {
+export interface SessionAnswer {
   demo: DemoAccount[];
   member: Member | null;
   programs: { id: number; name: string; role: Role }[];
@@ -40,7 +43,7 @@ export const useSession = defineStore('session', () => {
   const known = ref(false);
 
   async function load(): Promise<void> {
-    const answer = await request<SessionAnswer>('/api/session');
+    const answer = await readOnce<SessionAnswer>(SESSION);
     member.value = answer.member;
     demo.value = answer.demo;
     programs.value = answer.programs;

@@ -22,8 +22,8 @@ const board = useWalkthrough();
 const playbook = usePlaybook();
 const schools = computed(() =>
   playbook.book
-    .schools(board.call.scheme)
-    .map((s) => ({ id: s.tree.id, name: s.tree.name }))
+    .schoolsOf(board.call.scheme)
+    .map(({ id, name }) => ({ id, name }))
     .filter((s) => s.id !== board.call.scheme),
 );
 
