@@ -85,7 +85,7 @@ need_film_tools() {
 # The server refuses root: as root everything is done by the user postgres.
 pg_as() { if is_root; then (cd / && runuser -u postgres -- "$@"); else "$@"; fi; }
 
-free_port() { node -e 'const s = require("net").createServer().listen(0, "127.0.0.1", () => { console.log(s.address().port); s.close(); })'; }
+free_port() { node -e 'const s = require("net").createServer().listen(0, "127.0.0.1", () => { process.stdout.write(`${s.address().port}\n`); s.close(); })'; }
 # Browsers and fetch never open some ports (4190, 6000, ...).
 port_refused() { node -e 'fetch(`http://127.0.0.1:${process.argv[1]}/`, { signal: AbortSignal.timeout(1500) }).then(() => process.exit(1), (e) => process.exit(e.cause?.message === "bad port" ? 0 : 1))' "$1"; }
 port_taken() { ! node -e 'const s = require("net").createServer().once("error", () => process.exit(1)).listen(Number(process.argv[1]), () => s.close())' "$1"; }

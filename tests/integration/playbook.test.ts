@@ -46,6 +46,26 @@ describe('texts of the program’s own', () => {
     expect((await playbookOf(coach())).name('schemes', 'ours')).toBe('Ours, bettered');
   });
 
+  it('are read one at a time: however many come at once, others are answered in between', async () => {
+    const texts = Array.from({ length: 12 }, (_, i) => ({ shelf: 'schemes' as const, text: own(`many-${i}`) }));
+    let turns = 0;
+    let isReading = true;
+    const turn = (): void => {
+      turns++;
+      if (isReading) setImmediate(turn);
+    };
+    setImmediate(turn);
+    // The last is no text at all: nothing comes to the database, and everything that passed by did so while they were read.
+    await expect(addDocuments(coach(), [...texts, { shelf: 'schemes', text: 'nothing' }], false)).rejects.toMatchObject(
+      {
+        statusCode: 400,
+        message: expect.stringMatching(/^text 13: /),
+      },
+    );
+    isReading = false;
+    expect(turns).toBeGreaterThan(texts.length);
+  });
+
   it('an assistant’s is a draft until the coach saves it', async () => {
     const {
       ids: [id],
