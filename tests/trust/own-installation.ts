@@ -1,5 +1,5 @@
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync } from 'node:fs';
+import { cpSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import pg from 'pg';
@@ -8,6 +8,9 @@ import { freePort, logInAt, startProcess } from '../e2e/another-process';
 /** What is killed: by turns each alone, and both. */
 export const VICTIMS = ['server', 'database', 'both'] as const;
 export type Victim = (typeof VICTIMS)[number];
+
+/** Opens the figures of its process. */
+const METRICS_TOKEN = 'metrics-of-a-test';
 
 /** Something of `scripts/setup.sh`, about this installation's own cluster; what it prints. */
 const inShell = (name: string, script: string): string =>
@@ -25,12 +28,22 @@ export class Installation {
     private readonly port: number,
   ) {}
 
-  /** Makes it anew and starts it. */
-  static async make(cluster: string): Promise<Installation> {
+  /** Makes it anew and starts it; with the demo's film where somebody watches it. */
+  static async make(cluster: string, withFilm = false): Promise<Installation> {
     const url = inShell(cluster, 'pg_remove $NAME; pg_start $NAME trust >/dev/null; echo $PG_URL');
-    const made = new Installation(cluster, url, mkdtempSync(join(tmpdir(), 'violet-chalk-film-')), await freePort());
+    const film = mkdtempSync(join(tmpdir(), 'violet-chalk-film-'));
+    if (withFilm) cpSync('demo/film', film, { recursive: true, filter: (file) => !file.endsWith('.json') });
+    const made = new Installation(cluster, url, film, await freePort());
     await made.startServer();
     return made;
+  }
+
+  /** One figure of the process, as whoever watches it reads it. */
+  async figure(name: string): Promise<number> {
+    const answer = await fetch(`${this.at}/api/metrics`, { headers: { authorization: `Bearer ${METRICS_TOKEN}` } });
+    const line = (await answer.text()).split('\n').find((l) => l.startsWith(`${name} `));
+    if (!line) throw new Error(`no figure ${name}`);
+    return Number(line.split(' ')[1]);
   }
 
   get at(): string {
@@ -48,6 +61,7 @@ export class Installation {
       NUXT_FILM_DIR: filmDir,
       NUXT_DEMO: 'true',
       NUXT_SESSION_NAME: this.cluster,
+      NUXT_METRICS_TOKEN: METRICS_TOKEN,
     };
     this.server = await startProcess(port, env);
   }
