@@ -2,7 +2,7 @@ import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
   testDir: 'tests',
-  testMatch: ['e2e/**/*.test.ts', 'trust/**/*.test.ts'],
+  testMatch: ['e2e/**/*.test.ts', 'trust/*.test.ts'],
   timeout: 60_000,
   expect: { timeout: 15_000 },
   retries: 0,

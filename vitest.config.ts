@@ -42,7 +42,7 @@ export default defineConfig({
         resolve: { alias },
         test: {
           name: 'integration',
-          include: ['tests/integration/**/*.test.ts'],
+          include: ['tests/integration/**/*.test.ts', 'tests/trust/files/**/*.test.ts'],
           fileParallelism: false,
           testTimeout: 30_000,
           hookTimeout: 60_000,
