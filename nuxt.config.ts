@@ -67,9 +67,10 @@ export default defineNuxtConfig({
     trustProxy: false,
     /** What opens the figures of a process; none without it. */
     metricsToken: '',
-    /** Where backups lie, and the script that makes them. */
+    /** Where backups lie, and the scripts that make them and put them back. */
     backupDir: '.data/backups',
     backupScript: 'scripts/backup.sh',
+    restoreScript: 'scripts/restore.sh',
     /** What makes the first program; the start command prints it. */
     firstCode: '',
     /** The address people reach this server by, for links in letters. */
@@ -108,6 +109,7 @@ export default defineNuxtConfig({
   routeRules: {
     '/api/upload/**': { security: { requestSizeLimiter: false } },
     '/api/copy': { security: { requestSizeLimiter: false } },
+    '/api/backups/file': { security: { requestSizeLimiter: false } },
     // The picture library makes functions while it starts: only here, where nothing else runs, and it may ask for nothing.
     [`/${EYES}**`]: {
       headers: { 'content-security-policy': "default-src 'none'; script-src 'self' 'unsafe-eval'; connect-src 'none'" },

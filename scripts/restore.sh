@@ -1,6 +1,7 @@
 #!/usr/bin/env bash
 # restore.sh FILE: puts a backup in the place of what is here: the database whole or not at all, then the film that is in it; film that is here
-# stays. The application must not be running. Expects NUXT_DATABASE_URL and NUXT_FILM_DIR.
+# stays. Whoever uses the database stands in its way, and nothing is changed; with CUT_OFF=true they are cut off for the moment it is exchanged,
+# as when the application itself asks for it. Expects NUXT_DATABASE_URL and NUXT_FILM_DIR.
 set -euo pipefail
 ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)
 # shellcheck source=scripts/setup.sh
@@ -29,8 +30,16 @@ if tar -tf "$FILE" | grep -q '^film/'; then
 fi
 # From here on it is the other one; what was here is kept beside it until this is done.
 sql "drop database if exists ${name}_before"
-sql "alter database $name rename to ${name}_before" || { sql "drop database ${name}_new"; fail "Somebody is using the database: stop the application first. Nothing was changed."; }
-sql "alter database ${name}_new rename to $name"
+exchange="alter database $name rename to ${name}_before; alter database ${name}_new rename to $name"
+cut_off="select pg_terminate_backend(pid) from pg_stat_activity where datname = '$name'"
+done=false
+if [ "${CUT_OFF:-}" = true ]; then
+  # Somebody may have come back between the two: once more then.
+  for _ in 1 2 3 4 5; do sql "$cut_off; $exchange" >/dev/null 2>&1 && done=true && break; done
+else
+  sql "$exchange" && done=true
+fi
+[ "$done" = true ] || { sql "drop database ${name}_new"; fail "Somebody is using the database: stop the application first. Nothing was changed."; }
 sql "drop database ${name}_before"
 missing=$(while IFS=$'\t' read -r file _; do [ -f "$NUXT_FILM_DIR/$file" ] || printf '.'; done <"$work/film.txt" | wc -c)
 say "Restored as of $(sed -n 's/^made //p' "$work/backup.txt")."

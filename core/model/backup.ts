@@ -9,3 +9,12 @@ export const BackupSchema = z.object({
   erasedSince: z.int(),
 });
 export type Backup = z.infer<typeof BackupSchema>;
+
+/** A backup that was put back. */
+export const RestoredSchema = z.object({
+  /** What was here before is in this backup. */
+  before: BackupSchema.shape.name,
+  /** As of when it is now, and what is missing. */
+  says: z.string(),
+});
+export type Restored = z.infer<typeof RestoredSchema>;

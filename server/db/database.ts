@@ -80,6 +80,11 @@ export async function database(): Promise<Sequelize> {
   return ready;
 }
 
+/** Brings the open database up to date again, after another one was put in its place. */
+export async function migrateAgain(): Promise<void> {
+  await migrate(await database());
+}
+
 export async function closeDatabase(): Promise<void> {
   await connection?.close();
   connection = null;

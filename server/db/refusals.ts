@@ -21,11 +21,13 @@ const BUSY: Refusal = {
 };
 const THERE: Refusal = { statusCode: 409, message: 'That is there already. Nothing was changed.' };
 
-/** By PostgreSQL's error classes (the first two characters of a code) and single codes. */
+/** By PostgreSQL's error classes (the first two characters of a code), single codes, and what the system says of a connection. */
 const BY_CODE: readonly (readonly [code: RegExp, refusal: Refusal])[] = [
   [/^53100$/, FULL],
   [/^(08|53|57P|58)/, AWAY],
   [/^57014$/, AWAY],
+  // What the network says when the other end is gone.
+  [/^E[A-Z]+$/, AWAY],
   [/^(40P01|40001|55P03)$/, BUSY],
 ];
 

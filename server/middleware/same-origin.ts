@@ -11,6 +11,6 @@ export default defineEventHandler((event) => {
   if (from && from !== 'same-origin')
     throw createError({ statusCode: 403, message: 'This comes from another page. Nothing was changed.' });
   const type = getRequestHeader(event, 'content-type');
-  if (type && !/^application\/(json|zip|offset\+octet-stream)\b/.test(type))
+  if (type && !/^application\/(json|zip|x-tar|offset\+octet-stream)\b/.test(type))
     throw createError({ statusCode: 415, message: 'Only JSON is taken here. Nothing was changed.' });
 });

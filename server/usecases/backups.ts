@@ -13,7 +13,7 @@ import type { Member } from '../session/member';
 import { none } from './owned';
 
 /** A backup holds every program of the installation: only who keeps it may see or make one. */
-async function requireKeeper({ userId }: Member): Promise<void> {
+export async function requireKeeper({ userId }: Member): Promise<void> {
   await database();
   const user = await UserRow.findByPk(userId);
   if (!user?.keeper)
@@ -37,10 +37,14 @@ export async function listBackups(member: Member, { folder }: BackupPlaces): Pro
   return found.sort((a, b) => b.made.localeCompare(a.made));
 }
 
+/** What a backup that is made now is called. */
+export const nameOfNow = (): string =>
+  `${new Date().toISOString().slice(0, -1).replace('T', '-').replace(/[:.]/g, '')}.tar`;
+
 /** Makes a backup, whole or not at all; with the film itself where wanted. */
 export async function makeBackup(member: Member, film: boolean, places: BackupPlaces): Promise<Backup> {
   await requireKeeper(member);
-  const name = `${new Date().toISOString().slice(0, -1).replace('T', '-').replace(/[:.]/g, '')}.tar`;
+  const name = nameOfNow();
   const env = { ...process.env, NUXT_DATABASE_URL: places.databaseUrl, NUXT_FILM_DIR: places.filmDir };
   try {
     await promisify(execFile)('bash', [places.script, join(places.folder, name), String(film)], { env });

@@ -67,6 +67,8 @@ export const ROUTES: Readonly<Record<string, Route>> = {
   'GET /api/backups': { who: [] },
   'POST /api/backups': { who: [], body: () => ({ film: false }) },
   'GET /api/backups/[name]': { who: [] },
+  'POST /api/backups/[name]/restore': { who: [], body: () => ({ password: 'x' }) },
+  'POST /api/backups/file': { who: [], body: () => ({}) },
   'GET /api/copy': { who: COACH },
   'POST /api/copy': { who: READERS, body: () => ({}) },
   'POST /api/demo': { who: READERS, body: () => ({}) },

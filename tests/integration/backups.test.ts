@@ -2,14 +2,18 @@ import { execFile } from 'node:child_process';
 import { mkdir, mkdtemp, readdir, readFile, rm, stat, truncate, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { Readable } from 'node:stream';
 import { promisify } from 'node:util';
 import { Sequelize } from 'sequelize';
 import pg from 'pg';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { PlayerRow, UserRow } from '../../server/db/models';
+import { whyClosed } from '../../server/opening';
 import type { Member } from '../../server/session/member';
+import { hashPassword } from '../../server/session/passwords';
 import type { BackupPlaces } from '../../server/copy/backup-places';
 import { listBackups, makeBackup, readBackup } from '../../server/usecases/backups';
+import { bringBackup, restoreBackup } from '../../server/usecases/restore';
 import { freshDatabase, makeProgram } from './fresh-database';
 
 const run = promisify(execFile);
@@ -29,7 +33,13 @@ beforeAll(async () => {
   await writeFile(join(filmDir, 'p1', '7.mp4'), 'a film');
   await mkdir(join(filmDir, 'arriving'));
   await writeFile(join(filmDir, 'arriving', 'half'), 'half a film');
-  places = { folder: join(folder, 'kept'), script: 'scripts/backup.sh', databaseUrl: db.url, filmDir };
+  places = {
+    folder: join(folder, 'kept'),
+    script: 'scripts/backup.sh',
+    restoring: 'scripts/restore.sh',
+    databaseUrl: db.url,
+    filmDir,
+  };
 });
 afterAll(async () => {
   await db.drop();
@@ -123,5 +133,77 @@ describe('a backup', () => {
   it('is only what is one', async () => {
     for (const name of ['../film/p1/7.mp4', 'none.tar', '..', ''])
       await expect(readBackup(keeper, name, places)).rejects.toMatchObject({ statusCode: 404 });
+  });
+
+  describe('put back while everything runs', () => {
+    const PASSWORD = 'a password of his own';
+    const beside = { stop: vi.fn(() => Promise.resolve()), start: vi.fn(() => Promise.resolve()) };
+    const names = async (): Promise<string[]> =>
+      (await PlayerRow.findAll({ where: { programId: keeper.programId, seat: 'C' } })).map((p) => p.name);
+    const put = (name: string, password = PASSWORD) => restoreBackup(keeper, { name, password }, places, beside);
+    beforeAll(async () => {
+      await UserRow.update({ passwordHash: await hashPassword(PASSWORD) }, { where: { id: keeper.userId } });
+    });
+
+    it('stands where everything stood, keeps what was there as a backup, and goes on by itself', async () => {
+      const was = await names();
+      const { name } = await makeBackup(keeper, false, places);
+      await PlayerRow.update({ name: 'Changed Since' }, { where: { programId: keeper.programId, seat: 'C' } });
+      const { before, says } = await put(name);
+      expect(says).toMatch(/^Restored as of 20/);
+      expect(await names()).toEqual(was);
+      expect([beside.stop.mock.calls.length, beside.start.mock.calls.length]).toEqual([1, 1]);
+      await put(before);
+      expect(await names()).toEqual(['Changed Since']);
+      await put(name);
+    }, 90_000);
+
+    it('tells whoever asks meanwhile why, and a second one that there is one', async () => {
+      const { name } = await makeBackup(keeper, false, places);
+      let [meanwhile, second]: [string | null, unknown] = [null, null];
+      const looking = {
+        ...beside,
+        stop: async () => {
+          meanwhile = whyClosed();
+          second = await put(name).catch((problem: unknown) => problem);
+        },
+      };
+      await restoreBackup(keeper, { name, password: PASSWORD }, places, looking);
+      expect(meanwhile).toMatch(/being put back/);
+      expect(second).toMatchObject({ statusCode: 503, message: meanwhile });
+      expect(whyClosed()).toBeNull();
+    }, 90_000);
+
+    it('is for who keeps the installation, with his password, and only of a whole backup', async () => {
+      const was = await names();
+      const { name } = await makeBackup(keeper, false, places);
+      const count = async (): Promise<number> => (await readdir(places.folder)).length;
+      const before = await count();
+      await expect(restoreBackup(other, { name, password: 'x' }, places, beside)).rejects.toMatchObject({
+        statusCode: 403,
+      });
+      await expect(put(name, 'guessed')).rejects.toMatchObject({ statusCode: 403 });
+      for (const none of ['none.tar', '../x.tar', ''])
+        await expect(put(none)).rejects.toMatchObject({ statusCode: 404 });
+      expect(await count()).toBe(before);
+      const whole = await readFile(join(places.folder, name));
+      await writeFile(join(places.folder, 'broken.tar'), whole.subarray(0, 6000));
+      await expect(put('broken.tar')).rejects.toMatchObject({ statusCode: 409, message: /Nothing was changed\.$/ });
+      expect([await names(), whyClosed()]).toEqual([was, null]);
+      await rm(join(places.folder, 'broken.tar'));
+    }, 90_000);
+
+    it('may come from another machine; a file that is none leaves nothing', async () => {
+      const { name } = await makeBackup(keeper, false, places);
+      const whole = await readFile(join(places.folder, name));
+      const brought = await bringBackup(keeper, Readable.from([whole.subarray(0, 700), whole.subarray(700)]), places);
+      expect(brought).toMatchObject({ name: expect.stringMatching(/^brought-/), bytes: whole.length });
+      expect((await stat(join(places.folder, brought.name))).mode & 0o077).toBe(0);
+      const there = await readdir(places.folder);
+      for (const other of [Buffer.alloc(0), Buffer.from('a letter'), whole.subarray(600)])
+        await expect(bringBackup(keeper, Readable.from([other]), places)).rejects.toMatchObject({ statusCode: 400 });
+      await expect(bringBackup(other, Readable.from([whole]), places)).rejects.toMatchObject({ statusCode: 403 });
+      expect(await readdir(places.folder)).toEqual(there);
+    }, 60_000);
   });
 });

@@ -36,6 +36,7 @@ async function give(snap: Snap, blocker: string, note: string): Promise<boolean>
   try {
     const look = await fetch(`${home.at}/api/snaps/${snap.id}`, { headers: { cookie } });
     if (away(look.status)) return false;
+    if (look.status !== 200) throw new Error(`not taken: ${look.status} when looked at`);
     const seen = (await look.json()) as { revision: number; grades: { blocker: string; revision: number }[] };
     const base = seen.grades.find((g) => g.blocker === blocker)?.revision ?? 0;
     const grade = { ...GRADE, finish: null, points: null, phases: {}, outcome: null, facts: [], faults: [], note };

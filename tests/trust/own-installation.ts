@@ -9,6 +9,8 @@ import { freePort, logInAt, startProcess } from '../e2e/another-process';
 export const VICTIMS = ['server', 'database', 'both'] as const;
 export type Victim = (typeof VICTIMS)[number];
 
+/** Makes its first program. */
+export const FIRST_CODE = 'CODE-OF-A-TEST';
 /** Opens the figures of its process. */
 const METRICS_TOKEN = 'metrics-of-a-test';
 
@@ -62,6 +64,8 @@ export class Installation {
       NUXT_DEMO: 'true',
       NUXT_SESSION_NAME: this.cluster,
       NUXT_METRICS_TOKEN: METRICS_TOKEN,
+      NUXT_FIRST_CODE: FIRST_CODE,
+      NUXT_BACKUP_DIR: join(filmDir, 'backups'),
     };
     this.server = await startProcess(port, env);
   }

@@ -1,7 +1,7 @@
-import { backupPlaces } from '../../copy/backup-places';
-import { requireMember } from '../../session/member';
-import { sendAway } from '../../session/send-away';
-import { readBackup } from '../../usecases/backups';
+import { backupPlaces } from '../../../copy/backup-places';
+import { requireMember } from '../../../session/member';
+import { sendAway } from '../../../session/send-away';
+import { readBackup } from '../../../usecases/backups';
 
 /** A backup to be taken away. */
 export default defineEventHandler(async (event) => {
