@@ -14,6 +14,7 @@ export const AUDITED = {
   left: 'wrote down as having left:',
   'came back': 'wrote down as being back:',
   erased: 'erased everything said of',
+  'erased in time': 'erased, its time being up, everything said of',
   published: 'published the grades of',
   unpublished: 'took back the grades of',
   'season begun': 'began the season',
@@ -35,4 +36,6 @@ export type AuditEntry = z.infer<typeof AuditEntrySchema>;
 
 /** One entry in a sentence without its full stop. */
 export const sayAudit = ({ who, what, about }: Pick<AuditEntry, 'who' | 'what' | 'about'>): string =>
-  [who || 'Somebody who is no longer here', AUDITED[what], about].filter(Boolean).join(' ');
+  [who || (what === 'erased in time' ? 'The program itself' : 'Somebody who is no longer here'), AUDITED[what], about]
+    .filter(Boolean)
+    .join(' ');

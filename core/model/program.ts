@@ -30,5 +30,7 @@ export const ProgramBodySchema = z.object({
   ratings: RatingsSchema.optional(),
   /** Faults the program tags beside those that ship. */
   faults: z.array(OwnFaultSchema).max(60).optional(),
+  /** So many months what is known of a man who left is kept; until somebody erases it without one. */
+  keepLeft: z.int().min(1).max(120).nullable().optional(),
 });
 export type ProgramBody = z.infer<typeof ProgramBodySchema>;

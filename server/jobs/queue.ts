@@ -3,11 +3,15 @@ import { FilmRow } from '../db/models';
 import { lookForSnaps } from '../film/look';
 import { prepareFilm } from '../film/prepare';
 import type { FilmPlaces } from '../film/places';
+import { eraseDue } from '../usecases/keep-time';
 
 /** The queue owns its schema in the database; several processes share it. */
 const SCHEMA = 'jobs';
 const PREPARE = 'prepare-film';
 const LOOK = 'look-for-snaps';
+const KEEP_TIME = 'keep-time';
+/** Every night, by one process of all. */
+const AT_NIGHT = '10 3 * * *';
 
 let queue: PgBoss | null = null;
 
@@ -25,6 +29,11 @@ export async function startQueue(databaseUrl: string, places: FilmPlaces): Promi
   await boss.work<{ film: number }>(PREPARE, { pollingIntervalSeconds: 0.5 }, async (jobs) => {
     for (const job of jobs) await prepareFilm(job.data.film, places);
   });
+  await boss.createQueue(KEEP_TIME, { name: KEEP_TIME, policy: 'short', retryLimit: 2 });
+  await boss.work(KEEP_TIME, async () => void (await eraseDue()));
+  await boss.schedule(KEEP_TIME, AT_NIGHT);
+  // A laptop sleeps at night: what was due then is done when it starts.
+  await boss.send(KEEP_TIME, {}, { singletonKey: 'at the start' });
   const left = await FilmRow.findAll({ where: { state: ['waiting', 'working'] }, attributes: ['id'] });
   for (const { id } of left) await askFor(id);
 }

@@ -35,8 +35,15 @@ export interface Erased {
  * Deletes everything that says something of a man: his name and number, notes on his marks, the history of their changes, his own readings, what
  * he asked and was told, his attendance, his account where it is in no other program. Counts stay without a name. Only for one who has left.
  */
-export async function erasePlayer(member: Member, id: number): Promise<Erased> {
-  const { programId } = member;
+export const erasePlayer = ({ programId, userId }: Member, id: number): Promise<Erased> =>
+  eraseMan(programId, id, { userId, what: 'erased' });
+
+/** The same, by whoever does it: a coach, or nobody when its time was up. */
+export async function eraseMan(
+  programId: number,
+  id: number,
+  by: { readonly userId: number | null; readonly what: 'erased' | 'erased in time' },
+): Promise<Erased> {
   const sequelize = await database();
   return sequelize.transaction(async (transaction) => {
     await ProgramRow.findByPk(programId, { lock: transaction.LOCK.UPDATE, transaction });
@@ -68,7 +75,7 @@ export async function erasePlayer(member: Member, id: number): Promise<Erased> {
       leftAt: man.leftAt ?? now,
     };
     await man.update(erased, { transaction });
-    await audit(member, 'erased', 'a man who had left', transaction);
+    await audit({ programId, userId: by.userId }, by.what, 'a man who had left', transaction);
     return { ...marks, account };
   });
 }

@@ -111,6 +111,7 @@ export const ROUTES: Readonly<Record<string, Route>> = {
   'GET /api/program': { who: EVERYBODY },
   'PUT /api/program': { who: COACH, body: () => ({}) },
   'GET /api/roster': { who: EVERYBODY },
+  'GET /api/roster/left': { who: COACH },
   'GET /api/book': { who: GRADED, query: '?by=block' },
   'GET /api/book/snaps': { who: GRADED },
   'GET /api/book/plays': { who: STAFF, query: '?by=front' },

@@ -1,5 +1,6 @@
 import { QueryTypes } from 'sequelize';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { sayAudit } from '#core/model/audit';
 import { ALL_PLUS } from '#core/model/grade';
 import {
   AcknowledgementRow,
@@ -17,6 +18,8 @@ import { findSession, startSession } from '../../server/session/sessions';
 import { listAudit } from '../../server/usecases/audited';
 import { readBook } from '../../server/usecases/book';
 import { erasePlayer } from '../../server/usecases/erase';
+import { eraseDue, leftMen } from '../../server/usecases/keep-time';
+import { changeProgram } from '../../server/usecases/program';
 import { keepAnswers } from '../../server/usecases/quiz';
 import { changePlayer, roster } from '../../server/usecases/roster';
 import { acknowledge } from '../../server/usecases/said';
@@ -154,5 +157,34 @@ describe('erasing a man', () => {
   it('leaves another program alone', async () => {
     expect((await roster(terns.members.coach)).every((p) => p.name.startsWith('Terns'))).toBe(true);
     expect(await UserRow.count({ where: { email: 'player@terns.example' } })).toBe(1);
+  });
+});
+
+describe('a program that keeps whoever left for a time', () => {
+  it('erases him when it is up and not before, of itself only, and writes it down', async () => {
+    const club = await makeProgram('Millers');
+    const [gone, later, kept] = (await roster(club.members.coach)).slice(0, 3);
+    const leaveOn = (id: number, day: string) => PlayerRow.update({ leftAt: new Date(day) }, { where: { id } });
+    await leaveOn(gone!.id, '2025-05-31');
+    await leaveOn(later!.id, '2026-03-01');
+    const known = async (): Promise<string[]> => (await leftMen(club.members.coach)).map((m) => m.name);
+    const inNovember = new Date('2026-11-28');
+
+    expect(await eraseDue(inNovember)).toBe(0);
+    expect((await leftMen(club.members.coach)).map((m) => m.due)).toEqual([null, null]);
+    await changeProgram(club.members.coach, { keepLeft: 12 });
+    expect((await leftMen(club.members.coach)).map((m) => m.due?.slice(0, 10))).toEqual(['2026-05-31', '2027-03-01']);
+    expect(await eraseDue(new Date('2026-05-30'))).toBe(0);
+    expect(await eraseDue(inNovember)).toBe(1);
+    expect(await known()).toEqual([later!.name]);
+    expect((await roster(club.members.coach)).map((p) => p.name)).toContain(kept!.name);
+    expect(await eraseDue(inNovember)).toBe(0);
+    const { entries } = await listAudit(club.members.coach, { skip: 0, take: 5 });
+    expect(entries.map((e) => sayAudit(e))).toContain(
+      'The program itself erased, its time being up, everything said of a man who had left',
+    );
+    // Kept for longer again, who is not erased yet stays.
+    await changeProgram(club.members.coach, { keepLeft: null });
+    expect(await eraseDue(new Date('2040-01-01'))).toBe(0);
   });
 });

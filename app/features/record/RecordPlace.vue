@@ -7,6 +7,7 @@ import { attempting } from '~/features/session/attempt';
 import { request } from '~/features/session/request';
 import { useSession } from '~/features/session/store';
 import BackupList from './BackupList.vue';
+import KeepTime from './KeepTime.vue';
 import TeamHead from '~/features/team/TeamHead.vue';
 
 /** What was done with people and their records: who, what and when. */
@@ -43,6 +44,7 @@ onMounted(() => void more());
         <NuxtLink to="/account">your account</NuxtLink>, here or on another machine; it becomes a program of its own.
       </p>
     </section>
+    <KeepTime class="record" />
     <BackupList v-if="session.keeper" class="record" />
     <ol class="record">
       <li v-for="e in entries" :key="e.id">
