@@ -123,7 +123,14 @@ onMounted(() => void attempt(read));
   outline: 2px solid var(--violet);
   outline-offset: 2px;
 }
+li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 12px;
+  align-items: baseline;
+}
 form {
+  flex-basis: 100%;
   display: grid;
   gap: 6px;
   max-width: 62ch;

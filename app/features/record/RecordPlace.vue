@@ -46,6 +46,7 @@ onMounted(() => void more());
     </section>
     <KeepTime class="record" />
     <BackupList v-if="session.keeper" class="record" />
+    <h2 class="record">What was done</h2>
     <ol class="record">
       <li v-for="e in entries" :key="e.id">
         <time :datetime="e.at" class="soft">{{ format(new Date(e.at), 'd MMM yyyy, HH:mm') }}</time>
