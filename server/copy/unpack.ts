@@ -66,12 +66,17 @@ function eachEntry(
           new Promise((resolve, reject) =>
             zip.openReadStream(entry, (wrong, stream) => (wrong ? reject(noCopy()) : resolve(stream))),
           );
-        see(entry.fileName, entry.uncompressedSize, open).then(() => zip.readEntry(), fail);
+        see(entry.fileName, entry.uncompressedSize, open).then(
+          () => zip.readEntry(),
+          (wrong: object) => fail(isOurs(wrong) ? wrong : noCopy()),
+        );
       });
       zip.readEntry();
     });
   });
 }
+/** What we refused ourselves, or the system did with its disk; anything else is a copy that does not unpack. */
+const isOurs = (problem: object): boolean => 'statusCode' in problem || 'syscall' in problem;
 const noCopy = () =>
   createError({ statusCode: 400, message: 'This is no copy of a program, or not all of it. Nothing was changed.' });
 

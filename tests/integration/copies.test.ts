@@ -252,6 +252,23 @@ describe('what is no copy', () => {
     expect(await programs()).toBe(before);
   });
 
+  it('is refused in a sentence wherever its packing is broken', async () => {
+    const whole = await readFile(zip);
+    let refused = 0;
+    for (let part = 1; part < 60; part++) {
+      const file = Buffer.from(whole);
+      const at = Math.floor((part * file.length) / 60);
+      for (const [i, flip] of [153, 244, 197].entries()) file[at + i] = file[at + i]! ^ flip;
+      const place = join(folder, `flipped-${part}.zip`);
+      await writeFile(place, file);
+      await unpackCopy(place, join(folder, 'flipped')).catch((problem: { statusCode?: number; message: string }) => {
+        refused++;
+        expect(problem.statusCode, problem.message).toBe(400);
+      });
+    }
+    expect(refused).toBeGreaterThan(20);
+  });
+
   it('cannot write outside the program’s film', async () => {
     const out = archiver('zip');
     out.append(JSON.stringify(copy.head), { name: 'program.json' });
