@@ -1,3 +1,5 @@
+import { createError } from 'h3';
+
 let isOpen = false;
 let busy: string | null = null;
 
@@ -12,7 +14,7 @@ export const whyClosed = (): string | null => busy;
 
 /** Does something nobody may be in the way of, one such thing at a time: whoever asks meanwhile is told why. */
 export async function closedFor<T>(why: string, work: () => Promise<T>): Promise<T> {
-  if (busy !== null) throw createClosed(busy);
+  if (busy !== null) throw createError({ statusCode: 503, message: busy });
   busy = why;
   try {
     return await work();
@@ -20,5 +22,3 @@ export async function closedFor<T>(why: string, work: () => Promise<T>): Promise
     busy = null;
   }
 }
-
-const createClosed = (why: string): Error => Object.assign(new Error(why), { statusCode: 503 });

@@ -1,5 +1,5 @@
-import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
-import { cpSync, mkdtempSync } from 'node:fs';
+import { execFileSync, type ChildProcess } from 'node:child_process';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import pg from 'pg';
@@ -96,6 +96,6 @@ export class Installation {
   stop(): void {
     this.server?.kill('SIGKILL');
     inShell(this.cluster, 'pg_remove $NAME');
-    spawn('rm', ['-rf', this.filmDir]);
+    rmSync(this.filmDir, { recursive: true, force: true });
   }
 }

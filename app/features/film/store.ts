@@ -83,9 +83,10 @@ export const useFilm = defineStore('film', () => {
   };
   async function openAs(id: number | null, mine: number): Promise<void> {
     if (!session.staff) return id === null ? undefined : showIf(mine, await fetchSnap(id));
-    const found = id === null ? null : await fetchSnap(id);
-    if (games.value.length === 0 || (found && !games.value.some((g) => g.id === found.gameId)))
-      games.value = await request<GameItem[]>('/api/games');
+    const isFirst = games.value.length === 0;
+    const [found] = await Promise.all([id === null ? null : fetchSnap(id), isFirst ? readGames() : null]);
+    // One that was made since.
+    if (found && !isFirst && !games.value.some((g) => g.id === found.gameId)) await readGames();
     const wanted = found?.gameId ?? game.value ?? latestGame(games.value)?.id ?? null;
     if (wanted === null) return;
     // Snaps may have been logged since the list was asked for.
@@ -96,6 +97,8 @@ export const useFilm = defineStore('film', () => {
     else if (first) showIf(mine, await fetchSnap(first.id));
     else snap.value = null;
   }
+
+  const readGames = async (): Promise<void> => void (games.value = await request<GameItem[]>('/api/games'));
 
   /** Opens another game, at the first snap that is not graded. */
   const openGame = (id: number): Promise<boolean> => {
