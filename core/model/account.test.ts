@@ -45,6 +45,8 @@ describe('what was done', () => {
       'Maren Quill took out of the program Ivo Tam',
     );
     for (const what of Object.keys(AUDITED) as Audited[])
-      expect(sayAudit({ who: '', what, about: '' })).toMatch(/^(Somebody who is no longer here|The program itself) \w+/);
+      expect(sayAudit({ who: '', what, about: '' })).toMatch(
+        /^(Somebody who is no longer here|The program itself) \w+/,
+      );
   });
 });
