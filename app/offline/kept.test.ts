@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { changesWhoIsHere, isFile, isKept } from './kept';
+import { changesWhoIsHere, isFile, isKept, isOfNobody } from './kept';
 
 const at = (path: string): URL => new URL(path, 'https://chalk.example');
 
@@ -36,6 +36,15 @@ describe('who is at the device', () => {
       expect(changesWhoIsHere(at(path), method)).toBe(true);
     expect(changesWhoIsHere(at('/api/session'), 'GET')).toBe(false);
     expect(changesWhoIsHere(at('/api/quiz/answers'), 'POST')).toBe(false);
+  });
+
+  it('that it is nobody is not kept, and can still be read by whoever asked', async () => {
+    const answer = (member: unknown): Response => Response.json({ member, demo: [] });
+    const nobody = answer(null);
+    expect(await isOfNobody(at('/api/session'), nobody)).toBe(true);
+    expect(await nobody.json()).toEqual({ member: null, demo: [] });
+    expect(await isOfNobody(at('/api/session'), answer({ userId: 1 }))).toBe(false);
+    expect(await isOfNobody(at('/api/quiz'), answer(null))).toBe(false);
   });
 
   it('files of the application are told by their place', () => {

@@ -25,3 +25,7 @@ export const changesWhoIsHere = ({ pathname }: URL, method: string): boolean =>
 
 /** Files of the application: they never change under one name. */
 export const isFile = ({ pathname }: URL): boolean => pathname.startsWith('/_nuxt/');
+
+/** Says an answer that nobody is logged in? It is not kept: without a connection nobody could log in by it. */
+export const isOfNobody = async ({ pathname }: URL, answer: Response): Promise<boolean> =>
+  pathname === '/api/session' && ((await answer.clone().json()) as { member: unknown }).member === null;

@@ -3,7 +3,7 @@ import { clientsClaim, setCacheNameDetails } from 'workbox-core';
 import { ExpirationPlugin } from 'workbox-expiration';
 import { registerRoute, Route } from 'workbox-routing';
 import { CacheFirst, NetworkFirst, NetworkOnly } from 'workbox-strategies';
-import { changesWhoIsHere, DATA_CACHE, FILE_CACHE, isFile, isKept, PAGE_CACHE, SHELL } from './kept';
+import { changesWhoIsHere, DATA_CACHE, FILE_CACHE, isFile, isKept, isOfNobody, PAGE_CACHE, SHELL } from './kept';
 
 /*
  * Runs beside the page once it came over a safe line: the page, its files and a few answers are there without a connection. What is there
@@ -35,7 +35,16 @@ registerRoute(
 );
 registerRoute(
   ({ url, request, sameOrigin }) => sameOrigin && isKept(url, request.method),
-  new NetworkFirst({ cacheName: DATA_CACHE, plugins: [new ExpirationPlugin({ maxAgeSeconds: OLDEST })] }),
+  new NetworkFirst({
+    cacheName: DATA_CACHE,
+    plugins: [
+      new ExpirationPlugin({ maxAgeSeconds: OLDEST }),
+      {
+        cacheWillUpdate: async ({ request, response }) =>
+          response.status === 200 && !(await isOfNobody(new URL(request.url), response)) ? response : null,
+      },
+    ],
+  }),
 );
 /** Whoever comes or goes, nothing of the one before stays. */
 for (const method of ['POST', 'PUT', 'DELETE'] as const)

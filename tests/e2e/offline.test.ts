@@ -72,8 +72,8 @@ test('who logs out leaves nothing on the device, and without a connection nobody
   await expect.poll(kept).toContain('/api/playbook');
   await page.getByRole('button', { name: 'Log out' }).click();
   await expect(page).toHaveURL(/\/login/);
-  // What the log-in page asks is of nobody.
-  expect((await kept()).filter((path) => path !== '/api/session')).toEqual([]);
+  await expect(page.getByRole('button', { name: 'Log in' })).toBeVisible();
+  expect(await kept()).toEqual([]);
   await gone();
   await page.goto(`${at}/walkthrough`);
   await expect(page.getByText('The server cannot be reached.')).toBeVisible();
