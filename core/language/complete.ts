@@ -1,4 +1,5 @@
-import { HEAD_KEYS, HEAD_VALUES, declaredNames } from './read';
+import { declaredNames } from './read';
+import { HEAD_KEYS, HEAD_VALUES } from './read-lines';
 import { expectedAfter } from './read-sentence';
 import { readTokens } from './tokens';
 

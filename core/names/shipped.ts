@@ -1,4 +1,4 @@
-import { readTitle } from '../language/read';
+import { readTitle } from '../language/read-title';
 import { libraryIds, libraryText } from '../library/library';
 import type { Naming } from '../model/naming';
 

@@ -40,8 +40,9 @@ export async function restoreBackup(
   const user = (await UserRow.findByPk(member.userId))!;
   if (!(await verifyPassword(user.passwordHash, password)))
     throw createError({ statusCode: 403, message: 'That is not your password. Nothing was changed.' });
-  const { name: before } = await makeBackup(member, false, places);
   return closedFor('A backup is just being put back. Try again in a minute.', async () => {
+    // What was taken until now is in it: from here on nothing is.
+    const { name: before } = await makeBackup(member, false, places);
     await beside.stop();
     try {
       const says = await exchange(file, places);

@@ -8,7 +8,11 @@ test('styles and scripts that somebody put into the page do nothing; our own com
   await expect(page.getByRole('table', { name: 'By man' })).toBeVisible();
   const done = await page.evaluate(async () => {
     const refused: string[] = [];
-    document.addEventListener('securitypolicyviolation', (e) => refused.push(e.effectiveDirective));
+    const isAllRefused = new Promise<void>((done) =>
+      document.addEventListener('securitypolicyviolation', (e) => {
+        if (refused.push(e.effectiveDirective) === 3) done();
+      }),
+    );
     const place = document.body.appendChild(document.createElement('div'));
     place.innerHTML = '<style>#place { display: none }</style><p style="color: rgb(1, 2, 3)">here</p>';
     const script = document.createElement('script');
@@ -18,7 +22,7 @@ test('styles and scripts that somebody put into the page do nothing; our own com
     guessed.nonce = 'guessed';
     guessed.textContent = '#place { visibility: hidden }';
     place.append(guessed);
-    await new Promise((soon) => setTimeout(soon, 50));
+    await isAllRefused;
     const shown = getComputedStyle(document.querySelector('#place')!);
     return {
       refused: refused.sort(),

@@ -3,7 +3,7 @@ import { HighlightStyle, StreamLanguage, syntaxHighlighting } from '@codemirror/
 import { linter, type Diagnostic as Mark } from '@codemirror/lint';
 import type { Extension } from '@codemirror/state';
 import { EditorView } from '@codemirror/view';
-import { HEAD_KEYS } from '#core/language/read';
+import { HEAD_KEYS } from '#core/language/read-lines';
 import { tags } from '@lezer/highlight';
 import { wordDiagnostic } from '#core/diagnostics/wording';
 import { checkText } from '#core/language/check';

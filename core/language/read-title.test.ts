@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { libraryIds, libraryText } from '../library/library';
-import { LONGEST, readTitle, readTree, type Title } from './read';
+import { LONGEST, readTree } from './read';
+import { readTitle, type Title } from './read-title';
 
 const TEXTS = (['schemes', 'fronts', 'formations'] as const).flatMap((shelf) =>
   libraryIds(shelf).map((id) => libraryText(shelf, id)!),
