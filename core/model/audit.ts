@@ -17,6 +17,7 @@ export const AUDITED = {
   'erased in time': 'erased, its time being up, everything said of',
   published: 'published the grades of',
   unpublished: 'took back the grades of',
+  'keep time changed': 'changed how long whoever left is known:',
   'season begun': 'began the season',
   exported: 'took a copy out of',
   imported: 'put a copy into',

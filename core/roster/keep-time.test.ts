@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { dueOn } from './keep-time';
+import { dueOn, KEEP_TIMES, sayKeepTime } from './keep-time';
 
 const day = (d: Date): string => d.toISOString().slice(0, 10);
 
@@ -27,5 +27,16 @@ describe('how long what is known of a man who left is kept', () => {
         expect(dueOn(a, months + 1) > dueOn(a, months)).toBe(true);
       }),
     );
+  });
+
+  it('is said as a coach would', () => {
+    expect(KEEP_TIMES.map(sayKeepTime)).toEqual([
+      'until somebody erases it',
+      '6 months after he left',
+      'a year after he left',
+      '2 years after he left',
+      '3 years after he left',
+      '5 years after he left',
+    ]);
   });
 });

@@ -15,3 +15,10 @@ export function dueOn(left: Date, months: number): Date {
   due.setUTCDate(Math.min(day, lastDay));
   return due;
 }
+
+/** How long it is, said after "he is known". */
+export function sayKeepTime(months: number | null): string {
+  if (months === null) return 'until somebody erases it';
+  if (months % 12) return `${months} months after he left`;
+  return months === 12 ? 'a year after he left' : `${months / 12} years after he left`;
+}

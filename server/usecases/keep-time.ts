@@ -10,25 +10,21 @@ import { eraseMan } from './erase';
 const leftOf = (programId: number): Promise<PlayerRow[]> =>
   PlayerRow.findAll({ where: { programId, leftAt: { [Op.ne]: null }, erasedAt: null }, order: [['leftAt', 'ASC']] });
 
-/** Who has left and is still known, and when that ends. */
+/** Who has left and is still known. */
 export async function leftMen({ programId }: Pick<Member, 'programId'>): Promise<LeftMan[]> {
   await database();
-  const { keepLeft } = programBody((await ProgramRow.findByPk(programId))!);
-  return (await leftOf(programId)).map(({ id, name, leftAt }) => ({
-    id,
-    name,
-    left: leftAt!.toISOString(),
-    due: keepLeft ? dueOn(leftAt!, keepLeft).toISOString() : null,
-  }));
+  return (await leftOf(programId)).map(({ id, name, leftAt }) => ({ id, name, left: leftAt!.toISOString() }));
 }
 
 /** Erases everything said of whoever left longer ago than his program keeps it, in every program; how many men that were. */
 export async function eraseDue(now = new Date()): Promise<number> {
   await database();
   let erased = 0;
-  for (const program of await ProgramRow.findAll({ attributes: ['id'] })) {
-    for (const { id, due } of await leftMen({ programId: program.id })) {
-      if (due === null || new Date(due) > now) continue;
+  for (const program of await ProgramRow.findAll()) {
+    const { keepLeft } = programBody(program);
+    if (!keepLeft) continue;
+    for (const { id, leftAt } of await leftOf(program.id)) {
+      if (dueOn(leftAt!, keepLeft) > now) continue;
       await eraseMan(program.id, id, { userId: null, what: 'erased in time' });
       erased++;
     }

@@ -9,6 +9,8 @@ import { SHIPPED_SETTINGS } from '#core/model/settings';
 import { isSameStandard, type Standard } from '#core/model/standard';
 import { fillBook, forgetResults } from '../book/keep';
 import { database } from '../db/database';
+import { sayKeepTime } from '#core/roster/keep-time';
+import { audit } from '../audit';
 
 /** What this program does its own way. */
 export async function readProgram(member: Member): Promise<ProgramBody> {
@@ -32,6 +34,8 @@ export async function changeProgram(member: Member, change: ProgramBody): Promis
     const before = programBody(row);
     const after = { ...before, ...change };
     await row.update({ body: after }, { transaction });
+    if ((after.keepLeft ?? null) !== (before.keepLeft ?? null))
+      await audit(member, 'keep time changed', sayKeepTime(after.keepLeft ?? null), transaction);
     const isNew = !isSameStandard(standardOf(before), standardOf(after));
     if (isNew) await forgetResults(programId, transaction);
     return { body: after, isNewStandard: isNew };

@@ -45,8 +45,9 @@ async function putBack(name: string): Promise<void> {
   const body = { password: password.value };
   password.value = '';
   const done = await during('It is being put back …', async () => {
-    const { says } = RestoredSchema.parse(await request(`/api/backups/${name}/restore`, { method: 'POST', body }));
-    restored.value = says;
+    const answer = await request(`/api/backups/${name}/restore`, { method: 'POST', body });
+    const { says, before } = RestoredSchema.parse(answer);
+    restored.value = `${says} What was here before is the backup ${before}.`;
   });
   if (done) chosen.value = null;
 }
@@ -67,9 +68,7 @@ onMounted(() => void attempt(read));
       <span v-if="doing" role="status">{{ doing }}</span>
     </p>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-    <p v-if="restored" class="restored" role="status">
-      {{ restored }} What was here before is the newest backup of the list. <a class="link" href="/">Go on</a>
-    </p>
+    <p v-if="restored" class="restored" role="status">{{ restored }} <a class="link" href="/">Go on</a></p>
     <ul>
       <li v-for="b in backups" :key="b.name">
         <a class="link" :href="`/api/backups/${b.name}`" download>{{ madeOn(b) }}</a>
@@ -91,6 +90,7 @@ onMounted(() => void attempt(read));
           <p>
             Every program of this installation becomes what it was on {{ madeOn(b) }}. What is here now is kept as a
             backup first. Nobody can work here for a moment, and most have to log in again.
+            <template v-if="b.erasedSince">Who was erased since is known again: erase him once more.</template>
           </p>
           <label>
             Your password

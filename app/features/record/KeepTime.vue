@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { format } from 'date-fns';
-import { computed, onMounted, ref, shallowRef } from 'vue';
+import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import * as z from 'zod';
 import { LeftManSchema, type LeftMan } from '#core/model/left';
-import { KEEP_TIMES } from '#core/roster/keep-time';
+import { dueOn, KEEP_TIMES, sayKeepTime } from '#core/roster/keep-time';
 import { usePlaybook } from '~/features/playbook/store';
 import { attempting } from '~/features/session/attempt';
 import { request } from '~/features/session/request';
@@ -18,41 +18,35 @@ const read = async (): Promise<void> => {
 };
 onMounted(() => void attempt(read));
 
-const chosen = computed({
-  get: () => playbook.program.keepLeft ?? null,
-  set: (keepLeft) =>
-    void attempt(async () => {
-      await playbook.changeProgram({ keepLeft });
-      await read();
-    }),
-});
-const nameOf = (months: number | null): string =>
-  months === null
-    ? 'when somebody erases it'
-    : months % 12
-      ? `${months} months after he left`
-      : yearsAfter(months / 12);
-const yearsAfter = (years: number): string => (years === 1 ? 'a year after he left' : `${years} years after he left`);
-const day = (iso: string): string => format(new Date(iso), 'd MMM yyyy');
-/** What becomes of one man. */
-const sayOf = ({ left, due }: LeftMan): string => {
+const kept = computed(() => playbook.program.keepLeft ?? null);
+/** What is being thought of: nothing is erased by looking through the list. */
+const chosen = ref(kept.value);
+watch(kept, (months) => (chosen.value = months));
+const keep = (): Promise<boolean> => attempt(() => playbook.changeProgram({ keepLeft: chosen.value }));
+
+const day = (date: Date): string => format(date, 'd MMM yyyy');
+/** What becomes of one man with what is chosen. */
+function sayOf(man: LeftMan): string {
+  const left = new Date(man.left);
   const gone = `left on ${day(left)}`;
-  if (due === null) return `${gone}, kept`;
-  return new Date(due) <= new Date() ? `${gone}, erased tonight` : `${gone}, erased on ${day(due)}`;
-};
+  if (chosen.value === null) return `${gone}, kept`;
+  const due = dueOn(left, chosen.value);
+  return due <= new Date() ? `${gone}, erased tonight` : `${gone}, erased on ${day(due)}`;
+}
 </script>
 
 <template>
   <section class="keeping" aria-label="How long records are kept">
     <h2>How long records are kept</h2>
-    <p>
+    <form @submit.prevent="keep">
       <label>
-        Of whoever has left, everything that says something of him goes
-        <select v-model="chosen">
-          <option v-for="months in KEEP_TIMES" :key="String(months)" :value="months">{{ nameOf(months) }}</option>
+        What is known of whoever has left is kept
+        <select v-model="chosen" class="field">
+          <option v-for="months in KEEP_TIMES" :key="String(months)" :value="months">{{ sayKeepTime(months) }}</option>
         </select>
       </label>
-    </p>
+      <button v-if="chosen !== kept" class="plain link" type="submit">Keep it so from now on</button>
+    </form>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <ul v-if="men.length">
       <li v-for="m in men" :key="m.id">
@@ -61,8 +55,8 @@ const sayOf = ({ left, due }: LeftMan): string => {
     </ul>
     <p v-else class="soft">Nobody has left.</p>
     <p class="soft">
-      His name, notes on his marks, their history, what he asked and his account go; counts stay without a name. What
-      your league, school or law asks you to keep or to delete comes first.
+      Then his name, notes on his marks, their history, what he asked and his account go; counts stay without a name.
+      What your league, school or law asks you to keep or to delete comes first.
     </p>
   </section>
 </template>
@@ -71,6 +65,12 @@ const sayOf = ({ left, due }: LeftMan): string => {
 .keeping {
   display: grid;
   gap: 4px;
+}
+form {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  align-items: baseline;
 }
 .problem {
   color: var(--broken);
