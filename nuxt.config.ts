@@ -1,9 +1,43 @@
 import { fileURLToPath } from 'node:url';
+import type { NuxtPage } from '@nuxt/schema';
 import { build } from 'esbuild';
+import type { Plugin } from 'vite';
+import { placesOf, type Place } from './server/places';
 import { SESSION_SECONDS } from './server/session/duration';
 
 const core = fileURLToPath(new URL('./core', import.meta.url));
 const eyes = fileURLToPath(new URL('./eyes', import.meta.url));
+
+/** What every place behind the doors needs. */
+const EVERY_PLACE = ['layouts/default.vue', 'features/playbook/store.ts'];
+/** The places by their addresses, and what each needs, as far as it has been built. */
+let pages: NuxtPage[] = [];
+let places: Place[] = [];
+
+/** Notes what the places need as soon as the files of the page are there. */
+const notePlaces: Plugin = {
+  name: 'places',
+  enforce: 'post',
+  applyToEnvironment: ({ name }) => name === 'client',
+  generateBundle(_, bundle) {
+    const app = fileURLToPath(new URL('./app/', import.meta.url));
+    const chunks = Object.values(bundle).filter((part) => part.type === 'chunk');
+    const built = chunks.map(({ fileName, isEntry, moduleIds, imports, viteMetadata }) => ({
+      file: fileName,
+      isEntry,
+      modules: moduleIds.map((id) => id.replace(app, '')),
+      imports,
+      css: [...(viteMetadata?.importedCss ?? [])],
+    }));
+    const shown = pages.map(({ path, file }) => ({ path, module: (file ?? '').replace(app, '') }));
+    places = placesOf(built, shown, EVERY_PLACE);
+  },
+};
+
+/** Small modules that nearly every place behind the doors takes some of come as one file each, and not as forty. */
+const TOGETHER = { board: '/app/features/board/', signs: '/app/components/ui/' };
+const togetherIn = (module: string): string | undefined =>
+  Object.entries(TOGETHER).find(([, folder]) => module.includes(folder))?.[0];
 
 /** Where the worker with the picture library is served from: its answers have a policy of their own. */
 const EYES = '_nuxt/eyes/';
@@ -34,7 +68,7 @@ export default defineNuxtConfig({
   devtools: { enabled: false },
   modules: ['@pinia/nuxt', '@primevue/nuxt-module', '@vueuse/nuxt', 'nuxt-auth-utils', 'nuxt-security', '@nuxt/eslint'],
   alias: { '#core': core, '#eyes': eyes, '#demo': fileURLToPath(new URL('./demo', import.meta.url)) },
-  css: ['@fontsource-variable/archivo/wdth.css', 'primeicons/primeicons.css', '~/theme/tokens.css', '~/theme/base.css'],
+  css: ['@fontsource-variable/archivo/wdth.css', '~/theme/tokens.css', '~/theme/base.css'],
   app: {
     head: {
       title: 'Violet Chalk',
@@ -126,11 +160,17 @@ export default defineNuxtConfig({
     'build:manifest': (manifest) => {
       for (const part of Object.values(manifest)) part.prefetch = false;
     },
+    'pages:resolved': (found) => void (pages = found),
     // Said here and not in the options: the log-in's module would begin a session for every stranger's request as soon as it saw it.
-    'nitro:config': (config) => void (config.experimental = { ...config.experimental, websocket: true }),
+    'nitro:config': (config) => {
+      config.experimental = { ...config.experimental, websocket: true };
+      // The server says with the page which files of its place may come at the same time.
+      config.virtual = { ...config.virtual, '#places': () => `export const PLACES = ${JSON.stringify(places)};` };
+    },
   },
   typescript: { strict: true },
   vite: {
+    plugins: [notePlaces],
     worker: {
       rollupOptions: {
         output: {
@@ -138,7 +178,13 @@ export default defineNuxtConfig({
         },
       },
     },
-    $client: { build: { rollupOptions: { output: { experimentalMinChunkSize: 30_000 } } } },
+    $client: {
+      build: {
+        rollupOptions: {
+          output: { experimentalMinChunkSize: 30_000, manualChunks: togetherIn, onlyExplicitManualChunks: true },
+        },
+      },
+    },
     optimizeDeps: { include: ['zod', 'fastest-levenshtein'] },
   },
   $development: {

@@ -91,6 +91,7 @@ export interface PlayedSnap {
 /** The snaps of a game, one following from the other. */
 export function snapsOfGame({ snaps, seed }: PlayedGame): PlayedSnap[] {
   const random = chance(seed);
+  const touching = chance(seed + 1);
   const made: PlayedSnap[] = [];
   let next: Situation = { ...FIRST_SNAP, toGoal: 70 };
   for (let i = 0; i < snaps; i++) {
@@ -103,6 +104,7 @@ export function snapsOfGame({ snaps, seed }: PlayedGame): PlayedSnap[] {
       ...next,
       quarter,
       gain: Math.min(gain, next.toGoal ?? 99),
+      beforeContact: isThrow || notCounted ? null : touchedAfter(gain, touching),
       result: isThrow && gain === 0 ? 'incomplete' : gain < -4 ? 'sacked' : 'went on',
       hash: (['left', 'middle', 'right'] as const)[Math.floor(random() * 3)]!,
     };
@@ -112,6 +114,12 @@ export function snapsOfGame({ snaps, seed }: PlayedGame): PlayedSnap[] {
     next = isNew ? { ...after, toGoal: 60 + Math.floor(random() * 25) } : after;
   }
   return made;
+}
+
+/** How far a runner who gained so much went untouched; on some snaps nobody looked. */
+function touchedAfter(gain: number, random: () => number): number | null {
+  const untouched = Math.min(gain, Math.round(gain / 2 - 1 + 2 * random()));
+  return random() < 0.15 ? null : untouched;
 }
 
 function gainOf(isThrow: boolean, random: () => number): number {

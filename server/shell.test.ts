@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { brotliDecompressSync, gunzipSync } from 'node:zlib';
 import { describe, expect, it } from 'vitest';
-import { answerOf, encodingFor, hashesOf, shellOf } from './shell';
+import { answerOf, encodingFor, hashesOf, shellFor, shellOf } from './shell';
 
 const HTML = `<head><link nonce="abc" rel="stylesheet" href="/a.css"><script nonce="abc" type="module" src="/a.js"></script>
 <script nonce="abc">window.a = 1;</script><script type="application/json">{"b":2}</script></head>`;
@@ -43,6 +43,15 @@ describe('the page every place begins with', () => {
   it('is another one as soon as a letter of it is, and the same whatever number it was made with', () => {
     expect(shellOf(HTML.replaceAll('abc', 'xyz'), HEADERS).etag).toBe(shell.etag);
     expect(shellOf(HTML.replace('a = 1', 'a = 2'), HEADERS).etag).not.toBe(shell.etag);
+  });
+
+  it('says what a place will ask for after what the page itself asks for, and is another one then', () => {
+    const place = shellFor(shell, '<link href="/place.js">');
+    const body = answerOf(place, 'one', 'plain').body.toString();
+    expect(body).toContain('<link href="/place.js"></head>');
+    expect(body.indexOf('/a.js')).toBeLessThan(body.indexOf('/place.js'));
+    expect(place.etag).not.toBe(shell.etag);
+    expect(shellFor(shell, '')).toEqual(shell);
   });
 
   it('keeps what goes with every answer and drops what was of one', () => {

@@ -28,6 +28,7 @@ const OF_ONE_ANSWER = [
 ];
 
 const sha256 = (text: string): string => createHash('sha256').update(text).digest('base64');
+const etagOf = (page: string): string => `"${sha256(page).slice(0, 22)}"`;
 
 /** The scripts that stand in the page itself, each as the policy names it. */
 export const hashesOf = (html: string): string[] =>
@@ -52,10 +53,16 @@ export function shellOf(html: string, headers: Readonly<Record<string, string>>)
   return {
     page,
     policy,
-    etag: `"${sha256(page).slice(0, 22)}"`,
+    etag: etagOf(page),
     headers: { ...kept, 'cache-control': 'no-cache', vary: 'accept-encoding' },
   };
 }
+
+/** The same page for one place, which says what that place will ask for. */
+export const shellFor = (shell: Shell, links: string): Shell => {
+  const page = shell.page.replace('</head>', `${links}</head>`);
+  return { ...shell, page, etag: etagOf(page) };
+};
 
 /** One answer: the page with a number nobody could know before, packed as a browser takes it, and the policy that goes with it. */
 export function answerOf(

@@ -1,3 +1,5 @@
+import { STAFF } from '#core/model/role';
+import { askFilmAhead } from '~/features/film/ahead';
 import { askAhead } from '~/features/session/ahead';
 import { DOORS } from '~/features/session/doors';
 import { request } from '~/features/session/request';
@@ -13,11 +15,14 @@ export default defineNuxtPlugin({
     if (DOORS.includes(window.location.pathname)) return;
     void import('~/layouts/default.vue');
     void import('~/features/playbook/store');
-    void session.then(
-      ({ member }) => {
-        if (member) for (const url of ['/api/playbook', '/api/program']) void askAhead(url, request);
-      },
-      () => undefined,
-    );
+    const ask = <T>(url: string): Promise<T> => askAhead(url, (at) => request<T>(at));
+    session
+      .then(async ({ member }) => {
+        if (!member) return;
+        for (const url of ['/api/playbook', '/api/program']) void ask(url);
+        if (STAFF.includes(member.role)) await askFilmAhead(window.location.pathname, ask);
+      })
+      // Whoever needs it asks again, and says what is wrong.
+      .catch(() => undefined);
   },
 });

@@ -38,6 +38,8 @@ const SituationFields = z.object({
   hash: z.enum(['left', 'middle', 'right']),
   /** Yards gained. */
   gain: z.int().min(-99).max(99),
+  /** Yards the runner had before anybody of theirs touched him; `null` when nobody wrote it down. */
+  beforeContact: z.int().min(-99).max(99).nullable(),
   /** Which time in the game that we have the ball, from 1. */
   series: z.int().min(1).max(60),
   /** Yards from the ball to the goal line we play to; `null` when nobody wrote it down. */
@@ -51,6 +53,7 @@ export const SituationSchema = SituationFields.extend({
   toGoal: SituationFields.shape.toGoal.default(null),
   result: SituationFields.shape.result.default('went on'),
   penalty: SituationFields.shape.penalty.default(null),
+  beforeContact: SituationFields.shape.beforeContact.default(null),
 });
 /** Some of it, to be changed: what is not said stays. */
 export const SituationChangeSchema = SituationFields.partial();

@@ -8,6 +8,7 @@ import { conditionOf } from './read';
 const WHICH: Readonly<Record<PlayCount, string>> = {
   snaps: 'true',
   runs: 'not b.throws',
+  touched: 'b.before_contact is not null',
   successes: 'b.success',
   stuffed: 'b.stuffed',
   explosive: 'b.explosive',
@@ -39,12 +40,13 @@ export async function readResults(
   const { value, join = '' } = COLUMNS[by];
   const rows = await db.query<ResultRow>(
     `select ${value} as key, ${value} as label, sum(b.gain)::int as yards,
-       coalesce(sum(b.gain) filter (where not b.throws), 0)::int as "runYards", ${COUNTS}
+       coalesce(sum(b.gain) filter (where not b.throws), 0)::int as "runYards",
+       coalesce(sum(b.before_contact), 0)::int as "beforeContact", ${COUNTS}
      from book_snaps b ${join} where ${sql} and ${value} is not null group by 1 order by snaps desc, key`,
     { type: QueryTypes.SELECT, replacements: values },
   );
   return rows.map((row) => ({
-    ...{ key: row.key, label: row.label, yards: row.yards, runYards: row.runYards },
+    ...{ key: row.key, label: row.label, yards: row.yards, runYards: row.runYards, beforeContact: row.beforeContact },
     counts: Object.fromEntries(PLAY_COUNT_IDS.map((c) => [c, row[c]])) as PlayLine['counts'],
   }));
 }

@@ -59,4 +59,5 @@ export const BOOK_SNAP = {
   explosive: yesNo,
   blocked: yesNo,
   pressured: yesNo,
+  beforeContact: small,
 };

@@ -1,9 +1,12 @@
 import { randomBytes, randomUUID } from 'node:crypto';
-import { answerOf, encodingFor, shellOf, type Shell } from '../shell';
+import { PLACES } from '#places';
+import { linksFor } from '../places';
+import { answerOf, encodingFor, shellFor, shellOf, type Shell } from '../shell';
 
 /** Says that the page itself is asked for, to be kept. */
 const MAKING = { name: 'x-making-the-page', value: randomUUID() };
 let shell: Promise<Shell> | null = null;
+const links = linksFor(PLACES);
 
 async function make(): Promise<Shell> {
   const answer = await useNitroApp().localFetch('/', { headers: { [MAKING.name]: MAKING.value } });
@@ -17,12 +20,16 @@ const isPlace = (path: string): boolean => !/^\/(api|_nuxt|__)/.test(path) && !/
 /** Every place begins with the same page: it is made once and named by what it is, so that a browser that has it asks only whether it is still so. */
 export default defineEventHandler(async (event) => {
   if (import.meta.dev || (event.method !== 'GET' && event.method !== 'HEAD')) return;
-  if (!isPlace(event.path.split('?')[0]!) || getRequestHeader(event, MAKING.name) === MAKING.value) return;
+  const path = event.path.split('?')[0]!;
+  if (!isPlace(path) || getRequestHeader(event, MAKING.name) === MAKING.value) return;
   shell ??= make();
-  const page = await shell.catch((problem: unknown) => {
+  const made = await shell.catch((problem: unknown) => {
     shell = null;
     throw problem;
   });
+  // Who comes as a stranger is sent to a door, and needs nothing of what lies behind it.
+  const isStranger = !getCookie(event, useRuntimeConfig(event).session.name);
+  const page = isStranger ? made : shellFor(made, links(path));
   setResponseHeaders(event, { ...page.headers, etag: page.etag });
   // Whoever has it keeps it with the number and the policy it came with.
   if (getRequestHeader(event, 'if-none-match') === page.etag) {

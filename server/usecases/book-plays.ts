@@ -25,7 +25,14 @@ export async function readPlayResults(member: Member, by: Dimension, filter: Boo
   ]);
   const sum = (of: (line: PlayLine) => number): number => lines.reduce((total, l) => total + of(l), 0);
   const counts = Object.fromEntries(PLAY_COUNT_IDS.map((c) => [c, sum((l) => l.counts[c])])) as PlayLine['counts'];
-  const total = { key: 'all', label: 'all', yards: sum((l) => l.yards), runYards: sum((l) => l.runYards), counts };
+  const total = {
+    key: 'all',
+    label: 'all',
+    yards: sum((l) => l.yards),
+    runYards: sum((l) => l.runYards),
+    beforeContact: sum((l) => l.beforeContact),
+    counts,
+  };
   return { by, lines: await labelled(member, by, lines), total, gains };
 }
 

@@ -1,3 +1,4 @@
+import { setImmediate as turn } from 'node:timers/promises';
 import { SnapRow } from '../db/models';
 import { snapBody } from '../db/mappers';
 import type { Member } from '../session/member';
@@ -17,8 +18,12 @@ export async function listChanged(member: Member, gameId: number): Promise<Chang
     waysOf(member),
     SnapRow.findAll({ where: { programId: member.programId, gameId }, order: [['number', 'ASC']] }),
   ]);
-  return snaps.flatMap((row) => {
+  const all: ChangedSnap[] = [];
+  for (const row of snaps) {
     const changed = changedAnswer(snapBody(row), ways);
-    return changed ? [{ id: row.id, number: row.number, ...changed }] : [];
-  });
+    if (changed) all.push({ id: row.id, number: row.number, ...changed });
+    // A game is worked out anew here: others are answered between two snaps.
+    await turn();
+  }
+  return all;
 }

@@ -215,6 +215,9 @@ describe('the book', () => {
     const { total } = await readPlayResults(coach, 'play', { opponent: ['Saltmarsh Union'] });
     const own = snaps.filter((s) => opponents.get(s.gameId as number) === 'Saltmarsh Union');
     expect([total.counts.snaps, total.yards]).toEqual([own.length, own.reduce((sum, s) => sum + Number(s.gain), 0)]);
+    const touched = own.flatMap((s) => (s.beforeContact === null ? [] : [Number(s.beforeContact)]));
+    expect(touched.length).toBeGreaterThan(0);
+    expect([total.counts.touched, total.beforeContact]).toEqual([touched.length, touched.reduce((a, b) => a + b, 0)]);
     await expect(readPlayResults(coach, 'fault', {})).rejects.toMatchObject({ statusCode: 400 });
   });
 });

@@ -21,7 +21,7 @@ const share = (good: number, of: number): string => {
   const rate = rateOf(good, of, 0);
   return rate.share === null ? '–' : `${Math.round(rate.share * 100)} %`;
 };
-const yardsOf = ({ yards, counts }: PlayLine): string => (counts.snaps ? (yards / counts.snaps).toFixed(1) : '–');
+const each = (yards: number, snaps: number): string => (snaps ? (yards / snaps).toFixed(1) : '–');
 
 /** The figures of a line, each of so many; one that has a share says it first. */
 const FIGURES: readonly { count: PlayCount; of: PlayCount; shared?: true }[] = [
@@ -53,6 +53,7 @@ const opens = (line: PlayLine, count: PlayCount): void => emit('open', line, sai
             <th scope="col">{{ by }}</th>
             <th scope="col">Snaps</th>
             <th scope="col">Yards a snap</th>
+            <th scope="col" :title="PLAY_COUNTS.touched.says">{{ PLAY_COUNTS.touched.name }}</th>
             <th v-for="f in FIGURES" :key="f.count" scope="col" :title="PLAY_COUNTS[f.count].says">
               {{ PLAY_COUNTS[f.count].name }}
             </th>
@@ -64,7 +65,14 @@ const opens = (line: PlayLine, count: PlayCount): void => emit('open', line, sai
             <td>
               <button class="plain" type="button" @click="opens(l, 'snaps')">{{ l.counts.snaps }}</button>
             </td>
-            <td>{{ yardsOf(l) }}</td>
+            <td>{{ each(l.yards, l.counts.snaps) }}</td>
+            <td>
+              <template v-if="l.counts.touched === 0">–</template>
+              <button v-else class="plain" type="button" @click="opens(l, 'touched')">
+                <span class="share">{{ each(l.beforeContact, l.counts.touched) }}</span>
+                <span class="soft"> {{ l.counts.touched }} of {{ l.counts.runs }}</span>
+              </button>
+            </td>
             <td v-for="f in FIGURES" :key="f.count">
               <template v-if="l.counts[f.of] === 0">–</template>
               <span v-else-if="l.counts[f.count] === 0" class="soft">0 of {{ l.counts[f.of] }}</span>

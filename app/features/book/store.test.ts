@@ -71,9 +71,9 @@ function answer(url: URL): unknown {
   throw new Error(`nobody serves ${url.href}`);
 }
 const PLAYS: Omit<PlayLine, 'key' | 'label'> = {
-  ...{ yards: 41, runYards: 30 },
+  ...{ yards: 41, runYards: 30, beforeContact: 12 },
   counts: {
-    ...{ snaps: 10, runs: 8, successes: 6, stuffed: 1, explosive: 1, throws: 2, pressured: 1 },
+    ...{ snaps: 10, runs: 8, touched: 5, successes: 6, stuffed: 1, explosive: 1, throws: 2, pressured: 1 },
     ...{ graded: 9, blocked: 7, blockedFailed: 2, missedWorked: 1 },
   },
 };
@@ -251,6 +251,7 @@ describe('the book’s tables', () => {
       { ...PLAYS, key: 'Odd', label: 'Odd', yards: 0, counts: { ...PLAYS.counts, snaps: 0 } },
     ]);
     expect(rows.map((r) => r[heads.indexOf('yards a snap')])).toEqual([4.1, null]);
+    expect(rows.map((r) => r[heads.indexOf('yards before contact')])).toEqual([2.4, 2.4]);
     expect(rows.every((r) => r.length === heads.length)).toBe(true);
   });
 

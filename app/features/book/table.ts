@@ -45,10 +45,20 @@ export function gradesTable(by: Dimension, lines: readonly BookLine[], own: read
 
 /** What plays came to, as it goes out. */
 export function playsTable(by: Dimension, lines: readonly PlayLine[]): OutTable {
-  const per = ({ yards, counts }: PlayLine): number | null => (counts.snaps ? round(yards / counts.snaps, 1) : null);
+  const per = (yards: number, snaps: number): number | null => (snaps ? round(yards / snaps, 1) : null);
   return {
     title: `Plays by ${DIMENSIONS[by].name}`,
-    heads: [DIMENSIONS[by].name, 'yards a snap', ...PLAY_COUNT_IDS.map((c) => PLAY_COUNTS[c].name)],
-    rows: lines.map((l) => [sayKey(by, l), per(l), ...PLAY_COUNT_IDS.map((c) => l.counts[c])]),
+    heads: [
+      DIMENSIONS[by].name,
+      'yards a snap',
+      'yards before contact',
+      ...PLAY_COUNT_IDS.map((c) => PLAY_COUNTS[c].name),
+    ],
+    rows: lines.map((l) => [
+      sayKey(by, l),
+      per(l.yards, l.counts.snaps),
+      per(l.beforeContact, l.counts.touched),
+      ...PLAY_COUNT_IDS.map((c) => l.counts[c]),
+    ]),
   };
 }

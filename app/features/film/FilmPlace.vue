@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize, useEventListener, useLocalStorage } from '@vueuse/core';
-import { computed, onMounted, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue';
 import { readFormation } from '#core/language/lineups/read-formation';
 import { boardScale, columnsUnder, type Column } from '~/features/board/scale';
 import { useStayOn } from '~/features/measure/stay-on';
@@ -12,7 +12,6 @@ import NoteOverlay from '~/features/notes/NoteOverlay.vue';
 import NotePanel from '~/features/notes/NotePanel.vue';
 import { saveCaptions } from '~/features/notes/save';
 import { useHeldRep } from '~/features/beside/hold';
-import AskedBoard from './AskedBoard.vue';
 import FilmHands from './FilmHands.vue';
 import FilmPair from './FilmPair.vue';
 import KeyList from './KeyList.vue';
@@ -29,6 +28,8 @@ import { useReelHere } from './reel-here';
 import { useRoom } from './room';
 import { useFilm } from './store';
 
+/** The board stands beside the film when somebody wants it, and brings the whole run with it. */
+const AskedBoard = defineAsyncComponent(() => import('./AskedBoard.vue'));
 const film = useFilm();
 useProposals();
 const box = useMarks();

@@ -88,7 +88,12 @@ async function confirm(): Promise<void> {
     </div>
     <div class="when">
       <SituationWords :situation="situation" :read-only="readOnly" @change="film.changeSituation" />
-      <OutcomeWords :situation="situation" :read-only="readOnly" @change="film.changeSituation" />
+      <OutcomeWords
+        :situation="situation"
+        :read-only="readOnly"
+        :throws="film.snap!.resolution.passing !== null"
+        @change="film.changeSituation"
+      />
       <span v-if="film.snap!.logged.said" class="soft">said: {{ film.snap!.logged.said }}</span>
       <span v-if="film.snap!.logged.notCounted" class="soft">not counted: {{ film.snap!.logged.notCounted }}</span>
       <NuxtLink v-if="!readOnly" :to="`/film/log/${film.snap!.gameId}?snap=${film.snap!.number}`">more</NuxtLink>

@@ -8,8 +8,9 @@ import { PairMarkSchema, type Grade, type PairMark } from '#core/model/grade';
 import type { Sheet } from '#core/model/grade-entry';
 import { latestGame, type GameItem, type SnapItem, type SnapView } from '#core/model/game';
 import type { Call, ClipBody, Situation } from '#core/model/snap';
-import { request, RequestProblem } from '~/features/session/request';
+import { readOnce, request, RequestProblem } from '~/features/session/request';
 import { attempting } from '~/features/session/attempt';
+import { atRest } from '~/features/session/at-rest';
 import { useSession } from '~/features/session/store';
 import { isInCut, type Cut } from '#core/film/log/cut';
 import { useMarks, type MarkedSnap } from '~/features/marks/store';
@@ -91,14 +92,17 @@ export const useFilm = defineStore('film', () => {
     if (wanted === null) return;
     // Snaps may have been logged since the list was asked for.
     const isKnown = game.value === wanted && (!found || snaps.value.some((s) => s.id === found.id));
-    if (!isKnown || snaps.value.length === 0) await openList(wanted);
+    const isNewList = !isKnown || snaps.value.length === 0;
+    if (isNewList) await openList(wanted);
     const first = inCut.value.find((s) => gradedCount(s) < s.asked.length) ?? inCut.value[0] ?? snaps.value[0];
     if (found) showIf(mine, found);
     else if (first) showIf(mine, await fetchSnap(first.id));
     else snap.value = null;
+    // Nothing waits for it, and it is much work: the film comes first.
+    if (isNewList) void loadChanged(wanted);
   }
 
-  const readGames = async (): Promise<void> => void (games.value = await request<GameItem[]>('/api/games'));
+  const readGames = async (): Promise<void> => void (games.value = await readOnce<GameItem[]>('/api/games'));
 
   /** Opens another game, at the first snap that is not graded. */
   const openGame = (id: number): Promise<boolean> => {
@@ -108,15 +112,15 @@ export const useFilm = defineStore('film', () => {
   };
 
   async function openList(of: number): Promise<void> {
-    snaps.value = await request<SnapItem[]>(`/api/games/${of}/snaps`);
+    snaps.value = await readOnce<SnapItem[]>(`/api/games/${of}/snaps`);
     game.value = of;
-    void loadChanged(of);
   }
 
   /** What would be worked out otherwise today: beside the film, which opens without it. */
   async function loadChanged(of: number): Promise<void> {
     changed.value = [];
     changedProblem.value = '';
+    await atRest();
     try {
       const found = await request<ChangedItem[]>(`/api/games/${of}/changed`);
       if (game.value === of) changed.value = found;
@@ -126,7 +130,7 @@ export const useFilm = defineStore('film', () => {
     }
   }
 
-  const fetchSnap = (id: number): Promise<SnapView> => request<SnapView>(`/api/snaps/${id}`);
+  const fetchSnap = (id: number): Promise<SnapView> => readOnce<SnapView>(`/api/snaps/${id}`);
 
   function show(found: SnapView): void {
     if (snap.value?.id !== found.id) proposals.value = {};

@@ -31,6 +31,10 @@ function toggle(tag: string): void {
   const on = call.value.tags.includes(tag);
   log.putCall({ tags: on ? call.value.tags.filter((t) => t !== tag) : [...call.value.tags, tag] });
 }
+const throws = computed(() => {
+  const scheme = playbook.book.scheme(call.value.scheme);
+  return scheme.ok && scheme.value.head.throw !== null;
+});
 /** Who the formation says is on the field, where nobody has written it. */
 const personnel = computed(() => {
   const formation = readFormation(call.value.formation);
@@ -144,7 +148,7 @@ const nameOf = (all: readonly { name: string; text: string }[], text: string): s
       <span v-if="callProblem" class="problem" role="alert">{{ callProblem }}</span>
     </div>
     <div class="line">
-      <OutcomeWords :situation="log.draft.situation" :read-only="false" @change="log.putSituation" />
+      <OutcomeWords :situation="log.draft.situation" :read-only="false" :throws="throws" @change="log.putSituation" />
       <label v-for="f in noted" :key="f.key" class="words"
         >{{ f.before }}
         <input

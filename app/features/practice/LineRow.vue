@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { GripHorizontal } from '@lucide/vue';
 import { computed } from 'vue';
 import type { PracticeLine, Station } from '#core/model/practice';
 import { cautionsOfDrill, sayContact } from '#core/practice/cautions';
@@ -52,7 +53,7 @@ function setMinutes(event: Event): void {
       title="Drag it, or Alt and an arrow key"
     >
       <span class="clock">{{ clock }}</span>
-      <span class="pi pi-bars" aria-hidden="true" />
+      <GripHorizontal :size="14" aria-hidden="true" />
     </button>
     <div class="what">
       <p v-if="line.stations.length === 0"><b>Water and rest</b></p>
@@ -125,8 +126,7 @@ li.held {
   font-weight: 650;
   font-size: 13px;
 }
-.grip .pi {
-  font-size: 10px;
+.grip svg {
   color: var(--soft);
 }
 .station + .station {

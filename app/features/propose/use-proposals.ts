@@ -2,6 +2,7 @@ import { ref, watch, type Ref } from 'vue';
 import { MeasuringSchema } from '#core/model/measured';
 import { useFilm } from '~/features/film/store';
 import { usePlaybook } from '~/features/playbook/store';
+import { atRest } from '~/features/session/at-rest';
 import { request, RequestProblem } from '~/features/session/request';
 import { useProposing } from '~/workers/start';
 
@@ -18,6 +19,7 @@ export function useProposals(): { readonly problem: Ref<string> } {
     asked.forget();
     problem.value = '';
     if (film.readOnly) return;
+    await atRest();
     try {
       const answer = await request<{ measuring: unknown }>(`/api/snaps/${snapId}/measuring`);
       const { followed, bends } = MeasuringSchema.parse(answer.measuring);

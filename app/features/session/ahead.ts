@@ -1,3 +1,5 @@
+/** What nobody takes this soon after it came is old, ms. */
+const FRESH = 5000;
 /** What was asked for before anybody needed it: each answer is for the first who does. */
 const asked = new Map<string, Promise<unknown>>();
 
@@ -6,7 +8,12 @@ export function askAhead<T>(url: string, ask: (url: string) => Promise<T>): Prom
   const answer = ask(url);
   asked.set(url, answer);
   // Whoever takes it hears that it failed; before that nobody does.
-  answer.catch(() => undefined);
+  const leave = (): void => {
+    setTimeout(() => {
+      if (asked.get(url) === answer) asked.delete(url);
+    }, FRESH);
+  };
+  answer.then(leave, leave);
   return answer;
 }
 

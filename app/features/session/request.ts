@@ -23,15 +23,18 @@ interface Options {
   type?: string;
 }
 
+/** What the framework would guess of an answer by its address is not looked at: whoever asks says what it is. */
+type Fetch = (url: string, options: object) => Promise<unknown>;
+
 /** Reads something, or takes what was asked for while the page came; every failure is a `RequestProblem`. */
 export const readOnce = <T>(url: string): Promise<T> => takeAhead<T>(url) ?? request<T>(url);
 
 /** Talks to the server; every failure is a `RequestProblem` with a sentence that can be shown. */
 export async function request<T>(url: string, options: Options = {}): Promise<T> {
   try {
-    return (await $fetch(url, {
+    return (await ($fetch as Fetch)(url, {
       method: options.method ?? 'GET',
-      body: options.body as Record<string, unknown>,
+      body: options.body,
       ...(options.type ? { headers: { 'content-type': options.type } } : {}),
       retry: 0,
     })) as T;

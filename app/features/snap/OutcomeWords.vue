@@ -3,7 +3,7 @@ import { RESULTS, type Penalty, type Situation, type SnapResult } from '#core/mo
 import { sayOutcome } from './words';
 
 /** What came of a snap, each word of it to be changed. */
-const props = defineProps<{ situation: Situation; readOnly: boolean }>();
+const props = defineProps<{ situation: Situation; readOnly: boolean; throws: boolean }>();
 const emit = defineEmits<{ change: [part: Partial<Situation>] }>();
 
 const NO_FLAG: Penalty = { what: '', on: 'us', yards: 10, again: true };
@@ -14,6 +14,12 @@ function gained(event: Event): void {
   const value = input.valueAsNumber;
   if (Number.isInteger(value) && input.validity.valid) emit('change', { gain: value });
   else input.value = String(props.situation.gain);
+}
+/** Yards before contact may stay open: an empty field says that nobody has looked. */
+function touched(event: Event): void {
+  const input = event.target as HTMLInputElement;
+  if (!input.validity.valid) input.value = String(props.situation.beforeContact ?? '');
+  else emit('change', { beforeContact: input.value === '' ? null : input.valueAsNumber });
 }
 function yards(event: Event): void {
   const input = event.target as HTMLInputElement;
@@ -28,6 +34,18 @@ const chosen = (event: Event): string => (event.target as HTMLSelectElement).val
   <div v-else class="words" role="group" aria-label="What came of it">
     gained
     <input type="number" min="-99" max="99" :value="situation.gain" aria-label="Gained" @change="gained" />
+    <template v-if="!throws"
+      >touched after
+      <input
+        type="number"
+        min="-99"
+        max="99"
+        step="1"
+        :value="situation.beforeContact"
+        aria-label="Yards before contact"
+        title="Yards the runner had before anybody of theirs touched him; empty when nobody has looked"
+        @change="touched"
+    /></template>
     <select
       :value="situation.result"
       aria-label="Result"

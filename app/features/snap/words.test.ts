@@ -7,6 +7,8 @@ describe('what came of a snap', () => {
   const flag = { what: 'holding', on: 'us', yards: 10, again: true } as const;
   it.each<[Partial<Situation>, string]>([
     [{ gain: 4 }, '+4'],
+    [{ gain: 4, beforeContact: 2 }, '+4, touched after +2'],
+    [{ gain: 1, beforeContact: -1 }, '+1, touched after −1'],
     [{ gain: 0, result: 'incomplete' }, '0, incomplete'],
     [{ gain: -2, penalty: flag }, '−2, flag on us for holding, 10 yards, down again'],
     [

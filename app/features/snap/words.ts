@@ -10,5 +10,10 @@ const sayFlag = ({ what, on, yards, again }: Penalty): string =>
   `flag on ${on}${what ? ` for ${what}` : ''}, ${yards} yards${again ? ', down again' : ''}`;
 
 /** What came of a snap: "+4", "0, incomplete", "−2, flag on us for holding, 10 yards, down again". */
-export const sayOutcome = ({ gain, result, penalty }: Situation): string =>
-  [signed(gain), ...(result === 'went on' ? [] : [result]), ...(penalty ? [sayFlag(penalty)] : [])].join(', ');
+export const sayOutcome = ({ gain, beforeContact, result, penalty }: Situation): string =>
+  [
+    signed(gain),
+    ...(beforeContact === null ? [] : [`touched after ${signed(beforeContact)}`]),
+    ...(result === 'went on' ? [] : [result]),
+    ...(penalty ? [sayFlag(penalty)] : []),
+  ].join(', ');

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Pause, Play, StepBack, StepForward } from '@lucide/vue';
 import { computed } from 'vue';
 import type { Run, RunEvent } from '#core/movement/run/run';
 
@@ -45,7 +46,7 @@ const now = computed(
 <template>
   <div class="time no-print" role="group" aria-label="The play in time">
     <button class="plain" type="button" :aria-label="playing ? 'Hold it' : 'Run it'" @click="emit('toggle')">
-      <i :class="playing ? 'pi pi-pause' : 'pi pi-play'" aria-hidden="true" />
+      <component :is="playing ? Pause : Play" :size="14" aria-hidden="true" />
     </button>
     <button
       class="plain"
@@ -54,7 +55,7 @@ const now = computed(
       :disabled="frame === 0"
       @click="emit('go', frame - 1)"
     >
-      <i class="pi pi-step-backward" aria-hidden="true" />
+      <StepBack :size="14" aria-hidden="true" />
     </button>
     <button
       class="plain"
@@ -63,7 +64,7 @@ const now = computed(
       :disabled="frame === last"
       @click="emit('go', frame + 1)"
     >
-      <i class="pi pi-step-forward" aria-hidden="true" />
+      <StepForward :size="14" aria-hidden="true" />
     </button>
     <output>{{ frame === 0 ? 'Snap' : `${seconds} s` }}</output>
     <div class="track">

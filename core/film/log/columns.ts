@@ -193,6 +193,13 @@ export const LOG_COLUMNS = {
     write: (e) => String(e.situation.gain),
     read: (cell, row) => whole(cell, -99, 99, (n) => (row.situation.gain = n)),
   },
+  beforeContact: {
+    heading: 'Before contact',
+    also: ['yards before contact', 'untouched', 'untouched yards', 'touched after'],
+    write: (e) => String(e.situation.beforeContact ?? ''),
+    read: (cell, row) => whole(cell, -99, 99, (n) => (row.situation.beforeContact = n)),
+    blank: (row) => (row.situation.beforeContact = null),
+  },
   result: {
     heading: 'Result',
     also: ['outcome'],

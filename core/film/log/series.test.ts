@@ -9,6 +9,7 @@ const situation: fc.Arbitrary<Situation> = fc.record({
   distance: fc.integer({ min: 1, max: 99 }),
   hash: fc.constantFrom('left' as const, 'middle' as const, 'right' as const),
   gain: fc.integer({ min: -99, max: 99 }),
+  beforeContact: fc.option(fc.integer({ min: -99, max: 99 })),
   series: fc.integer({ min: 1, max: 60 }),
   toGoal: fc.option(fc.integer({ min: 1, max: 99 })),
   result: fc.constantFrom(...RESULTS),
@@ -64,7 +65,13 @@ describe('down and distance', () => {
     ['no play changes nothing', { result: 'no play', gain: 30 }, { down: 2, distance: 7, series: 2 }],
   ])('%s', (_what, change, after) => {
     const last: Situation = { ...FIRST_SNAP, series: 2, down: 2, distance: 7, ...change };
-    expect(situationAfter(last)).toMatchObject({ ...after, gain: 0, result: 'went on', penalty: null });
+    expect(situationAfter(last)).toMatchObject({
+      ...after,
+      gain: 0,
+      beforeContact: null,
+      result: 'went on',
+      penalty: null,
+    });
   });
 
   it('are always ones that can be kept', () => {
@@ -103,9 +110,8 @@ describe('a correction', () => {
         expect(next.slice(0, at)).toEqual(all.slice(0, at));
         expect(next[at]).toEqual(to);
         expect(next.slice(at + 1).map((s) => s.gain)).toEqual(all.slice(at + 1).map((s) => s.gain));
-        expect(next.slice(at + 1).map((s) => [s.result, s.penalty])).toEqual(
-          all.slice(at + 1).map((s) => [s.result, s.penalty]),
-        );
+        const ended = ({ result, penalty, beforeContact }: Situation) => [result, penalty, beforeContact];
+        expect(next.slice(at + 1).map(ended)).toEqual(all.slice(at + 1).map(ended));
         const own = all.findIndex((s, i) => i > at && said(s) !== said(situationAfter(all[i - 1]!)));
         if (own >= 0) expect(next.slice(own)).toEqual(all.slice(own));
       }),

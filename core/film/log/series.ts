@@ -6,6 +6,7 @@ export const FIRST_SNAP: Situation = {
   distance: 10,
   hash: 'middle',
   gain: 0,
+  beforeContact: null,
   series: 1,
   toGoal: null,
   result: 'went on',
@@ -30,7 +31,7 @@ export function situationAfter(last: Situation): Situation {
   const { quarter, hash, down, distance, series } = last;
   const goes: Situation = { ...FIRST_SNAP, quarter, hash, series };
   const newSeries: Situation = { ...goes, series: Math.min(60, series + 1) };
-  if (last.result === 'no play') return { ...last, gain: 0, result: 'went on', penalty: null };
+  if (last.result === 'no play') return { ...last, ...endOf(FIRST_SNAP) };
   if (last.result === 'touchdown' || last.result === 'ball lost') return newSeries;
   const yards = moved(last);
   const toGoal = last.toGoal === null ? null : last.toGoal - yards;
@@ -44,11 +45,13 @@ export function situationAfter(last: Situation): Situation {
 }
 
 /** How a snap came to an end: never taken over by the next one. */
-const endOf = ({ gain, result, penalty }: Situation): Pick<Situation, 'gain' | 'result' | 'penalty'> => ({
+const endOf = ({ gain, beforeContact, result, penalty }: Situation): Ending => ({
   gain,
+  beforeContact,
   result,
   penalty,
 });
+type Ending = Pick<Situation, 'gain' | 'beforeContact' | 'result' | 'penalty'>;
 
 /** Whether a snap begins as it follows. Where the ball lies after it nobody can know when nobody wrote down where it lay before. */
 const begins = (own: Situation, follows: Situation): boolean =>

@@ -79,6 +79,7 @@ describe('a log as a table', () => {
       down: fc.integer({ min: 1, max: 4 }),
       distance: fc.integer({ min: 1, max: 99 }),
       gain: fc.integer({ min: -99, max: 99 }),
+      beforeContact: fc.option(fc.integer({ min: -99, max: 99 })),
       toGoal: fc.option(fc.integer({ min: 1, max: 99 })),
       result: fc.constantFrom(...RESULTS),
       penalty: flag,

@@ -130,9 +130,13 @@ describe('what a play came to', () => {
     expect(of({ gain: 10 })).toMatchObject({ stuffed: false, explosive: true });
     expect(of({ gain: 3 }, ['hit']).pressured).toBe(true);
     expect(of({ gain: -6, result: 'sacked' }).pressured).toBe(true);
+    expect([of({ beforeContact: -1 }).beforeContact, of({}).beforeContact]).toEqual([-1, null]);
     const thrown = { ...body, resolution: { ...resolution, passing: {} as never } };
-    expect(playResultOf({ ...thrown, situation: { ...situation, gain: 12 } }, [], FOUR)).toMatchObject({
+    expect(
+      playResultOf({ ...thrown, situation: { ...situation, gain: 12, beforeContact: 3 } }, [], FOUR),
+    ).toMatchObject({
       throws: true,
+      beforeContact: null,
       explosive: false,
     });
   });

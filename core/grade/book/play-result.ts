@@ -19,6 +19,8 @@ export interface PlayResult {
   /** Did every graded blocker do his job? `null` until the five of the line are graded, without whom nobody can say. */
   readonly blocked: boolean | null;
   readonly pressured: boolean;
+  /** Yards before contact, of a run of which somebody wrote them down. */
+  readonly beforeContact: number | null;
 }
 
 /** Was a play one by the coach's yardage standard: so many yards, or the line to gain when it was short; a touchdown always. */
@@ -47,6 +49,7 @@ export function playResultOf(
     stuffed: !throws && situation.gain <= 0,
     explosive: situation.gain >= (throws ? EXPLOSIVE_THROW : EXPLOSIVE),
     blocked: line.length < LINE_SEATS.length ? null : told.every((kept) => kept !== false),
+    beforeContact: throws ? null : situation.beforeContact,
     pressured: situation.result === 'sacked' || facts.some((f) => f === 'pressure' || f === 'hit' || f === 'sack'),
   };
 }
@@ -68,6 +71,7 @@ export const snapColumns = ({ call, situation }: Pick<GradedSnap, 'call' | 'situ
 export const PLAY_COUNTS = {
   snaps: { name: 'Snaps', says: 'every snap that counts' },
   runs: { name: 'Runs', says: 'runs' },
+  touched: { name: 'Before contact', says: 'runs of which somebody wrote down how far nobody touched the runner' },
   successes: { name: 'Success', says: 'gained what the coach’s standard asks' },
   stuffed: { name: 'Runs stuffed', says: 'runs for no gain or a loss' },
   explosive: { name: 'Explosive', says: `runs of ${EXPLOSIVE} yards, throws of ${EXPLOSIVE_THROW}` },
@@ -88,6 +92,8 @@ export const PlayLineSchema = z.object({
   /** Yards of all snaps, and of the runs alone. */
   yards: z.number(),
   runYards: z.number(),
+  /** Yards before contact, of the runs of which they are known. */
+  beforeContact: z.number(),
   counts: z.record(z.enum(PLAY_COUNT_IDS), z.int()),
 });
 export type PlayLine = z.infer<typeof PlayLineSchema>;

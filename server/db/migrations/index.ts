@@ -9,6 +9,7 @@ import * as grading from './0008-grading';
 import * as people from './0009-people';
 import * as week from './0010-week';
 import * as huddle from './0011-huddle';
+import * as beforeContact from './0012-before-contact';
 
 /** In the order they run. Append only: a migration that has been on main is never changed. */
 export const MIGRATIONS = [
@@ -23,4 +24,5 @@ export const MIGRATIONS = [
   people,
   week,
   huddle,
+  beforeContact,
 ] as const;
