@@ -28,6 +28,16 @@ describe('what is asked for ahead', () => {
     await expect(readOnce('/api/x')).rejects.toThrow('The server cannot be reached.');
   });
 
+  it('is old when nobody took it soon', async () => {
+    vi.useFakeTimers();
+    const fetching = vi.fn(() => Promise.resolve('of now'));
+    vi.stubGlobal('$fetch', fetching);
+    void askAhead('/api/x', () => Promise.resolve('of then'));
+    await vi.advanceTimersByTimeAsync(60_000);
+    expect(await readOnce<string>('/api/x')).toBe('of now');
+    vi.useRealTimers();
+  });
+
   it('leaves alone what was asked for under another address', async () => {
     vi.stubGlobal(
       '$fetch',

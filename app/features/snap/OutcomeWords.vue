@@ -42,6 +42,7 @@ const chosen = (event: Event): string => (event.target as HTMLSelectElement).val
         max="99"
         step="1"
         :value="situation.beforeContact"
+        placeholder="–"
         aria-label="Yards before contact"
         title="Yards the runner had before anybody of theirs touched him; empty when nobody has looked"
         @change="touched"
