@@ -21,7 +21,7 @@ const share = (good: number, of: number): string => {
   const rate = rateOf(good, of, 0);
   return rate.share === null ? '–' : `${Math.round(rate.share * 100)} %`;
 };
-const each = (yards: number, snaps: number): string => (snaps ? (yards / snaps).toFixed(1) : '–');
+const each = (yards: number, snaps: number): string => (snaps ? (yards / snaps).toFixed(1).replace('-', '−') : '–');
 
 /** The figures of a line, each of so many; one that has a share says it first. */
 const FIGURES: readonly { count: PlayCount; of: PlayCount; shared?: true }[] = [
