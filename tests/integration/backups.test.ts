@@ -121,6 +121,23 @@ describe('a backup', () => {
     await expect(restored(join(folder, 'none.tar'))).rejects.toThrow('There is no file');
   }, 60_000);
 
+  it('of a newer build is refused where an older one stands', async () => {
+    const record = async (sql: string): Promise<void> => void (await db.sequelize.query(sql));
+    await record(`insert into "SequelizeMeta" (name) values ('9999-from-tomorrow')`);
+    const { name } = await makeBackup(keeper, false, places);
+    try {
+      await expect(restored(join(places.folder, name))).rejects.toThrow(
+        /newer build of Violet Chalk than this one \(9999-from-tomorrow\).*Nothing was changed\./,
+      );
+      await record(`delete from "SequelizeMeta" where name = '9999-from-tomorrow'`);
+      await expect(
+        restored(join(places.folder, (await makeBackup(keeper, false, places)).name)),
+      ).resolves.toMatchObject({ players: await PlayerRow.count() });
+    } finally {
+      await record(`delete from "SequelizeMeta" where name = '9999-from-tomorrow'`);
+    }
+  }, 60_000);
+
   it('that cannot be made leaves nothing and says why', async () => {
     const before = await readdir(places.folder);
     const away = { ...places, databaseUrl: 'postgres://nobody@127.0.0.1:1/none' };
