@@ -1,6 +1,7 @@
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { DIMENSION_IDS, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
 import type { BookLine } from '#core/grade/book/lines';
+import { NEARLY, SPREAD_PARTS, sumOfSpreads, type Spread, type SpreadPart } from '#core/grade/book/spread';
 import { MEASURE_IDS, type Count, type Measure } from '#core/grade/book/measures';
 import { COLUMNS } from './columns';
 
@@ -30,7 +31,18 @@ const counted = Object.entries(TOLD)
       `count(*) filter (where ${column})::int as "${measure}Good", count(${column})::int as "${measure}Of"`,
   )
   .join(', ');
-const COUNTS = `count(*)::int as marks, ${counted}, sum(b.earned)::float8 as earned, sum(b.possible)::float8 as possible,
+/** The marks of each part of the spread: the same as `spreadOf` says of one. */
+const SPREADS: Readonly<Record<SpreadPart, string>> = {
+  all: `b.possible > 0 and b.earned >= b.possible - ${NEARLY}`,
+  more: `b.earned < b.possible - ${NEARLY} and b.earned > ${NEARLY} and b.earned >= b.possible / 2 - ${NEARLY}`,
+  less: `b.earned > ${NEARLY} and b.earned < b.possible / 2 - ${NEARLY}`,
+  nothing: `b.possible > ${NEARLY} and b.earned <= ${NEARLY}`,
+  open: 'b.possible <= 0',
+};
+const spreading = SPREAD_PARTS.map((part) => `count(*) filter (where ${SPREADS[part]})::int as "spread ${part}"`).join(
+  ', ',
+);
+const COUNTS = `count(*)::int as marks, ${counted}, ${spreading}, sum(b.earned)::float8 as earned, sum(b.possible)::float8 as possible,
   count(*) filter (where b.possible > 0)::int as scored`;
 
 /** What is asked of `book_marks`: nothing of another program, and of a player nothing but his own in published games. */
@@ -71,7 +83,8 @@ function lineOf(row: CountRow): BookLine {
     return { good, of, unknown: row.marks - of };
   };
   const counts = Object.fromEntries(MEASURE_IDS.map((m) => [m, count(m)])) as BookLine['counts'];
-  return { key: row.key, label: row.key, marks: row.marks, counts, faults: [] };
+  const spread = Object.fromEntries(SPREAD_PARTS.map((part) => [part, Number(row[`spread ${part}`])])) as Spread;
+  return { key: row.key, label: row.key, marks: row.marks, counts, spread, faults: [] };
 }
 
 /** Everything a filter leaves, counted together. */
@@ -115,5 +128,5 @@ export function sumOf(lines: readonly BookLine[]): BookLine {
     }),
   ) as BookLine['counts'];
   const marks = lines.reduce((total, l) => total + l.marks, 0);
-  return { key: 'all', label: 'all', marks, counts, faults: [] };
+  return { key: 'all', label: 'all', marks, counts, spread: sumOfSpreads(lines.map((l) => l.spread)), faults: [] };
 }

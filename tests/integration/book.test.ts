@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { DIMENSION_IDS, SNAP_DIMENSIONS, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
 import type { BookLine } from '#core/grade/book/lines';
+import { SPREAD_PARTS, spreadOf, type Spread } from '#core/grade/book/spread';
 import { MEASURE_IDS, type Measure } from '#core/grade/book/measures';
 import { PLAY_COUNT_IDS } from '#core/grade/book/play-result';
 import { NOTHING_FOUND } from '#core/model/finding';
@@ -108,6 +109,9 @@ const lineOf = (key: string, of: readonly Row[]): Partial<BookLine> => ({
   key,
   marks: of.length,
   counts: Object.fromEntries(MEASURE_IDS.map((m) => [m, countOf(m, of)])) as BookLine['counts'],
+  spread: Object.fromEntries(
+    SPREAD_PARTS.map((part) => [part, of.filter((r) => spreadOf(r.earned, r.possible) === part).length]),
+  ) as Spread,
 });
 
 describe('the book', () => {
@@ -128,6 +132,7 @@ describe('the book', () => {
         expect(line).toMatchObject(reckoned);
       }
       expect(total).toMatchObject({ marks: rows.length, counts: lineOf('all', rows).counts });
+      if (by === 'man') expect(total.spread).toEqual(lineOf('all', rows).spread);
     },
   );
 

@@ -8,6 +8,7 @@ import GainChart from './GainChart.vue';
 import BookTable from './BookTable.vue';
 import FilterWords from './FilterWords.vue';
 import ResultTable from './ResultTable.vue';
+import SpreadChart from './SpreadChart.vue';
 import SnapsBehind from './SnapsBehind.vue';
 import TrendChart from './TrendChart.vue';
 import { saveCsv, saveSheet } from './save';
@@ -87,6 +88,7 @@ const isNarrowed = computed(() => Object.keys(book.filter).length > 0);
             <button class="plain link" type="button" @click="saveCsv(table)">this table as CSV</button>
             <button class="plain link" type="button" @click="saveSheet(table)">as a spreadsheet</button>
           </p>
+          <SpreadChart :by="book.page.by" :lines="book.lines" />
           <TrendChart :lines="games" :pass-line="grading.passLine" />
           <template v-if="book.plays?.lines.length">
             <ResultTable

@@ -1,4 +1,5 @@
 import { rateIn, type BookLine } from '#core/grade/book/lines';
+import { SPREAD, SPREAD_PARTS, type Spread, type SpreadPart } from '#core/grade/book/spread';
 import type { GainCount } from '#core/grade/book/play-result';
 
 /** What a chart is drawn with. */
@@ -11,6 +12,12 @@ export interface DrawnPlot {
   readonly layout: unknown;
 }
 
+/** A line whose marks spread. */
+export interface SpreadLine {
+  readonly label: string;
+  readonly spread: Spread;
+}
+
 /** On a picture narrower than this, pixels, only the weeks are written. */
 const NARROW = 520;
 
@@ -20,6 +27,7 @@ export function trendPlot(lines: readonly BookLine[], passLine: number, tokens: 
   const rates = lines.map((l) => rateIn(l, 'both'));
   const percent = rates.map((r) => 100 * (r.share ?? 0));
   const games = lines.map((l) => (width < NARROW ? l.label.replace(/,.*/, '') : l.label.replace(/, /, '<br>')));
+  const plain = plainLayout(ink, width);
   /** The axis begins below the lowest interval, at a round number. */
   const lowest = 25 * Math.floor(Math.min(...rates.map((r) => 100 * r.low)) / 25);
   return {
@@ -52,7 +60,9 @@ export function trendPlot(lines: readonly BookLine[], passLine: number, tokens: 
       },
     ],
     layout: {
-      ...plainLayout(ink, width),
+      ...plain,
+      // On a phone the last percentage needs the room beside its point.
+      margin: { ...plain.margin, r: width < NARROW ? 54 : plain.margin.r },
       showlegend: false,
       xaxis: { fixedrange: true, showgrid: false, tickangle: 0, color: soft, type: 'category' },
       yaxis: { fixedrange: true, range: [lowest, 108], ticksuffix: ' %', gridcolor: rule, color: soft, dtick: 25 },
@@ -126,6 +136,43 @@ export function sayGains(gains: readonly GainCount[]): string {
     .sort((a, b) => a.gain - b.gain)
     .map((g) => `${g.gain} yards: ${count(g)}`)
     .join('; ');
+}
+
+/** How marks spread, a bar a line, the first on top: filled what earned all of it, open what earned nothing, hatched what nobody could tell. */
+export function spreadPlot(lines: readonly SpreadLine[], tokens: Tokens, width: number) {
+  const { ink, soft, rule, ground } = inksOf(tokens);
+  const filled: Readonly<Record<SpreadPart, string>> = {
+    ...{ all: ink, more: soft, less: rule, nothing: ground, open: ground },
+  };
+  const labels = lines.map((l) => l.label);
+  const bars = SPREAD_PARTS.map((part) => ({
+    ...{ type: 'bar', orientation: 'h', name: SPREAD[part].name, y: labels, x: lines.map((l) => l.spread[part]) },
+    hovertemplate: `%{x} of %{y}: ${SPREAD[part].name}<extra></extra>`,
+    marker: {
+      color: filled[part],
+      line: { color: part === 'open' ? soft : ink, width: 1 },
+      pattern: part === 'open' ? { shape: '/', fgcolor: soft, size: 5 } : undefined,
+    },
+  }));
+  const layout = plainLayout(ink, width);
+  return {
+    data: bars,
+    layout: {
+      ...layout,
+      ...{ barmode: 'stack', barnorm: 'percent', bargap: 0.3 },
+      margin: { ...layout.margin, l: 0, r: 30 },
+      legend: { orientation: 'h', x: 0, y: 1, yanchor: 'bottom', traceorder: 'normal' },
+      xaxis: { fixedrange: true, gridcolor: rule, color: soft, ticksuffix: ' %', dtick: 25, range: [0, 100] },
+      yaxis: {
+        fixedrange: true,
+        color: ink,
+        autorange: 'reversed',
+        type: 'category',
+        automargin: true,
+        ticksuffix: ' ',
+      },
+    },
+  };
 }
 
 const inksOf = (tokens: Tokens): Record<'ink' | 'soft' | 'rule' | 'ground', string> => ({

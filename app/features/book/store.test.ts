@@ -9,7 +9,7 @@ import { useSession } from '~/features/session/store';
 import { csvOf } from './save';
 import { queryOf, reelOf, useBook } from './store';
 import { gradesTable, measuresOf, playsTable } from './table';
-import { gainPlot, sayGains, trendPlot } from './plots';
+import { gainPlot, sayGains, spreadPlot, trendPlot } from './plots';
 import { inOrder, sayKey } from './words';
 
 const line = (key: string, good: number, of: number, label = key): BookLine => ({
@@ -22,6 +22,7 @@ const line = (key: string, good: number, of: number, label = key): BookLine => (
       m === 'finish' || m === 'film' ? { good: 0, of: 0, unknown: of + 1 } : { good, of, unknown: 1 },
     ]),
   ) as BookLine['counts'],
+  spread: { all: good, more: 0, less: 0, nothing: of - good, open: 1 },
   faults: [{ fault: 'high-pads', count: 2 }],
 });
 const snapBehind = (number: number): BookSnap => ({
@@ -253,6 +254,17 @@ describe('the book’s tables', () => {
     expect(rows.map((r) => r[heads.indexOf('yards a snap')])).toEqual([4.1, null]);
     expect(rows.map((r) => r[heads.indexOf('yards before contact')])).toEqual([2.4, 2.4]);
     expect(rows.every((r) => r.length === heads.length)).toBe(true);
+  });
+
+  it('of marks spread over a bar a line, the first on top, each mark in one part', () => {
+    const tokens = { getPropertyValue: (name: string) => name };
+    const drawn = [line('7', 3, 4, '61 Rook'), line('8', 5, 9, '64 Wicken')];
+    const { data, layout } = spreadPlot(drawn, tokens, 900);
+    expect(data.map((bar) => bar.y)).toEqual(data.map(() => ['61 Rook', '64 Wicken']));
+    expect(layout.yaxis.autorange).toBe('reversed');
+    for (const [i, { marks }] of drawn.entries()) expect(data.reduce((sum, bar) => sum + bar.x[i]!, 0)).toBe(marks);
+    const filled = Object.fromEntries(data.map((bar) => [bar.name, bar.marker.color]));
+    expect([filled['all of it'], filled.nothing]).toEqual(['--ink', '--ground']);
   });
 
   it('from game to game have their interval, and are hollow where there are too few', () => {

@@ -32,7 +32,7 @@ export const readOnce = <T>(url: string): Promise<T> => takeAhead<T>(url) ?? req
 /** Talks to the server; every failure is a `RequestProblem` with a sentence that can be shown. */
 export async function request<T>(url: string, options: Options = {}): Promise<T> {
   try {
-    return (await ($fetch as Fetch)(url, {
+    return (await ($fetch as unknown as Fetch)(url, {
       method: options.method ?? 'GET',
       body: options.body,
       ...(options.type ? { headers: { 'content-type': options.type } } : {}),

@@ -4,6 +4,7 @@ import { GradeSchema } from '../../model/grade';
 import { AskedSchema } from '../../model/asked';
 import { CountSchema, MEASURE_IDS, type Measure } from './measures';
 import { DimensionSchema, BookFilterSchema } from './dimensions';
+import { SpreadSchema } from './spread';
 
 /** One line of the Book: a value of what is counted by, and what its grades say. */
 export const BookLineSchema = z.object({
@@ -13,6 +14,8 @@ export const BookLineSchema = z.object({
   label: z.string(),
   marks: z.int(),
   counts: z.record(z.enum(MEASURE_IDS), CountSchema),
+  /** How the marks spread between all of what they could earn and nothing. */
+  spread: SpreadSchema,
   faults: z.array(z.object({ fault: z.string(), count: z.int() })),
 });
 export type BookLine = z.infer<typeof BookLineSchema>;
