@@ -46,7 +46,7 @@ const now = computed(
 <template>
   <div class="time no-print" role="group" aria-label="The play in time">
     <button class="plain" type="button" :aria-label="playing ? 'Hold it' : 'Run it'" @click="emit('toggle')">
-      <component :is="playing ? Pause : Play" :size="14" aria-hidden="true" />
+      <component :is="playing ? Pause : Play" :size="18" aria-hidden="true" />
     </button>
     <button
       class="plain"
@@ -55,7 +55,7 @@ const now = computed(
       :disabled="frame === 0"
       @click="emit('go', frame - 1)"
     >
-      <StepBack :size="14" aria-hidden="true" />
+      <StepBack :size="18" aria-hidden="true" />
     </button>
     <button
       class="plain"
@@ -64,7 +64,7 @@ const now = computed(
       :disabled="frame === last"
       @click="emit('go', frame + 1)"
     >
-      <StepForward :size="14" aria-hidden="true" />
+      <StepForward :size="18" aria-hidden="true" />
     </button>
     <output>{{ frame === 0 ? 'Snap' : `${seconds} s` }}</output>
     <div class="track">
