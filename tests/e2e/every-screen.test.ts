@@ -12,6 +12,8 @@ async function inTheOtherTheme(page: Page): Promise<void> {
     dispatchEvent(new StorageEvent('storage', { key, newValue: 'board', storageArea: localStorage }));
   }, 'violet-chalk-theme');
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'board');
+  // A colour on its way from one theme to the other is neither.
+  await page.evaluate(() => Promise.allSettled(document.getAnimations().map((a) => a.finished)));
 }
 
 for (const path of [

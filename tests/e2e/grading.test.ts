@@ -130,7 +130,11 @@ test('who came free is said by rule, asked about with its front, and listed', as
   await expect(free.getByText(/T (was|belongs to|was to be)/)).toBeVisible();
   await free.getByRole('button', { name: 'ask about the rule' }).click();
   await free.getByRole('textbox', { name: 'Question about the rule' }).fill('Whose is he when he slants?');
+  const filed = page.waitForResponse(
+    (r) => r.ok() && r.request().method() === 'PUT' && (r.request().postData() ?? '').includes('Whose is he'),
+  );
   await free.getByRole('button', { name: 'file it with this front' }).click();
+  await filed;
   await expect(free.getByText('Asked about T: Whose is he when he slants?')).toBeVisible();
   await page.goto('/book/grading');
   await expect(page.getByText('Whose is he when he slants?')).toBeVisible();

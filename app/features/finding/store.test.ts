@@ -64,6 +64,35 @@ describe('what happened on a snap', () => {
     expect(kept.get(21)!.finding.questions).toEqual([]);
   });
 
+  it('is kept one change after the other, however slow the server is: none goes out with what the one before has changed', async () => {
+    const found = await opened();
+    held = [];
+    const both = [found.free('T'), found.askRule('T', 'Whose is he?')];
+    await vi.waitFor(() => expect(held).toHaveLength(1));
+    expect(found.finding.questions).toHaveLength(1);
+    held[0]!();
+    await vi.waitFor(() => expect(held).toHaveLength(2));
+    held[1]!();
+    expect(await Promise.all(both)).toEqual([true, true]);
+    expect(kept.get(21)).toMatchObject({ revision: 2, finding: { questions: [{ about: 'T' }] } });
+  });
+
+  it('stands as the server has it when both of two changes are refused', async () => {
+    const found = await opened();
+    await found.free('N');
+    held = [];
+    const both = [found.free('T'), found.askRule('T', 'Whose is he?')];
+    await vi.waitFor(() => expect(held).toHaveLength(1));
+    kept.set(21, { ...kept.get(21)!, revision: 9 });
+    held[0]!();
+    await vi.waitFor(() => expect(held).toHaveLength(2));
+    held[1]!();
+    expect(await Promise.all(both)).toEqual([false, false]);
+    expect(found.finding.free.map((f) => f.defender)).toEqual(['N']);
+    expect(found.finding.questions).toEqual([]);
+    expect(found.problem).toContain('Somebody else');
+  });
+
   it('says how it went wrong as the marks do, until the coach has said', async () => {
     const found = await opened();
     expect(found.proposed).toBeNull();

@@ -12,6 +12,7 @@ import {
 } from '#core/model/finding';
 import { useFilm } from '~/features/film/store';
 import { attempting } from '~/features/session/attempt';
+import { inTurn } from '~/features/session/in-turn';
 import { request } from '~/features/session/request';
 
 /** What was found out about the snap in hand, beside the marks of its men: who came free, how it failed, what backs decided. */
@@ -20,7 +21,9 @@ export const useFinding = defineStore('finding', () => {
   const finding = shallowRef<Finding>(NOTHING_FOUND);
   const problem = ref('');
   const loaded = ref<number | null>(null);
-  let revision = 0;
+  /** The snap as the server has it, as far as it has answered. */
+  let server: { readonly snapId: number; revision: number; kept: Finding } | null = null;
+  const inOrder = inTurn();
   const attempt = attempting(problem);
 
   const open = (snapId: number): Promise<boolean> =>
@@ -30,25 +33,27 @@ export const useFinding = defineStore('finding', () => {
       const answer = await request<{ revision: number; finding: unknown }>(`/api/snaps/${snapId}/finding`);
       if (film.snap?.id !== snapId) return;
       finding.value = FindingSchema.parse(answer.finding);
-      revision = answer.revision;
+      server = { snapId, revision: answer.revision, kept: finding.value };
       loaded.value = snapId;
     });
 
-  /** Keeps a change; when it is refused, what was there before stands again. */
+  /** Keeps a change, one after the other however fast they come; when one is refused, what the server has stands again. */
   async function keep(next: Finding): Promise<boolean> {
-    const snapId = loaded.value;
-    if (snapId === null) return false;
-    const before = finding.value;
+    const own = server;
+    if (loaded.value === null || own === null) return false;
     finding.value = next;
-    const done = await attempt(async () => {
-      const answer = await request<{ revision: number }>(`/api/snaps/${snapId}/finding`, {
-        method: 'PUT',
-        body: { revision, finding: next },
+    return inOrder(async () => {
+      const done = await attempt(async () => {
+        const { revision } = await request<{ revision: number }>(`/api/snaps/${own.snapId}/finding`, {
+          method: 'PUT',
+          body: { revision: own.revision, finding: next },
+        });
+        own.revision = revision;
+        own.kept = next;
       });
-      if (loaded.value === snapId) revision = answer.revision;
+      if (!done && server === own) finding.value = own.kept;
+      return done;
     });
-    if (!done && loaded.value === snapId && finding.value === next) finding.value = before;
-    return done;
   }
 
   /** Who was free? The engine says whose he was, and the coach says whether that is so. */
