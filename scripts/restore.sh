@@ -26,7 +26,8 @@ sql "drop database if exists ${name}_new" && sql "create database ${name}_new"
   || { sql "drop database ${name}_new"; fail "The database in $FILE could not be put back. Nothing was changed."; }
 # A step of the tables that this build does not know was made by a later one.
 known=$(find "$ROOT/server/db/migrations" -name '[0-9]*.ts' -printf '%f\n' | sort | tail -n 1)
-newest=$("$PG_BIN/psql" "$(url_of "${name}_new")" -qAtc 'select max(name) from "SequelizeMeta"')
+newest=$("$PG_BIN/psql" "$(url_of "${name}_new")" -qAtc 'select max(name) from "SequelizeMeta"' 2>/dev/null) \
+  || { sql "drop database ${name}_new"; fail "The database in $FILE is not one of Violet Chalk. Nothing was changed."; }
 if [[ "$newest" > "${known%.ts}" ]]; then
   sql "drop database ${name}_new"
   fail "$FILE was made by a newer build of Violet Chalk than this one ($newest): bring this one up to date first. Nothing was changed."

@@ -1,4 +1,4 @@
-import { error, type Diagnostic } from '../diagnostics/diagnostic';
+import { error, type Diagnostic, type Span } from '../diagnostics/diagnostic';
 import { nearestWord } from '../diagnostics/nearest';
 import {
   BUMPS,
@@ -67,19 +67,19 @@ export function readHead(line: SourceLine, key: keyof SchemeHead, head: HeadLine
   head.push({ key, value, span: spanOf(line), ...remarks(line) });
 }
 
+/** Says what a line should be and is not. */
+function refuse(line: SourceLine, span: Span, expected: string, diagnostics: Diagnostic[]): null {
+  diagnostics.push(error('text.expected', span, { expected, found: `"${line.raw.trim()}"` }));
+  return null;
+}
+
 /** `tag NAME [on] "what it does"`. */
 export function readTag(line: SourceLine, diagnostics: Diagnostic[]): TagLine | null {
   const [, name, ...rest] = line.tokens;
   const on = rest[0]?.kind === 'word' && rest[0].text === 'on';
   const says = rest[on ? 1 : 0];
   if (name?.kind !== 'word' || says?.kind !== 'quote' || rest.length > (on ? 2 : 1)) {
-    diagnostics.push(
-      error('text.expected', name?.span ?? endOf(line), {
-        expected: 'tag NAME "what it does"',
-        found: `"${line.raw.trim()}"`,
-      }),
-    );
-    return null;
+    return refuse(line, name?.span ?? endOf(line), 'tag NAME "what it does"', diagnostics);
   }
   return { name: name.text, on, says: says.text, span: spanOf(line), ...remarks(line) };
 }
@@ -88,13 +88,7 @@ export function readTag(line: SourceLine, diagnostics: Diagnostic[]): TagLine | 
 export function readSeat(line: SourceLine, names: Names, diagnostics: Diagnostic[]): SeatLine | null {
   const [, name, equals] = line.tokens;
   if (name?.kind !== 'word' || equals?.text !== '=') {
-    diagnostics.push(
-      error('text.expected', equals?.span ?? endOf(line), {
-        expected: 'seat NAME = a man or another man',
-        found: `"${line.raw.trim()}"`,
-      }),
-    );
-    return null;
+    return refuse(line, equals?.span ?? endOf(line), 'seat NAME = a man or another man', diagnostics);
   }
   const choices = readList(line, 3, 'man', 'or', names, diagnostics);
   return choices && { name: name.text, choices, span: spanOf(line), ...remarks(line) };
@@ -104,13 +98,7 @@ export function readSeat(line: SourceLine, names: Names, diagnostics: Diagnostic
 export function readLook(line: SourceLine, names: Names, diagnostics: Diagnostic[]): LookLine | null {
   const [, name, colon] = line.tokens;
   if (name?.kind !== 'word' || colon?.text !== ':') {
-    diagnostics.push(
-      error('text.expected', colon?.span ?? endOf(line), {
-        expected: 'look NAME: a condition',
-        found: `"${line.raw.trim()}"`,
-      }),
-    );
-    return null;
+    return refuse(line, colon?.span ?? endOf(line), 'look NAME: a condition', diagnostics);
   }
   const when = readCondition(line, 3, names, diagnostics);
   return when && { name: name.text, when, span: spanOf(line), ...remarks(line) };
@@ -119,13 +107,7 @@ export function readLook(line: SourceLine, names: Names, diagnostics: Diagnostic
 /** `box one more when` and a condition. */
 export function readBox(line: SourceLine, names: Names, diagnostics: Diagnostic[]): BoxLine | null {
   if (['box', 'one', 'more', 'when'].some((word, i) => line.tokens[i]?.text !== word)) {
-    diagnostics.push(
-      error('text.expected', spanOf(line), {
-        expected: 'box one more when, and a condition',
-        found: `"${line.raw.trim()}"`,
-      }),
-    );
-    return null;
+    return refuse(line, spanOf(line), 'box one more when, and a condition', diagnostics);
   }
   const when = readCondition(line, 4, names, diagnostics);
   return when && { when, span: spanOf(line), ...remarks(line) };
@@ -135,13 +117,7 @@ export function readBox(line: SourceLine, names: Names, diagnostics: Diagnostic[
 export function readChange(line: SourceLine, names: Names, diagnostics: Diagnostic[]): ChangeLine | null {
   const [, to, play, when] = line.tokens;
   if (to?.text !== 'to' || play?.kind !== 'word' || when?.text !== 'when') {
-    diagnostics.push(
-      error('text.expected', spanOf(line), {
-        expected: 'change to PLAY when, and a condition',
-        found: `"${line.raw.trim()}"`,
-      }),
-    );
-    return null;
+    return refuse(line, spanOf(line), 'change to PLAY when, and a condition', diagnostics);
   }
   const condition = readCondition(line, 4, names, diagnostics);
   return condition && { to: play.text, when: condition, span: spanOf(line), ...remarks(line) };
@@ -155,13 +131,7 @@ export function readDeal(line: SourceLine, names: Names, diagnostics: Diagnostic
   const [, name, to] = line.tokens;
   const colon = texts.indexOf(':');
   if (name?.kind !== 'word' || to?.text !== 'to' || colon < 0) {
-    diagnostics.push(
-      error('text.expected', colon < 0 ? endOf(line) : (name?.span ?? endOf(line)), {
-        expected: DEAL,
-        found: `"${line.raw.trim()}"`,
-      }),
-    );
-    return null;
+    return refuse(line, colon < 0 ? endOf(line) : (name?.span ?? endOf(line)), DEAL, diagnostics);
   }
   const when = texts.indexOf('when');
   const conditional = when > 0 && when < colon;

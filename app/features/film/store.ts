@@ -114,6 +114,7 @@ export const useFilm = defineStore('film', () => {
   async function openList(of: number): Promise<void> {
     snaps.value = await readOnce<SnapItem[]>(`/api/games/${of}/snaps`);
     game.value = of;
+    changed.value = [];
   }
 
   /** What would be worked out otherwise today: beside the film, which opens without it. */
@@ -121,6 +122,7 @@ export const useFilm = defineStore('film', () => {
     changed.value = [];
     changedProblem.value = '';
     await atRest();
+    if (game.value !== of) return;
     try {
       const found = await request<ChangedItem[]>(`/api/games/${of}/changed`);
       if (game.value === of) changed.value = found;

@@ -20,6 +20,8 @@ export function useProposals(): { readonly problem: Ref<string> } {
     problem.value = '';
     if (film.readOnly) return;
     await atRest();
+    // Whoever goes fast from snap to snap is not waiting for those he passed.
+    if (of !== snapId) return;
     try {
       const answer = await request<{ measuring: unknown }>(`/api/snaps/${snapId}/measuring`);
       const { followed, bends } = MeasuringSchema.parse(answer.measuring);
