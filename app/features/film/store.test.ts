@@ -1,3 +1,4 @@
+import { IDBFactory } from 'fake-indexeddb';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { resolveCall } from '#core/calls/resolve-call';
@@ -23,6 +24,8 @@ const game = (id: number, week: number): GameItem => ({ id, opponent: 'Terns', w
 let server: MarksServer;
 let ownGrades = false;
 let reachable: boolean;
+/** Requests to addresses that end so do not get through. */
+let cutOff: string | null;
 let held: { url: string; go: () => void }[] | null;
 let asked: string[];
 const snapsOf = (of: number): SnapItem[] =>
@@ -64,13 +67,13 @@ beforeEach(() => {
   setActivePinia(createPinia());
   vi.useFakeTimers();
   ownGrades = false;
-  [server, reachable, held, asked] = [new MarksServer(), true, null, []];
+  [server, reachable, cutOff, held, asked] = [new MarksServer(), true, null, null, []];
   vi.stubGlobal(
     '$fetch',
     async (url: string, { method, body = {} }: { method: string; body?: Record<string, unknown> }) => {
       asked.push(`${method} ${url}`);
       if (held) await new Promise<void>((go) => held!.push({ url, go }));
-      if (!reachable) throw new Error('connection refused');
+      if (!reachable || (cutOff && url.endsWith(cutOff))) throw new Error('connection refused');
       return structuredClone(answerTo(method, url, body));
     },
   );
@@ -116,6 +119,25 @@ describe('opening film', () => {
     expect([film.inCut, film.snap!.id]).toEqual([[], 21]);
     film.cut = { down: ['1st'] };
     expect(film.inCut.map((s) => s.id)).toEqual([21, 22]);
+  });
+
+  it('shows the marks that wait on this machine, however soon the snap is there', async () => {
+    // The machine's store answers in turns of its own.
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
+    vi.stubGlobal('indexedDB', new IDBFactory());
+    const before = await opened();
+    reachable = false;
+    before.mark('LT', LATE);
+    await vi.waitFor(() => expect(useMarks().trouble).toContain('1 mark is kept on this machine'));
+    const { member } = useSession();
+    setActivePinia(createPinia());
+    useSession().member = member;
+    cutOff = '/grades';
+    reachable = true;
+    void useMarks().resume();
+    const film = useFilm();
+    await film.open(21);
+    expect(film.marks).toEqual({ LT: LATE });
   });
 
   it('says so when it cannot be opened, and opens once it can', async () => {

@@ -132,7 +132,10 @@ export const useFilm = defineStore('film', () => {
     }
   }
 
-  const fetchSnap = (id: number): Promise<SnapView> => readOnce<SnapView>(`/api/snaps/${id}`);
+  async function fetchSnap(id: number): Promise<SnapView> {
+    const [found] = await Promise.all([readOnce<SnapView>(`/api/snaps/${id}`), box.takenUp()]);
+    return found;
+  }
 
   function show(found: SnapView): void {
     if (snap.value?.id !== found.id) proposals.value = {};

@@ -278,6 +278,16 @@ describe('somebody logs out', () => {
     expect(await back.locked()).toEqual([]);
   });
 
+  it('and is known again to the same page when he logs in anew', async () => {
+    reachable = false;
+    const marks = leaving(3, newKey());
+    await marks.takenUp();
+    await give(marks, 'LT', LATE);
+    await marks.lock();
+    await marks.takenUp();
+    expect(marks.waiting.map((w) => w.entry.blocker)).toEqual(['LT']);
+  });
+
   it('with another key it stays locked and is not lost', async () => {
     reachable = false;
     const [right, wrong] = [newKey(), newKey()];

@@ -36,6 +36,7 @@ export const useMarks = defineStore('marks', () => {
   const onItsWay = computed(() => waiting.value.filter((w) => !w.aside));
   const aside = computed(() => waiting.value.filter((w): w is Waiting & { aside: Aside } => w.aside !== null));
   let opening: Promise<{ box: MarkBox; only: OneTab; tabs: BroadcastChannel | null }> | null = null;
+  let taken: Promise<void> | null = null;
   let timer: ReturnType<typeof setTimeout> | null = null;
   let again = false;
   let sending: Promise<void> | null = null;
@@ -189,18 +190,24 @@ export const useMarks = defineStore('marks', () => {
     const { member, deviceKey } = session;
     if (!member || !deviceKey) return;
     await (await opened()).box.seal({ userId: member.userId, name: member.userName }, deviceKey);
+    taken = null;
     await changed();
   }
   /** Whose marks are locked on this machine. */
   const locked = async (): Promise<{ name: string; count: number }[]> => (await opened()).box.sealed();
 
-  /** Takes up what waits on this machine since earlier, also what was locked when he logged out. */
+  /** Takes up what waits on this machine since earlier, also what was locked when he logged out, and sends it. */
   async function resume(): Promise<void> {
+    await (taken = takeUp());
+    if (onItsWay.value.length) await send();
+  }
+  async function takeUp(): Promise<void> {
     const { member, deviceKey } = session;
     if (member && deviceKey) await (await opened()).box.unseal(member.userId, deviceKey);
     await reread();
-    if (onItsWay.value.length) await send();
   }
+  /** What waits on this machine is known: a snap that is shown before that would be shown without it. */
+  const takenUp = (): Promise<void> => (taken ??= takeUp());
 
   /** The mark of a man that waits on this machine; `undefined` when none does. */
   const waitingFor = (snapId: number, sheet: Sheet): Waiting[] =>
@@ -217,6 +224,7 @@ export const useMarks = defineStore('marks', () => {
     give,
     send,
     resume,
+    takenUp,
     lock,
     locked,
     takeMine,
