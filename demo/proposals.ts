@@ -1,6 +1,7 @@
 import { workCall } from '#core/calls/resolve-call';
 import { wouldHave } from '#core/film/follow/would-have';
 import { meetingsOf } from '#core/film/follow/events';
+import { askedOnFilm } from '#core/film/measures/measure';
 import { propose } from '#core/grade/propose/propose';
 import type { Proposal } from '#core/model/proposal';
 import { asFollowed } from './as-followed';
@@ -15,7 +16,7 @@ export function proposedFor(snap: DemoSnap, seed: number): Proposal[] {
   const start = -1 / FRAMES_PER_SECOND;
   const film = { framesPerSecond: FRAMES_PER_SECOND, start };
   const would = wouldHave(worked.value, { x: 0, y: 0 }, tracks, film);
-  const { assignments } = worked.value.resolution;
+  const asked = askedOnFilm(worked.value.formation, worked.value.resolution);
   const meetings = meetingsOf(tracks, FRAMES_PER_SECOND);
-  return propose({ ...film, tracks, meetings, assignments, would });
+  return propose({ ...film, tracks, meetings, ...asked, would });
 }

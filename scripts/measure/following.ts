@@ -2,6 +2,8 @@ import { lostFrames, meetingsOf, type Meeting } from '#core/film/follow/events';
 import { carriedCamera } from '#core/film/follow/carried';
 import { follow, type Track, type Watched } from '#core/film/follow/follow';
 import { startsOf } from '#core/film/follow/starts';
+import { holeOf, type Hole } from '#core/film/measures/hole';
+import { askedOnFilm } from '#core/film/measures/measure';
 import { askedPlaces } from '#core/film/follow/asked';
 import { ballOf, placesOf } from '#core/film/alignment/places';
 import type { WorkedCall } from '#core/calls/resolve-call';
@@ -79,6 +81,42 @@ export function measureFollowing(cv: Cv, filmed: Filmed, tally: Tally): void {
   tally.add('seconds to decode and follow a snap', [(performance.now() - started) / 1000]);
   for (const track of tracks) compareTrack(truth, first, track, ball, tally);
   compareEvents(truth, first, tracks, tally);
+  compareHole(filmed, tracks, ball, tally);
+}
+
+/** The hole as it was followed beside the hole as it was, on a run whose ball crosses the line while everybody is followed. */
+function compareHole(
+  { truth, call }: Filmed,
+  tracks: readonly Track[],
+  ball: { readonly x: number; readonly y: number },
+  tally: Tally,
+): void {
+  const [first, frames] = [truth.snapFrame - 1, tracks[0]!.places.length];
+  const followed = tracks.map((t) => ({
+    ...t,
+    places: t.places.map((p) => ({ ...p, x: p.x - ball.x, y: p.y - ball.y })),
+  }));
+  const really = truth.men.map(({ id, team }, man): Track => ({
+    id,
+    team,
+    places: Array.from({ length: frames }, (_, f) => ({ ...trulyAt(truth, man, first + f), z: 0, error: 0, seen: 1 })),
+  }));
+  const [seen, was] = [followed, really].map((men) => holeIn(men, truth, call));
+  if (!was) return;
+  tally.count('hole found where there was one', seen !== null);
+  if (!seen) return;
+  tally.count('between the same two men', seen.left?.id === was.left?.id && seen.right?.id === was.right?.id);
+  if (!seen.left || !seen.right || !was.left || !was.right) return;
+  const off = Math.abs(seen.width - was.width);
+  tally.add('hole width, ft', [off]);
+  tally.count('hole width within twice its error', off <= 2 * seen.error);
+}
+function holeIn(tracks: Track[], { framesPerSecond }: Truth, { formation, resolution }: WorkedCall): Hole | null {
+  const asked = askedOnFilm(formation, resolution);
+  const carrier = tracks.find((t) => t.team === 'offence' && t.id === asked.carrier);
+  if (asked.pass) return null;
+  const play = { tracks, framesPerSecond, start: -1 / framesPerSecond, meetings: meetingsOf(tracks, framesPerSecond) };
+  return carrier ? holeOf(play, carrier) : null;
 }
 
 function compareTrack(truth: Truth, first: number, track: Track, ball: { x: number; y: number }, tally: Tally): void {

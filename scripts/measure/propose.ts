@@ -3,7 +3,7 @@ import { workCall, type WorkedCall } from '#core/calls/resolve-call';
 import { wouldHave } from '#core/film/follow/would-have';
 import { meetingsOf } from '#core/film/follow/events';
 import type { Track } from '#core/film/follow/follow';
-import type { PlayOnFilm } from '#core/film/measures/measure';
+import { askedOnFilm, type PlayOnFilm } from '#core/film/measures/measure';
 import { propose } from '#core/grade/propose/propose';
 import { ANGLES } from '#core/model/snap';
 import { proposedFor } from '#demo/proposals';
@@ -25,7 +25,7 @@ const playOf = (
   framesPerSecond: truth.framesPerSecond,
   start: -1 / truth.framesPerSecond,
   meetings: meetingsOf(tracks, truth.framesPerSecond),
-  assignments: call.resolution.assignments,
+  ...askedOnFilm(call.formation, call.resolution),
   would: wouldHave(call, ball, tracks, { framesPerSecond: truth.framesPerSecond, start: -1 / truth.framesPerSecond }),
 });
 

@@ -64,7 +64,7 @@ const marks = useMarksStep(film);
 const feet = useFeetStep(film);
 const ways = useWaysStep(film, feet.men);
 const onStep = computed<OnStep>(() => ({ marks, feet, ways })[step.value]);
-const { inHand } = ways;
+const { inHand, replays } = ways;
 const following = useFollowing(computed(() => pair.value?.shown ?? []));
 const { pending, confirm, keepFront, keepMovement } = useKeepCall();
 
@@ -195,6 +195,9 @@ const title = computed(() => {
           :missing="following.missing.value"
           :readings="following.readings.value"
           :in-hand="inHand"
+          v-model:again="replays.chosen.value"
+          :replays="replays.lines.value"
+          :seconds="film.seconds.value"
           @follow="following.start"
           @stop="following.stop"
           @choose="(id, team) => (inHand = { id, team: team as Named['team'] })"

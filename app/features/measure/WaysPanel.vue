@@ -1,13 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { lostFrames, meetingsOf } from '#core/film/follow/events';
-import { isTelling, isTrusted } from '#core/film/measures/measure';
+import { askedOnFilm, isTelling, isTrusted } from '#core/film/measures/measure';
 import { measuresOf } from '#core/film/measures/index';
 import type { MovementReading } from '#core/film/alignment/movement';
 import { describeMovement } from '#core/movement/menu';
 import type { Angle } from '#core/model/snap';
 import { sayCarried } from '#core/reports/calibration-lines';
 import { askedBesideDone } from '#core/reports/meeting-lines';
+import { pastTheLine } from '#core/film/measures/past-line';
+import { sayPastLine } from '#core/reports/past-line';
+import ReplayLines from './ReplayLines.vue';
+import type { ReplayLine } from './replays';
 import { useMeasure } from './store';
 
 const props = defineProps<{
@@ -18,7 +22,12 @@ const props = defineProps<{
   missing: string;
   readings: readonly MovementReading[];
   inHand: { id: string; team: string } | null;
+  replays: readonly ReplayLine[];
+  /** Time of the frame on show, seconds from the snap. */
+  seconds: number;
 }>();
+/** Which replay is drawn on the film. */
+const again = defineModel<string>('again', { required: true });
 const emit = defineEmits<{
   follow: [];
   stop: [];
@@ -51,16 +60,22 @@ const lost = computed(() => {
 const told = computed(() => {
   const play = store.measuring.followed;
   const man = store.tracks.find((t) => t.id === props.inHand?.id && t.team === props.inHand?.team);
-  if (!play || !man) return [];
+  if (!play || !man || !store.call) return [];
   const { framesPerSecond, start } = play;
-  const { assignments } = store.snap!.resolution;
-  const onFilm = { tracks: store.tracks, framesPerSecond, start, meetings: meetings.value, assignments };
+  const asked = askedOnFilm(store.call.formation, store.snap!.resolution);
+  const onFilm = { tracks: store.tracks, framesPerSecond, start, meetings: meetings.value, ...asked };
   const seen = Object.keys(store.cameras) as Angle[];
   return measuresOf(onFilm, man).map((r) => ({
     name: r.measure.name,
     says: `${r.says}${isTrusted(r.measure, seen) ? '' : `; to be trusted from ${r.measure.trust} only`}`,
     telling: isTelling(r),
   }));
+});
+/** On a pass: who of the line is past the line on this frame. */
+const past = computed(() => {
+  const play = store.measuring.followed;
+  if (!play || !store.snap?.resolution.passing) return null;
+  return sayPastLine(pastTheLine(store.tracks, Math.round((props.seconds - play.start) * play.framesPerSecond)));
 });
 /** How cameras that moved were carried along. */
 const carried = computed(() => (store.measuring.followed?.carried ?? []).map(sayCarried));
@@ -111,6 +126,8 @@ const percent = (share: number): string => `${Math.round(share * 100)} %`;
           </template>
         </dl>
       </template>
+      <p v-if="past">{{ past }}</p>
+      <ReplayLines v-if="replays.length" v-model="again" :lines="replays" />
       <p v-if="lost.length" class="soft">
         Lost from sight:
         <template v-for="(l, i) in lost" :key="`${l.team}${l.id}`"

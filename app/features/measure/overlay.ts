@@ -21,7 +21,7 @@ export interface ManOnPicture {
   readonly ellipse: string | null;
 }
 
-/** A man's ways on a picture: what was done until now, what was asked, and where the plan has him now. */
+/** A man's ways on a picture: what was done until now, what was asked, and where the plan or a replay has him now. */
 export interface WayOnPicture {
   readonly key: string;
   readonly team: Team;
@@ -105,7 +105,7 @@ function errorOn(man: MeasuredMan, calibration: Calibration): string | null {
 /** Seconds of what was asked that are drawn, and the step of it. */
 const ASKED = { seconds: 2.6, step: 0.1 };
 
-/** Everybody's ways on one picture at a time from the snap. */
+/** Everybody's ways on one picture at a time from the snap; `replay`: men who go another way in a play that is run again. */
 export function waysOnPicture(
   tracks: readonly Track[],
   play: FollowedPlay,
@@ -114,6 +114,7 @@ export function waysOnPicture(
   angle: string,
   seconds: number,
   inHand: Pick<Named, 'id' | 'team'> | null,
+  replay: readonly Track[] = [],
 ): { men: ManOnPicture[]; ways: WayOnPicture[] } {
   const spot = spotOf(calibration.camera, calibration.ball, calibration)!;
   const camera = cameraDuring(calibration, angle, play, seconds);
@@ -127,6 +128,7 @@ export function waysOnPicture(
       0,
       Math.min(track.places.length - 1, Math.round((seconds - play.start) * play.framesPerSecond)),
     );
+    const again = replay.find((t) => same(t, track))?.places[now];
     const lost = lostFrames(track)[now] ?? false;
     const at = see(track.places[now]!);
     const hand = inHand !== null && same(inHand, track);
@@ -144,7 +146,7 @@ export function waysOnPicture(
       team: track.team,
       done: pathOf(track.places.slice(0, now + 1).map(see)),
       asked: hand || !inHand ? askedPath(asked, track, see) : null,
-      planned: hand ? placeAsked(asked, track, seconds, see) : null,
+      planned: again ? see(again) : hand ? placeAsked(asked, track, seconds, see) : null,
       lost,
       inHand: hand,
     });

@@ -6,6 +6,7 @@ import { ballOf } from '#core/film/alignment/places';
 import { manOn } from './feet-step';
 import type { Named } from './men';
 import { NOTHING_DRAWN, waysOnPicture } from './overlay';
+import { useReplays } from './replays';
 import type { OnFilm, OnStep } from './steps';
 import { useMeasure } from './store';
 
@@ -14,6 +15,8 @@ export function useWaysStep({ lead, seconds, kept }: OnFilm, men: Ref<readonly N
   const store = useMeasure();
   const inHand = ref<Pick<Named, 'id' | 'team'> | null>(null);
   const asked = computed(() => (store.call ? askedPlaces(store.call, { x: 0, y: 0 }, 0) : null));
+
+  const replays = useReplays(inHand);
 
   const step: OnStep = {
     point: (pixel) => {
@@ -33,9 +36,18 @@ export function useWaysStep({ lead, seconds, kept }: OnFilm, men: Ref<readonly N
       const calibration = store.calibrations[clip.id] ?? null;
       const play = store.measuring.followed;
       if (!play || !calibration) return { ...NOTHING_DRAWN, calibration };
-      const ways = waysOnPicture(store.tracks, play, asked.value, calibration, clip.angle, seconds.value, inHand.value);
+      const ways = waysOnPicture(
+        store.tracks,
+        play,
+        asked.value,
+        calibration,
+        clip.angle,
+        seconds.value,
+        inHand.value,
+        replays.drawn.value,
+      );
       return { ...NOTHING_DRAWN, calibration, ...ways };
     },
   };
-  return { ...step, inHand };
+  return { ...step, inHand, replays };
 }

@@ -6,6 +6,8 @@ import { hipGapMeasure } from './hip-gap';
 import type { Measure, PlayOnFilm, Reading } from './measure';
 import { passSetMeasure } from './pass-set';
 import { pullDepthMeasure } from './pull-depth';
+import { holeWidthMeasure } from './hole';
+import { trackAngleMeasure } from './track-angle';
 
 /** Everything that is measured of a man on film, in the order in which it happens. */
 export const MEASURES: readonly Measure[] = [
@@ -13,9 +15,11 @@ export const MEASURES: readonly Measure[] = [
   firstStepMeasure,
   pullDepthMeasure,
   passSetMeasure,
+  trackAngleMeasure,
   toContactMeasure,
   hipGapMeasure,
   displacementMeasure,
+  holeWidthMeasure,
 ];
 
 /** What the film tells of a man. */

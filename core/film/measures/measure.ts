@@ -1,16 +1,40 @@
-import type { Assignment } from '../../model/resolution';
+import type { Formation } from '../../model/formation';
+import type { Assignment, Resolution } from '../../model/resolution';
+import { carrierOf } from '../../movement/run/carrier';
 import type { Meeting } from '../follow/events';
 import type { Followed, Track } from '../follow/follow';
 import type { WouldHave } from '../follow/would-have';
 import { ANGLES, type Angle } from '../../model/snap';
 
-/** A play as it was followed. Tracks in feet, field frame; the first frame is `start` seconds from the snap. */
-export interface PlayOnFilm {
-  readonly tracks: readonly Track[];
+/** Where a frame is in time: the first one is `start` seconds from the snap. */
+export interface Timing {
   readonly framesPerSecond: number;
   readonly start: number;
+}
+
+/** Men as they were followed, and who met whom. Tracks in feet, field frame. */
+export interface FollowedMen extends Timing {
+  readonly tracks: readonly Track[];
   readonly meetings: readonly Meeting[];
+}
+
+/** What was asked on a play that is on film. */
+export interface AskedOnFilm {
   readonly assignments: readonly Assignment[];
+  /** Whether a pass was called, and who has the ball once it is handed over. */
+  readonly pass: boolean;
+  readonly carrier: string;
+}
+
+/** What a call asked. */
+export function askedOnFilm(formation: Pick<Formation, 'men'>, { assignments, passing }: Asking): AskedOnFilm {
+  const others = formation.men.filter((m) => !assignments.some((a) => a.blocker === m.id));
+  return { assignments, pass: passing !== null, carrier: carrierOf(others, passing !== null) };
+}
+type Asking = Pick<Resolution, 'assignments' | 'passing'>;
+
+/** A play as it was followed, with what was asked. */
+export interface PlayOnFilm extends FollowedMen, AskedOnFilm {
   /** What would have been; only proposals ask for it. */
   readonly would?: WouldHave;
 }
@@ -38,13 +62,12 @@ const FLOOR = 0.15;
 export const errorOf = ({ error }: Followed): number => Math.hypot(error, FLOOR);
 
 /** The frame of a time from the snap; never before the first or after the last. */
-export function frameOf({ framesPerSecond, start }: PlayOnFilm, { places }: Track, seconds: number): number {
+export function frameOf({ framesPerSecond, start }: Timing, { places }: Track, seconds: number): number {
   return Math.max(0, Math.min(places.length - 1, Math.round((seconds - start) * framesPerSecond)));
 }
 
 /** Seconds from the snap to a frame. */
-export const secondsOf = ({ framesPerSecond, start }: PlayOnFilm, frame: number): number =>
-  start + frame / framesPerSecond;
+export const secondsOf = ({ framesPerSecond, start }: Timing, frame: number): number => start + frame / framesPerSecond;
 
 /** A value with its error: "0.8 ft, give or take 0.3". */
 export const withError = (value: number, error: number, unit: 'ft' | 's'): string =>

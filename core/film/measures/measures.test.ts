@@ -7,6 +7,8 @@ import type { Track } from '../follow/follow';
 import { MEASURES, measuresOf } from './index';
 import { isTelling, isTrusted, type PlayOnFilm } from './measure';
 import { getOff } from './get-off';
+import { pastTheLine } from './past-line';
+import { sayPastLine } from '../../reports/past-line';
 
 const RATE = 60;
 const track = (id: string, team: Track['team'], way: (t: number) => readonly [number, number], error = 0.1): Track => ({
@@ -26,6 +28,8 @@ const playOf = (...tracks: Track[]): PlayOnFilm => ({
   start: 0,
   meetings: meetingsOf(tracks, RATE),
   assignments,
+  pass: false,
+  carrier: 'B',
 });
 /** From rest at 12 ft/s2 along a way of length one, beginning at a time. */
 const pushed = (from: readonly [number, number], way: readonly [number, number], at: number) => (t: number) => {
@@ -115,6 +119,50 @@ describe('measures of film', () => {
     expect(read(play, one, 'Between the hips of the double')!.value).toBeCloseTo(0.8, 1);
     expect(read(play, two, 'Between the hips of the double')!.value).toBeCloseTo(0.8, 1);
     expect(read(playOf(one, his), one, 'Between the hips of the double')).toBeUndefined();
+  });
+  it('tell the room the runner had where he crossed the line, and nothing of any other man', () => {
+    const runner = track('B', 'offence', (t) => [6, -10 + 10 * t]);
+    const men = [runner, track('N', 'defence', still(3, 2)), track('RE', 'defence', still(12, 1))];
+    const hole = read(playOf(...men), runner, 'Hole he ran through')!;
+    expect(hole.value).toBeCloseTo(7, 1);
+    expect(hole.says).toMatch(/^7\.0 ft, give or take 0\.\d, between N and RE$/);
+    const inIt = track('M', 'defence', still(6.5, 4));
+    expect(read(playOf(...men, inIt), runner, 'Hole he ran through')!.says).toBe('closed by M');
+    expect(read(playOf(runner, men[1]!), runner, 'Hole he ran through')).toBeUndefined();
+    const short = track('B', 'offence', still(6, -5));
+    expect(read(playOf(short, ...men.slice(1)), short, 'Hole he ran through')).toBeUndefined();
+    expect(read(playOf(...men), men[1]!, 'Hole he ran through')).toBeUndefined();
+  });
+  it('tell the angle of a track beside the runner’s, with its error, and of no man who hardly goes anywhere', () => {
+    const down = assignments.find((a) => !a.pull && a.target)!.blocker;
+    const man = track(down, 'offence', pushed([4, -1], [Math.SQRT1_2, Math.SQRT1_2], 0.15));
+    const runner = track('B', 'offence', (t) => [0, -10 + 8 * t]);
+    const angle = read(playOf(man, runner), man, 'Angle of his track')!;
+    expect(angle.value).toBeCloseTo(45, 1);
+    expect(angle.says).toMatch(/^45° to the right, give or take \d°; the runner straight ahead$/);
+    expect(isTelling(angle)).toBe(true);
+    const stays = track(down, 'offence', still(4, -1));
+    expect(read(playOf(stays, runner), stays, 'Angle of his track')).toBeUndefined();
+    expect(read(playOf(man), man, 'Angle of his track')).toBeUndefined();
+    const puller = track(assignments.find((a) => a.pull)!.blocker, 'offence', pushed([-4, -1], [1, 0], 0.15));
+    expect(read(playOf(puller, runner), puller, 'Angle of his track')).toBeUndefined();
+  });
+  it('tell who of the line is surely past it on a frame, the farthest first', () => {
+    const men = [
+      track('LT', 'offence', (t) => [-8, 4 * t - 1]),
+      track('RT', 'offence', (t) => [8, 6 * t - 1]),
+      track('C', 'offence', still(0, 0.1)),
+      track('RE', 'defence', still(9, 2)),
+    ];
+    expect(pastTheLine(men, 0)).toEqual([]);
+    expect(pastTheLine(men, RATE).map((m) => [m.id, Math.round(m.depth)])).toEqual([
+      ['RT', 5],
+      ['LT', 3],
+    ]);
+    expect(sayPastLine(pastTheLine(men, RATE))).toMatch(
+      /^Past the line on this frame: RT 1\.7 yd, give or take 0\.1; LT 1 yd, give or take 0\.1\. How far/,
+    );
+    expect(sayPastLine([])).toMatch(/^Nobody of the line/);
   });
   it('may be trusted from the angles that see them', () => {
     expect(isTrusted({ trust: 'both angles' }, ['end zone'])).toBe(false);

@@ -8,6 +8,7 @@ import type { Proposal } from '../../model/proposal';
 import type { Resolution } from '../../model/resolution';
 import type { Settings } from '../../model/settings';
 import type { Call } from '../../model/snap';
+import { askedOnFilm } from '../../film/measures/measure';
 import { propose } from './propose';
 
 /** A followed snap, asked as plain data so that it can cross to a worker. `resolution`: what was asked when it was logged. */
@@ -33,7 +34,7 @@ export function* proposals({ call, resolution, settings, followed, bends }: Prop
     framesPerSecond,
     start: followed.start,
     meetings: meetingsOf(tracks, framesPerSecond),
-    assignments: resolution.assignments,
+    ...askedOnFilm(formation.value, resolution),
     would: wouldHave(asked, { x: 0, y: 0 }, tracks, followed),
   });
 }

@@ -36,7 +36,15 @@ const meets = (defender: string, from: number, to: number | null, sure = 1, bloc
 const T = track('T', 'defence', [5, 3], [6, 4]);
 const N = track('N', 'defence', [0, 3], [0, 4]);
 const play = (change: Partial<PlayOnFilm> = {}): PlayOnFilm => ({
-  ...{ tracks: [T, N], framesPerSecond: FPS, start: 0, meetings: [], assignments: [asked()] },
+  ...{
+    tracks: [T, N],
+    framesPerSecond: FPS,
+    start: 0,
+    meetings: [],
+    assignments: [asked()],
+    pass: false,
+    carrier: 'B',
+  },
   ...change,
 });
 const toT = track('RG', 'offence', [4, 0], [5.5, 3]);

@@ -10,6 +10,7 @@ import { levelOf } from '../../identify/line';
 import { BLOCKS, type BlockId } from '../../vocabulary/index';
 import { apart, bodyAt, keepApart, STEP, type Body } from './bodies';
 import { cornersOf, holdUpPullers, moveBlocker, whoGoesOn, type Quirk, type RunningBlocker } from './blockers';
+import { carrierOf, MESH, MET_BEHIND } from './carrier';
 import { moveDefender, type Quarry, type RunningDefender } from './defenders';
 
 /** Something that happened, in seconds from the snap. */
@@ -48,8 +49,6 @@ export interface RunOptions {
 }
 
 const SECONDS = 4;
-/** A man who reaches the carrier farther behind the line than this has passed him at the mesh, not met him, feet. */
-const MET_BEHIND = 9;
 /** A run goes on this long after the ball has been met or thrown. */
 const TAIL = 0.6;
 
@@ -167,8 +166,7 @@ function setStage(formation: Formation, front: Front, resolution: Resolution, op
     { x: 0, y: -takesSnapAt(formation.quarterback, options.depths ?? SHIPPED_SETTINGS) },
     mover('QB', MOVERS.back),
   );
-  const back = others.find((m) => m.id === 'B') ?? others.find((m) => m.id === 'F');
-  const carrier = pass || !back ? quarterback : back;
+  const carrier = others.find((m) => m.id === carrierOf(others, pass)) ?? quarterback;
   const hole: Point = pass ? resolution.passing!.spot : { x: resolution.attack.x, y: 0 };
   const routes = others.filter((m) => m !== carrier);
   const ball = { x: 0, y: 0.4 };
@@ -212,8 +210,6 @@ function toward(b: Body, to: Point, time: number, until: number): void {
 
 /** Seconds the ball takes back to the quarterback. */
 const SNAP = 0.3;
-/** Seconds from the snap until the quarterback hands the ball over. */
-const MESH = 0.45;
 
 /** The ball: to the quarterback, to the carrier, across the line when the tempo says, then upfield. */
 function moveBall({ ball, carrier, quarterback, quarry }: Stage, time: number): void {
