@@ -19,12 +19,12 @@ export function sayReplay({ hole, met, until, reached, mended }: Replay, pass: b
 /** The room for the ball; with its error where it was measured. */
 export function sayHole({ width, error, left, right, inIt, seconds: at }: Hole, measured: boolean): string {
   const when = `after ${seconds(at)}`;
-  if (inIt) return `${inIt.id} stands in the hole ${when}`;
+  if (inIt) return `${inIt.name} stands in the hole ${when}`;
   if (!left && !right) return `Nobody is beside the ball when it crosses, ${when}`;
   if (!left || !right)
-    return `The hole is open ${left ? `to the right of ${left.id}` : `to the left of ${right!.id}`} ${when}`;
+    return `The hole is open ${left ? `to the right of ${left.name}` : `to the left of ${right!.name}`} ${when}`;
   const give = measured ? `, give or take ${error.toFixed(1)},` : '';
-  return `The hole is ${width.toFixed(1)} ft wide${give} between ${left.id} and ${right.id} ${when}`;
+  return `The hole is ${width.toFixed(1)} ft wide${give} between ${left.name} and ${right.name} ${when}`;
 }
 
 const sayMet = ({ who, seconds: at, depth }: Met): string =>

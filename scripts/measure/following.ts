@@ -105,7 +105,7 @@ function compareHole(
   if (!was) return;
   tally.count('hole found where there was one', seen !== null);
   if (!seen) return;
-  tally.count('between the same two men', seen.left?.id === was.left?.id && seen.right?.id === was.right?.id);
+  tally.count('between the same two men', seen.left?.name === was.left?.name && seen.right?.name === was.right?.name);
   if (!seen.left || !seen.right || !was.left || !was.right) return;
   const off = Math.abs(seen.width - was.width);
   tally.add('hole width, ft', [off]);

@@ -1,4 +1,6 @@
+import { YARD_ENDS } from '#core/grade/book/play-result';
 import type { Dimension } from '#core/grade/book/dimensions';
+import { NEARLY, SPREAD_PARTS, type SpreadPart } from '#core/grade/book/spread';
 
 /** How a dimension is read off `book_marks` (alias `b`), with the games beside it (alias `g`). */
 export interface Column {
@@ -42,6 +44,19 @@ const phase: Column = {
   whole: false,
 };
 
+/** What no play gains: holds for nothing. */
+const NO_GAIN = 1000;
+const clamped = (column: string): string => `least(${YARD_ENDS.most}, greatest(${YARD_ENDS.least}, ${column}))`;
+
+/** The marks of each part of the spread: the same as `spreadOf` says of one. */
+export const SPREADS: Readonly<Record<SpreadPart, string>> = {
+  all: `b.possible > 0 and b.earned >= b.possible - ${NEARLY}`,
+  more: `b.earned < b.possible - ${NEARLY} and b.earned > ${NEARLY} and b.earned >= b.possible / 2 - ${NEARLY}`,
+  less: `b.earned > ${NEARLY} and b.earned < b.possible / 2 - ${NEARLY}`,
+  nothing: `b.possible > ${NEARLY} and b.earned <= ${NEARLY}`,
+  open: 'b.possible <= 0',
+};
+
 /** Every dimension of the Book; a dimension without a line here does not compile. */
 export const COLUMNS: Readonly<Record<Dimension, Column>> = {
   man: number('b.player_id', false),
@@ -62,6 +77,14 @@ export const COLUMNS: Readonly<Record<Dimension, Column>> = {
   quarter: number('b.quarter'),
   zone: maybe('b.zone'),
   gained: plain('b.gained'),
+  yard: {
+    value: `${clamped('s.gain')}::text`,
+    join: 'join book_snaps s on s.snap_id = b.snap_id',
+    where: (name) =>
+      `b.snap_id in (select snap_id from book_snaps where program_id = :program and ${clamped('gain')} = any(array[:${name}]::int[]))`,
+    whole: false,
+    read: (word) => (/^-?\d{1,3}$/.test(word) ? Number(word) : NO_GAIN),
+  },
   opponent: {
     value: 'g.opponent',
     join: 'join games g on g.id = b.game_id',
@@ -70,5 +93,6 @@ export const COLUMNS: Readonly<Record<Dimension, Column>> = {
   },
   game: number('b.game_id'),
   season: number('b.season_id'),
+  earned: plain(`case ${SPREAD_PARTS.map((part) => `when ${SPREADS[part]} then '${part}'`).join(' ')} end`),
   rubric: plain('b.rubric'),
 };

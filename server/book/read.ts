@@ -1,9 +1,9 @@
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { DIMENSION_IDS, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
 import type { BookLine } from '#core/grade/book/lines';
-import { NEARLY, SPREAD_PARTS, sumOfSpreads, type Spread, type SpreadPart } from '#core/grade/book/spread';
+import { SPREAD_PARTS, sumOfSpreads, type Spread } from '#core/grade/book/spread';
 import { MEASURE_IDS, type Count, type Measure } from '#core/grade/book/measures';
-import { COLUMNS } from './columns';
+import { COLUMNS, SPREADS } from './columns';
 
 /** Who may see what: everything of a program, or one player's marks of published games. */
 export interface Reach {
@@ -31,14 +31,6 @@ const counted = Object.entries(TOLD)
       `count(*) filter (where ${column})::int as "${measure}Good", count(${column})::int as "${measure}Of"`,
   )
   .join(', ');
-/** The marks of each part of the spread: the same as `spreadOf` says of one. */
-const SPREADS: Readonly<Record<SpreadPart, string>> = {
-  all: `b.possible > 0 and b.earned >= b.possible - ${NEARLY}`,
-  more: `b.earned < b.possible - ${NEARLY} and b.earned > ${NEARLY} and b.earned >= b.possible / 2 - ${NEARLY}`,
-  less: `b.earned > ${NEARLY} and b.earned < b.possible / 2 - ${NEARLY}`,
-  nothing: `b.possible > ${NEARLY} and b.earned <= ${NEARLY}`,
-  open: 'b.possible <= 0',
-};
 const spreading = SPREAD_PARTS.map((part) => `count(*) filter (where ${SPREADS[part]})::int as "spread ${part}"`).join(
   ', ',
 );

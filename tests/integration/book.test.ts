@@ -41,6 +41,7 @@ let coach: Member;
 let player: Member;
 let rows: Row[];
 let opponents: Map<number, string>;
+let gains: Map<number, number>;
 beforeAll(async () => {
   db = await freshDatabase();
   await loadDemo({ enterable: true });
@@ -48,6 +49,7 @@ beforeAll(async () => {
   coach = (await findMember(1, id))!;
   player = (await findMember(3, id))!;
   rows = (await BookMarkRow.findAll()).map((r) => r.get() as Row);
+  gains = new Map((await BookSnapRow.findAll()).map((s) => [s.snapId, s.gain]));
   opponents = new Map((await GameRow.findAll()).map((g) => [g.id, g.opponent]));
 });
 afterAll(() => db.drop());
@@ -72,9 +74,11 @@ const VALUES: Record<Dimension, (row: Row) => unknown[]> = {
   quarter: (r) => [r.quarter],
   zone: (r) => [r.zone],
   gained: (r) => [r.gained],
+  yard: (r) => [Math.max(-5, Math.min(20, gains.get(r.snapId)!))],
   opponent: (r) => [opponents.get(r.gameId)],
   game: (r) => [r.gameId],
   season: (r) => [r.seasonId],
+  earned: (r) => [spreadOf(r.earned, r.possible)],
   rubric: (r) => [r.rubric],
 };
 const valuesOf = (by: Dimension, row: Row): string[] =>
@@ -145,6 +149,9 @@ describe('the book', () => {
     [{ phase: ['drive'] }],
     [{ fact: ['knockdown', 'sack'] }],
     [{ pair: ['C and LG'], zone: ['our half'] }],
+    [{ yard: ['-5', '4', '20'] }],
+    [{ yard: ['4; drop table grades'] }],
+    [{ earned: ['more', 'less'], down: ['1'] }],
     [{ place: ["'; drop table grades; --"] }],
   ] as BookFilter[][])('narrowed to %o holds those rows and no others, also behind its numbers', async (filter) => {
     const wanted = rows.filter((r) => isIn(filter!, r));

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, watch } from 'vue';
 import { DimensionSchema, filterOfQuery, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
+import { sayYard } from '#core/grade/book/play-result';
 import { useGrading } from '~/features/grading/store';
 import { usePlaybook } from '~/features/playbook/store';
 import { useSession } from '~/features/session/store';
@@ -88,7 +89,11 @@ const isNarrowed = computed(() => Object.keys(book.filter).length > 0);
             <button class="plain link" type="button" @click="saveCsv(table)">this table as CSV</button>
             <button class="plain link" type="button" @click="saveSheet(table)">as a spreadsheet</button>
           </p>
-          <SpreadChart :by="book.page.by" :lines="book.lines" />
+          <SpreadChart
+            :by="book.page.by"
+            :lines="book.lines"
+            @open="(line, title, part) => book.open(line, title, 'score', { earned: [part] })"
+          />
           <TrendChart :lines="games" :pass-line="grading.passLine" />
           <template v-if="book.plays?.lines.length">
             <ResultTable
@@ -113,7 +118,11 @@ const isNarrowed = computed(() => Object.keys(book.filter).length > 0);
                 as a spreadsheet
               </button>
             </p>
-            <GainChart :gains="book.plays.gains" :standard="playbook.settings.standardYards" />
+            <GainChart
+              :gains="book.plays.gains"
+              :standard="playbook.settings.standardYards"
+              @open="(yard) => book.openPlays({ key: 'all' }, sayYard(yard), 'snaps', { yard: [String(yard)] })"
+            />
           </template>
         </template>
         <p v-else-if="!book.problem" class="soft">Counting …</p>

@@ -2,13 +2,18 @@
 import { computed } from 'vue';
 import type { Dimension } from '#core/grade/book/dimensions';
 import type { BookLine } from '#core/grade/book/lines';
-import { saySpread } from '#core/grade/book/spread';
+import { saySpread, SPREAD, SPREAD_PARTS, type SpreadPart } from '#core/grade/book/spread';
 import PlotChart from './PlotChart.vue';
 import { spreadPlot, type Tokens } from './plots';
 import { sayKey } from './words';
 
 /** How the marks behind each share spread: whether one is often a little short or seldom all wrong. */
 const props = defineProps<{ by: Dimension; lines: readonly BookLine[] }>();
+const emit = defineEmits<{ open: [line: BookLine, title: string, part: SpreadPart] }>();
+function pick(part: number, bar: number): void {
+  const [line, which] = [props.lines[bar], SPREAD_PARTS[part]];
+  if (line && which) emit('open', line, `${sayKey(props.by, line)}, ${SPREAD[which].name}`, which);
+}
 /** So many lines, the first, are drawn; and a bar is so high with what is between two, pixels. */
 const MOST = 16;
 const BAR = 24;
@@ -22,7 +27,7 @@ const words = computed(() => drawn.value.map((l) => saySpread(l.label, l.spread)
 <template>
   <section class="spread">
     <h2>How the grades spread: what each mark earned of what it could</h2>
-    <PlotChart :draw="draw" :words="words" :height="AROUND + BAR * drawn.length" />
+    <PlotChart :draw="draw" :words="words" :height="AROUND + BAR * drawn.length" opens @pick="pick" />
     <p v-if="lines.length > MOST" class="soft">The first {{ MOST }} of {{ lines.length }}.</p>
   </section>
 </template>

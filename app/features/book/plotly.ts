@@ -1,9 +1,19 @@
 import { styleNumber } from '../session/style-number';
 import file from 'plotly.js-basic-dist-min/plotly-basic.min.js?url';
 
+/** One bar or point that was clicked: which of the parts that are drawn, and which of that part. */
+export interface PickedPoint {
+  readonly curveNumber: number;
+  readonly pointNumber: number;
+}
+/** A place in which something is drawn. */
+interface Drawn {
+  readonly on: (event: 'plotly_click', heard: (clicked: { points: readonly PickedPoint[] }) => void) => void;
+}
+
 /** What is used of the library. */
 export interface Plot {
-  readonly react: (place: HTMLElement, data: unknown, layout: unknown, config: unknown) => Promise<unknown>;
+  readonly react: (place: HTMLElement, data: unknown, layout: unknown, config: unknown) => Promise<Drawn>;
   readonly purge: (place: HTMLElement) => void;
 }
 

@@ -1,6 +1,6 @@
 import { rateIn, type BookLine } from '#core/grade/book/lines';
 import { SPREAD, SPREAD_PARTS, type Spread, type SpreadPart } from '#core/grade/book/spread';
-import type { GainCount } from '#core/grade/book/play-result';
+import { YARD_ENDS, yardOf, type GainCount } from '#core/grade/book/play-result';
 
 /** What a chart is drawn with. */
 export interface Tokens {
@@ -81,17 +81,15 @@ export function trendPlot(lines: readonly BookLine[], passLine: number, tokens: 
   } as const;
 }
 
-/** Yards beyond which plays stand together at the ends of the picture. */
-const ENDS = { least: -5, most: 20 };
+/** The yard of a bar, counted from the left. */
+export const yardAt = (bar: number): number => YARD_ENDS.least + bar;
 
 /** How far plays went: a bar a yard, filled where the line blocked it, open where somebody missed, hatched where nobody can say. */
 export function gainPlot(gains: readonly GainCount[], standard: number, tokens: Tokens, width: number) {
   const { ink, soft, rule, ground } = inksOf(tokens);
-  const yards = Array.from({ length: ENDS.most - ENDS.least + 1 }, (_, i) => ENDS.least + i);
+  const yards = Array.from({ length: YARD_ENDS.most - YARD_ENDS.least + 1 }, (_, bar) => yardAt(bar));
   const at = (yard: number, part: GainPart): number =>
-    gains
-      .filter((g) => Math.max(ENDS.least, Math.min(ENDS.most, g.gain)) === yard)
-      .reduce((sum, g) => sum + g[part], 0);
+    gains.filter((g) => yardOf(g.gain) === yard).reduce((sum, g) => sum + g[part], 0);
   const bars = GAIN_PARTS.map(({ part, name }) => ({
     ...{ type: 'bar', name, x: yards, y: yards.map((y) => at(y, part)) },
     hovertemplate: `%{y} at %{x} yards: ${name}<extra></extra>`,
@@ -108,8 +106,8 @@ export function gainPlot(gains: readonly GainCount[], standard: number, tokens: 
       ...{ barmode: 'stack', bargap: 0.15, legend: { orientation: 'h', x: 0, y: 1.2 } },
       xaxis: {
         ...{ fixedrange: true, showgrid: false, zeroline: false, color: soft },
-        tickvals: [ENDS.least, 0, 5, 10, 15, ENDS.most],
-        ticktext: [`${ENDS.least} and less`, '0', '5', '10', '15', `${ENDS.most} and more`],
+        tickvals: [YARD_ENDS.least, 0, 5, 10, 15, YARD_ENDS.most],
+        ticktext: [`${YARD_ENDS.least} and less`, '0', '5', '10', '15', `${YARD_ENDS.most} and more`],
         title: { text: 'yards', standoff: 4 },
       },
       yaxis: { fixedrange: true, gridcolor: rule, color: soft, rangemode: 'tozero', tickformat: 'd' },

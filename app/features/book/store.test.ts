@@ -3,13 +3,13 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { filterOfQuery, type Dimension } from '#core/grade/book/dimensions';
 import type { BookLine, BookPage, BookSnap } from '#core/grade/book/lines';
 import { MEASURE_IDS } from '#core/grade/book/measures';
-import type { BookPlay, PlayLine } from '#core/grade/book/play-result';
+import { sayYard, type BookPlay, type PlayLine } from '#core/grade/book/play-result';
 import { ALL_PLUS } from '#core/model/grade';
 import { useSession } from '~/features/session/store';
 import { csvOf } from './save';
 import { queryOf, reelOf, useBook } from './store';
 import { gradesTable, measuresOf, playsTable } from './table';
-import { gainPlot, sayGains, spreadPlot, trendPlot } from './plots';
+import { gainPlot, sayGains, spreadPlot, trendPlot, yardAt } from './plots';
 import { inOrder, sayKey } from './words';
 
 const line = (key: string, good: number, of: number, label = key): BookLine => ({
@@ -169,6 +169,20 @@ describe('the book', () => {
     );
   });
 
+  it('opens the part of a bar: marks that earned so much, plays that went so far, whatever else they are narrowed by', async () => {
+    const book = useBook();
+    await book.look('man', { front: ['Over'], earned: ['all'] });
+    await book.open(book.lines[0]!, '61 Anselm Rook, less than half', 'score', { earned: ['less'] });
+    expect(book.opened!.filter).toEqual({ front: ['Over'], man: ['7'], earned: ['less'] });
+    expect(asked.at(-1)!.searchParams.getAll('earned')).toEqual(['less']);
+    await book.openPlays({ key: 'all' }, sayYard(-5), 'snaps', { yard: ['-5'] });
+    expect(asked.at(-1)!.searchParams.get('yard')).toBe('-5');
+    expect([book.opened!.title, reelOf(book.opened!)]).toEqual([
+      '-5 and less yards',
+      expect.stringContaining('yard%3D-5'),
+    ]);
+  });
+
   it('opens plays by play where the lines are of men', async () => {
     const book = useBook();
     await book.look('man', {});
@@ -206,6 +220,10 @@ describe('the book’s words', () => {
     expect(said('fact', 'sack')).toBe('Sack allowed');
     expect(said('down', '3')).toBe('3rd down');
     expect(said('quarter', '5')).toBe('Overtime');
+    expect([said('yard', '1'), said('yard', '-2'), said('yard', '20')]).toEqual([
+      ...['1 yard', '-2 yards', '20 and more yards'],
+    ]);
+    expect(said('earned', 'open')).toBe('Could not be told');
     expect(said('rubric', 'plus-minus@1')).toBe('Plus and minus');
     expect(said('man', '7', '61 Anselm Rook')).toBe('61 Anselm Rook');
   });
@@ -218,6 +236,8 @@ describe('the book’s words', () => {
       ).map((l) => l.key);
     expect(keys('place', ['RT', 'QB', 'C', 'LT'])).toEqual(['LT', 'C', 'RT', 'QB']);
     expect(keys('down', ['3', '1', '2'])).toEqual(['1', '2', '3']);
+    expect(keys('yard', ['10', '-2', '4'])).toEqual(['-2', '4', '10']);
+    expect(keys('earned', ['nothing', 'all', 'less'])).toEqual(['all', 'less', 'nothing']);
     expect(keys('block', ['reach', 'double'])).toEqual(['reach', 'double']);
   });
 
@@ -304,6 +324,7 @@ describe('the book’s tables', () => {
     expect([of('somebody missed', -5), of('not all graded', -5), of('line blocked it', 20)]).toEqual([3, 1, 3]);
     expect(data.flatMap((d) => d.y).reduce((a, b) => a + b)).toBe(14);
     expect(layout.shapes[0]!.x0).toBe(3.5);
+    for (const bar of data) expect(bar.x.map((_, i) => yardAt(i))).toEqual(bar.x);
     expect(sayGains(gains.slice(2))).toBe('4 yards: 7; 20 yards: 1; 71 yards: 2');
   });
 });

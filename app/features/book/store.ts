@@ -109,20 +109,31 @@ export const useBook = defineStore('book', () => {
     return PlayPageSchema.parse(await request(`/api/book/plays?${queryOf(what, { by: dimension })}`));
   }
 
-  /** Opens the snaps behind a number of a line. */
-  const open = (line: Pick<BookLine, 'key'>, title: string, measure: Measure): Promise<boolean> =>
+  /** Opens the snaps behind a number of a line; `only`: narrowed to a part of them. */
+  const open = (
+    line: Pick<BookLine, 'key'>,
+    title: string,
+    measure: Measure,
+    only: BookFilter = {},
+  ): Promise<boolean> =>
     attempt(async () => {
       const mine = asked;
-      const own = line.key === 'all' ? filter.value : { ...filter.value, [by.value]: [line.key] };
+      const own = { ...(line.key === 'all' ? filter.value : { ...filter.value, [by.value]: [line.key] }), ...only };
       const { snaps, total } = await readSnaps(own, measure, 0);
       if (mine === asked) opened.value = { of: 'marks', title, measure, filter: own, snaps, total };
     });
 
-  /** Opens the snaps behind a figure of plays. */
-  const openPlays = (line: Pick<PlayLine, 'key'>, title: string, count: PlayCount): Promise<boolean> =>
+  /** Opens the snaps behind a figure of plays; `only`: narrowed to a part of them. */
+  const openPlays = (
+    line: Pick<PlayLine, 'key'>,
+    title: string,
+    count: PlayCount,
+    only: BookFilter = {},
+  ): Promise<boolean> =>
     attempt(async () => {
       const mine = asked;
-      const own = line.key === 'all' ? filter.value : { ...filter.value, [plays.value!.by]: [line.key] };
+      const of = plays.value!.by;
+      const own = { ...(line.key === 'all' ? filter.value : { ...filter.value, [of]: [line.key] }), ...only };
       const found = await readPlays(own, count, 0);
       if (mine === asked)
         opened.value = { of: 'plays', title, count, filter: own, snaps: found.plays, total: found.total };

@@ -1,4 +1,6 @@
 import { DIMENSIONS, DIMENSION_IDS, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
+import { SPREAD, SPREAD_PARTS, type SpreadPart } from '#core/grade/book/spread';
+import { sayYard } from '#core/grade/book/play-result';
 import { findRubric } from '#core/grade/rubrics/index';
 import { FACTS, type FactId } from '#core/model/facts';
 import { faultName } from '#core/model/faults';
@@ -19,6 +21,8 @@ const SAID: Partial<Record<Dimension, (key: string) => string>> = {
   fault: (key) => faultName(key, usePlaybook().program.faults),
   fact: (key) => FACTS[key as FactId]?.name ?? key,
   down: (key) => ORDINALS[Number(key) - 1] ?? key,
+  yard: (key) => sayYard(Number(key)),
+  earned: (key) => SPREAD[key as SpreadPart]?.name ?? key,
   quarter: (key) => (key === '5' ? 'overtime' : `quarter ${key}`),
   rubric: (key) => findRubric(key)?.name ?? key,
 };
@@ -39,6 +43,8 @@ const IN_ORDER: Partial<Record<Dimension, (key: string) => number>> = {
   place: (key) => (LINE_ORDER.indexOf(key) + 100) % 100,
   down: Number,
   quarter: Number,
+  yard: Number,
+  earned: (key) => (SPREAD_PARTS as string[]).indexOf(key),
   game: Number,
   season: Number,
 };

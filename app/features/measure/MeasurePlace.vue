@@ -189,13 +189,13 @@ const title = computed(() => {
         />
         <WaysPanel
           v-else-if="step === 'ways'"
+          v-model:again="replays.chosen.value"
           :running="following.running.value"
           :progress="following.progress.value"
           :problem="following.problem.value"
           :missing="following.missing.value"
           :readings="following.readings.value"
           :in-hand="inHand"
-          v-model:again="replays.chosen.value"
           :replays="replays.lines.value"
           :seconds="film.seconds.value"
           @follow="following.start"

@@ -10,6 +10,12 @@ const SURE = 0.5;
 /** Nobody within this of the ball leaves that side open, feet. */
 const OPEN = 15;
 
+/** Who stood beside the ball, or before it: a defender by his own name, a blocker by that of the man he has. */
+export interface Edge {
+  readonly man: Track;
+  readonly name: string;
+}
+
 /** The room that the ball had when it crossed the line. */
 export interface Hole {
   /** Seconds from the snap. */
@@ -18,10 +24,10 @@ export interface Hole {
   readonly width: number;
   readonly error: number;
   /** Who stood to its left and right; `null` where that side was open. */
-  readonly left: Track | null;
-  readonly right: Track | null;
+  readonly left: Edge | null;
+  readonly right: Edge | null;
   /** Who stood in the ball's way: the hole was closed. */
-  readonly inIt: Track | null;
+  readonly inIt: Edge | null;
 }
 
 /** The frame on which somebody crosses the line of scrimmage; `null` for one who never does. Tracks in feet from the ball. */
@@ -37,32 +43,26 @@ export function holeOf(play: FollowedMen, carrier: Track): Hole | null {
 }
 
 function roomAt(play: FollowedMen, carrier: Track, frame: number): Hole {
-  const at = carrier.places[frame]!.x;
-  const beside = play.tracks.filter((t) => {
-    const y = t.places[frame]?.y ?? Infinity;
-    const isThere = t !== carrier && y >= -LEVEL.behind && y <= LEVEL.past;
-    return (
-      isThere &&
-      (t.team === 'defence' || play.meetings.some((m) => m.blocker === t.id && m.sure > SURE && lasts(m, frame)))
-    );
-  });
-  const away = (t: Track): number => t.places[frame]!.x - at;
-  const nearest = (side: -1 | 1): Track | null =>
-    beside
-      .filter((t) => (side > 0 ? away(t) >= 0 : away(t) < 0) && Math.abs(away(t)) < OPEN)
-      .sort((a, b) => Math.abs(away(a)) - Math.abs(away(b)))[0] ?? null;
-  const [left, right] = [nearest(-1), nearest(1)];
-  const room = (t: Track | null): number => (t ? Math.abs(away(t)) - BODY : OPEN);
-  const inIt = [left, right].find((t) => room(t) < 0) ?? null;
-  const errors = [left, right].map((t) => (t ? errorOf(t.places[frame]!) : 0));
-  return {
-    seconds: secondsOf(play, frame),
-    width: inIt ? 0 : room(left) + room(right),
-    error: Math.hypot(...errors),
-    left,
-    right,
-    inIt,
-  };
+  const ball = carrier.places[frame]!.x;
+  const away = ({ man }: Edge): number => man.places[frame]!.x - ball;
+  const edges = play.tracks
+    .flatMap((t) => (t === carrier ? [] : (edgeOf(play, t, frame) ?? [])))
+    .sort((a, b) => Math.abs(away(a)) - Math.abs(away(b)));
+  const left = edges.find((e) => away(e) < 0 && away(e) > -OPEN) ?? null;
+  const right = edges.find((e) => away(e) >= 0 && away(e) < OPEN) ?? null;
+  const room = (e: Edge | null): number => (e ? Math.abs(away(e)) - BODY : OPEN);
+  const inIt = [left, right].find((e) => room(e) < 0) ?? null;
+  const error = Math.hypot(...[left, right].map((e) => (e ? errorOf(e.man.places[frame]!) : 0)));
+  return { seconds: secondsOf(play, frame), width: inIt ? 0 : room(left) + room(right), error, left, right, inIt };
+}
+
+/** A man as the edge of a hole; `null` for one who is not there, and for a blocker who has nobody. */
+function edgeOf(play: FollowedMen, man: Track, frame: number): Edge | null {
+  const y = man.places[frame]?.y ?? Infinity;
+  if (y < -LEVEL.behind || y > LEVEL.past) return null;
+  if (man.team === 'defence') return { man, name: man.id };
+  const has = play.meetings.find((m) => m.blocker === man.id && m.sure > SURE && lasts(m, frame));
+  return has ? { man, name: has.defender } : null;
 }
 
 /** Are the two still together on a frame? */
@@ -76,8 +76,8 @@ export const holeWidthMeasure: Measure = {
     if (play.pass || man.team !== 'offence' || man.id !== play.carrier) return null;
     const hole = holeOf(play, man);
     if (!hole?.left || !hole.right) return null;
-    const room = `${withError(hole.width, hole.error, 'ft')}, between ${hole.left.id} and ${hole.right.id}`;
-    const says = hole.inIt ? `closed by ${hole.inIt.id}` : room;
+    const room = `${withError(hole.width, hole.error, 'ft')}, between ${hole.left.name} and ${hole.right.name}`;
+    const says = hole.inIt ? `closed by ${hole.inIt.name}` : room;
     return { says, value: hole.width, error: hole.error };
   },
 };

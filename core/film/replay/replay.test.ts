@@ -31,7 +31,7 @@ const asks = (blocker: string, target: string | null, next: string | null = null
   next,
 });
 
-/** The back runs at 4, through between LG's man and C's; the linebacker M comes to him unless LG has him. */
+/** The back runs at 4, through between N and RE; the linebacker M comes to him unless LG has him. */
 const back = track('B', 'offence', (t) => [4, -18 + 12 * t]);
 const quarterback = track('QB', 'offence', still(0, -12));
 const guard = track('LG', 'offence', going([-4, -1], [-4, 1], 0.2, 0.6));
@@ -60,13 +60,13 @@ describe('a play that is run again with blocks mended', () => {
   it('tells what came of it on film: the room where the ball crossed, and who met it', () => {
     const was = replayOf(PLAY, 'nobody')!;
     expect(was.hole!.seconds).toBeCloseTo(1.5, 5);
-    expect([was.hole!.left!.id, was.hole!.right!.id]).toEqual(['C', 'RE']);
+    expect([was.hole!.left!.name, was.hole!.right!.name]).toEqual(['N', 'RE']);
     // From 1 to 9 and a shoulder on each side.
     expect(was.hole!.width).toBeCloseTo(6, 5);
     expect(was.met).toMatchObject({ who: 'M' });
     expect(was.met!.depth).toBeGreaterThan(2);
     expect(sayReplay(was, false)).toMatch(
-      /^The hole is 6\.0 ft wide, give or take 0\.3, between C and RE after 1\.5 s; M meets the ball \d(\.\d)? yd past the line after 1\.\d s\.$/,
+      /^The hole is 6\.0 ft wide, give or take 0\.3, between N and RE after 1\.5 s; M meets the ball \d(\.\d)? yd past the line after 1\.\d s\.$/,
     );
   });
 
@@ -120,7 +120,10 @@ describe('a play that is run again with blocks mended', () => {
     const leads = track('H', 'offence', going([0, -8], [4, 4], 0.2, 1.4));
     expect(replayOf({ ...PLAY, tracks: [...FILMED, leads] }, 'nobody')!.hole!.width).toBeCloseTo(6, 5);
     const has = track('H', 'offence', going([8, -8], [7, 2], 0.2, 1));
-    expect(replayOf({ ...PLAY, tracks: [...FILMED, has] }, 'nobody')!.hole!.right!.id).toBe('H');
+    expect(replayOf({ ...PLAY, tracks: [...FILMED, has] }, 'nobody')!.hole!.right).toMatchObject({
+      man: { id: 'H' },
+      name: 'RE',
+    });
   });
 
   it('says so of a ball that never crosses, an open side and a hole that is closed', () => {
@@ -128,7 +131,7 @@ describe('a play that is run again with blocks mended', () => {
     const stopped = replayOf({ ...PLAY, tracks: [short, ...FILMED.slice(1)] }, 'nobody')!;
     expect(sayReplay(stopped, false)).toMatch(/^The ball does not cross the line; /);
     const open = replayOf({ ...PLAY, tracks: FILMED.filter((t) => t !== end) }, 'nobody')!;
-    expect(sayReplay(open, false)).toMatch(/^The hole is open to the right of C after/);
+    expect(sayReplay(open, false)).toMatch(/^The hole is open to the right of N after/);
     const shut = track('RE', 'defence', going([12, 2], [4.5, 2], 0.2, 1));
     const closed = replayOf({ ...PLAY, tracks: [...FILMED.filter((t) => t !== end), shut] }, 'nobody')!;
     expect(sayReplay(closed, false)).toMatch(/^RE stands in the hole after 1\.5 s; /);

@@ -20,9 +20,11 @@ export const DIMENSIONS = {
   quarter: { name: 'quarter', plural: 'Quarters', of: 'snap' },
   zone: { name: 'part of the field', plural: 'Parts of the field', of: 'snap' },
   gained: { name: 'yards', plural: 'Yards', of: 'snap' },
+  yard: { name: 'yards, one by one', plural: 'Yards, one by one', of: 'snap' },
   opponent: { name: 'opponent', plural: 'Opponents', of: 'snap' },
   game: { name: 'game', plural: 'Games', of: 'snap' },
   season: { name: 'season', plural: 'Seasons', of: 'snap' },
+  earned: { name: 'how much was earned', plural: 'How much was earned', of: 'man' },
   rubric: { name: 'rubric', plural: 'Rubrics', of: 'man' },
 } as const satisfies Record<string, { name: string; plural: string; of: 'snap' | 'man' }>;
 export type Dimension = keyof typeof DIMENSIONS;

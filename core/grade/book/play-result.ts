@@ -32,6 +32,16 @@ export function isSuccess(situation: Situation, standard: Standard): boolean {
   return gain >= (distance <= SHORT ? Math.min(distance, yards) : yards);
 }
 
+/** Yards beyond which plays stand together at the ends of what is counted yard by yard. */
+export const YARD_ENDS = { least: -5, most: 20 };
+export const yardOf = (gain: number): number => Math.max(YARD_ENDS.least, Math.min(YARD_ENDS.most, gain));
+
+/** "4 yards", "20 and more yards". */
+export function sayYard(yard: number): string {
+  const more = yard === YARD_ENDS.least ? ' and less' : yard === YARD_ENDS.most ? ' and more' : '';
+  return `${yard}${more} ${yard === 1 ? 'yard' : 'yards'}`;
+}
+
 /** What a snap and its grades come to. */
 export function playResultOf(
   { situation, resolution }: Pick<GradedSnap, 'situation'> & { resolution: Pick<GradedSnap['resolution'], 'passing'> },
