@@ -4,7 +4,7 @@ import { seconds, trim, YARD } from '../geometry/units';
 
 /** What is told with every replay: how far it can be believed. */
 export const REPLAY_KNOWS =
-  'Places and speed only: whoever is mended goes as he was asked, with the man he was asked to block; all others go as they were filmed. How they would have played it nobody knows.';
+  'Places and speed only: whoever is mended goes as he was asked, with the man he was asked to block; all others go as they were filmed. How they would have played it nobody knows. On the film a diamond is where a man would be.';
 
 /** What came of a play, in a sentence: "The hole is 2.5 ft wide between N and T after 1.6 s; W meets the ball 2 yd past the line after 2 s." */
 export function sayReplay({ hole, met, until, reached, mended }: Replay, pass: boolean): string {

@@ -55,6 +55,7 @@ const cross = ({ x, y }: Pixel, half: number): string =>
     <template v-for="w in ways" :key="w.key">
       <path v-if="w.asked" class="asked" :class="w.team" :d="w.asked" />
       <path v-if="w.done" class="done" :class="[w.team, { lost: w.lost, hand: w.inHand }]" :d="w.done" />
+      <path v-if="w.apart" class="apart" :d="w.apart" />
       <path
         v-if="w.planned"
         class="planned"
@@ -148,6 +149,11 @@ const cross = ({ x, y }: Pixel, half: number): string =>
 .drawn .asked {
   stroke: #8ff0c4;
   stroke-dasharray: calc(7px * var(--unit)) calc(4px * var(--unit));
+}
+.drawn .apart {
+  stroke: #8ff0c4;
+  stroke-width: calc(3px * var(--unit));
+  stroke-dasharray: calc(1.5px * var(--unit)) calc(2px * var(--unit));
 }
 .drawn .planned {
   stroke: #8ff0c4;

@@ -109,7 +109,8 @@ describe('ways on a picture', () => {
   it('show where a man of a play that is run again would be at that moment, whoever is in hand', () => {
     const again = [{ ...tracks[1]!, places: tracks[1]!.places.map((p, f) => ({ ...p, x: 5 + f * 0.2 })) }];
     const { ways } = waysOnPicture(tracks, play, asked, calibration, 'end zone', 0.5, null, again);
-    expect(ways[0]!.planned).toBeNull();
+    expect([ways[0]!.planned, ways[0]!.apart]).toEqual([null, null]);
+    expect(ways[1]!.apart).toMatch(/^M[\d. -]+L[\d. -]+$/);
     const there = seenFromBall(calibration, { x: 8, y: 2 }, calibration)!;
     expect(Math.hypot(ways[1]!.planned!.x - there.x, ways[1]!.planned!.y - there.y)).toBeLessThan(0.1);
   });

@@ -28,6 +28,8 @@ export interface WayOnPicture {
   readonly done: string | null;
   readonly asked: string | null;
   readonly planned: Pixel | null;
+  /** From where he is to where a replay has him. */
+  readonly apart: string | null;
   readonly lost: boolean;
   readonly inHand: boolean;
 }
@@ -147,6 +149,7 @@ export function waysOnPicture(
       done: pathOf(track.places.slice(0, now + 1).map(see)),
       asked: hand || !inHand ? askedPath(asked, track, see) : null,
       planned: again ? see(again) : hand ? placeAsked(asked, track, seconds, see) : null,
+      apart: again ? pathOf([at, see(again)]) : null,
       lost,
       inHand: hand,
     });
