@@ -181,6 +181,32 @@ test('another rubric holds for what is graded from then on, and what stood stays
   await expect(page.getByRole('status')).toContainText('Assignment and technique');
 });
 
+test('a bar of the Book opens the marks it was drawn from, and they are watched in a row', async ({ page }) => {
+  await enter(page, 'coach', '/book?by=block&opponent=Graymoor%20Millers');
+  const chart = page.getByRole('img', { name: /all of it \d+/ });
+  await chart.scrollIntoViewIfNeeded();
+  const bars = chart.locator('.nsewdrag').first();
+  // The first bar on the left of the top line: what earned all of it.
+  await bars.click({ position: { x: 20, y: 10 } });
+  const behind = page.getByRole('complementary', { name: 'Snaps behind the number' });
+  await expect(behind.getByRole('heading')).toContainText('all of it');
+  const said = (await chart.getAttribute('aria-label'))!;
+  const name = (await behind.getByRole('heading').textContent())!.split(',')[0]!;
+  const [, count] = new RegExp(`${name}: all of it (\\d+)`).exec(said)!;
+  await expect(behind).toContainText(`${count} marks`);
+  await behind.getByRole('link', { name: 'Watch them one after the other' }).click();
+  await expect(page).toHaveURL(/reel=.*earned%3Dall/);
+
+  await page.goto('/book?by=block&opponent=Graymoor%20Millers');
+  const gains = page.getByRole('img', { name: /\d yards: \d/ });
+  await gains.scrollIntoViewIfNeeded();
+  const box = (await gains.locator('.nsewdrag').first().boundingBox())!;
+  // 26 bars from 5 lost to 20 gained, each as wide as another.
+  await page.mouse.click(box.x + (box.width * (4 + 5 + 0.5)) / 26, box.y + box.height - 6);
+  await expect(behind.getByRole('heading')).toHaveText('4 yards: snaps');
+  await expect(behind.getByText(/gained 4/).first()).toBeVisible();
+});
+
 test('a table of the Book goes out, grades come in from a table once it was tried, sheets are paper', async ({
   page,
 }) => {

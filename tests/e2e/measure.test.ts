@@ -124,6 +124,27 @@ test('the film stays near on a man who was followed, and says so where nobody wa
   await expect(page.getByRole('status').filter({ hasText: 'was not followed on this film' })).toBeVisible();
 });
 
+test('a followed snap is run again with one block mended, told in a sentence and drawn on the film', async ({
+  page,
+}) => {
+  await enter(page, 'coach', '/film');
+  const snap = (await snapsOf(page))[2]!;
+  await page.goto(`/film/measure/${snap.id}`);
+  const again = page.getByRole('region', { name: 'Run again' });
+  await expect(again.getByRole('radio', { name: 'As filmed' })).toBeChecked();
+  await expect(
+    again.getByText(/^The hole is \d\.\d ft wide, give or take \d\.\d, between .* M meets the ball/),
+  ).toBeVisible();
+  await expect(page.locator('path.apart')).toHaveCount(0);
+  // By keyboard: the man first, then his block among the ways it could have gone.
+  await page.getByRole('table').getByRole('button', { name: 'LG', exact: true }).press('Enter');
+  await again.getByRole('radio', { name: 'As filmed' }).focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(again.getByRole('radio', { name: /as asked$/ }).first()).toBeChecked();
+  await expect.poll(() => page.locator('path.apart').count()).toBeGreaterThan(0);
+  await expect(again).toContainText('nobody knows');
+});
+
 test('a mark is named without a mouse', async ({ page }) => {
   await enter(page, 'assistant', '/film');
   const snap = (await snapsOf(page))[17]!;

@@ -229,9 +229,22 @@ test('a call is typed by its name, and one that cannot be read says which part',
 test('the words of the week are heard on the board', async ({ page }) => {
   await enter(page, 'coach', '/team/words');
   await page.getByRole('textbox', { name: 'Name of another set' }).fill('Week 6');
+  // The answer to the new set comes while its first word is being typed.
+  let answer = (): void => {};
+  const held = new Promise<void>((go) => (answer = go));
+  await page.route('**/api/program', async (route) => {
+    await held;
+    await route.continue();
+  });
   await page.getByRole('button', { name: 'Another set of words' }).click();
-  await page.getByLabel('we double him, Week 6').fill('Lighthouse');
-  await page.getByLabel('we double him, Week 6').blur();
+  const word = page.getByLabel('we double him, Week 6');
+  await word.fill('Light');
+  const kept = page.waitForResponse('**/api/program');
+  answer();
+  await kept;
+  await word.pressSequentially('house');
+  await expect(word).toHaveValue('Lighthouse');
+  await word.blur();
   await page.getByRole('radio', { name: 'Week 6' }).check();
   await expect(page.getByRole('status')).toContainText('“Week 6” are in force');
   await page.goto('/walkthrough');

@@ -15,6 +15,7 @@ const emit = defineEmits<{ write: [value: string] }>();
 
 <template>
   <input
+    v-typed
     class="field"
     :class="{ narrow }"
     :type="type"

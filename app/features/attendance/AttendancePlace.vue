@@ -21,7 +21,8 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
     <p v-if="attendance.problem" class="page-problem" role="alert">{{ attendance.problem }}</p>
     <div class="day">
       <label
-        >Day <input class="field" type="date" :value="attendance.day" @change="attendance.open(valueOf($event))"
+        >Day
+        <input v-typed class="field" type="date" :value="attendance.day" @change="attendance.open(valueOf($event))"
       /></label>
       <span role="status">{{ attendance.says }}</span>
       <button
@@ -52,6 +53,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
         </span>
         <input
           v-if="m.presence && m.presence.here !== 'here'"
+          v-typed
           class="field"
           :value="m.presence.note"
           maxlength="200"

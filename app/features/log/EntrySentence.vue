@@ -152,6 +152,7 @@ const nameOf = (all: readonly { name: string; text: string }[], text: string): s
       <label v-for="f in noted" :key="f.key" class="words"
         >{{ f.before }}
         <input
+          v-typed
           class="long"
           :value="log.draft.logged[f.key]"
           :maxlength="f.most"

@@ -132,6 +132,7 @@ function tagOther(event: Event): void {
       ><kbd>{{ padCap('note') }}</kbd> note
       <textarea
         ref="field"
+        v-typed
         rows="1"
         maxlength="500"
         :value="mark?.note ?? ''"

@@ -27,6 +27,7 @@ const setWeight = (at: number, weight: number): void => {
             <span class="share"
               ><b>{{ percent(plan.shares[i]) }}</b>
               <input
+                v-typed
                 class="field"
                 type="number"
                 min="1"
@@ -50,6 +51,7 @@ const setWeight = (at: number, weight: number): void => {
           </th>
           <td class="times">
             <input
+              v-typed
               class="field"
               type="number"
               min="1"

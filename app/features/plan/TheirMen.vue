@@ -23,6 +23,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
       <li v-for="m in plan.theirs" :key="m.id">
         <b>{{ m.id }}</b>
         <input
+          v-typed
           class="field number"
           inputmode="numeric"
           maxlength="2"
@@ -32,6 +33,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
           @change="change(m, { number: valueOf($event) })"
         />
         <input
+          v-typed
           class="field"
           maxlength="80"
           placeholder="known for"

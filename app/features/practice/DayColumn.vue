@@ -78,6 +78,7 @@ function addWanted(): void {
       <p>
         <label
           ><input
+            v-typed
             class="field minutes"
             type="number"
             min="5"
@@ -91,6 +92,7 @@ function addWanted(): void {
         <label
           >from
           <input
+            v-typed
             class="field"
             type="time"
             :value="day.begins ?? ''"

@@ -73,6 +73,7 @@ function setMinutes(event: Event): void {
     </div>
     <div class="hands">
       <input
+        v-typed
         class="field"
         type="number"
         min="1"

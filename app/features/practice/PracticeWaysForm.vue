@@ -65,6 +65,7 @@ const toggle = (rule: HouseRule): void =>
         <label
           >{{ f.says }}
           <input
+            v-typed
             class="field"
             type="number"
             min="0"
@@ -78,7 +79,7 @@ const toggle = (rule: HouseRule): void =>
       <p>
         <label
           >Foundations take
-          <input class="field" type="number" min="40" max="100" :value="share" @change="setShare" />
+          <input v-typed class="field" type="number" min="40" max="100" :value="share" @change="setShare" />
           %</label
         >
         <span class="soft">The rest prepares for what this opponent does.</span>
@@ -87,6 +88,7 @@ const toggle = (rule: HouseRule): void =>
         <label
           >Into the game goes a play with
           <input
+            v-typed
             class="field"
             type="number"
             min="10"
@@ -97,6 +99,7 @@ const toggle = (rule: HouseRule): void =>
           />
           % of the quiz right and
           <input
+            v-typed
             class="field"
             type="number"
             min="10"

@@ -206,6 +206,7 @@ const paired = computed(() => {
           <label
             >first is snap
             <input
+              v-typed
               type="number"
               min="1"
               max="400"

@@ -119,7 +119,12 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
       <section v-if="session.coach && season.season" aria-label="The season as a whole">
         <label
           >It is called
-          <input class="field" :value="season.season.name" maxlength="40" @change="season.rename(valueOf($event))"
+          <input
+            v-typed
+            class="field"
+            :value="season.season.name"
+            maxlength="40"
+            @change="season.rename(valueOf($event))"
         /></label>
         <h2>Roll over to the next</h2>
         <p class="soft">

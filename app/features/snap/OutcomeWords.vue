@@ -33,10 +33,11 @@ const chosen = (event: Event): string => (event.target as HTMLSelectElement).val
   <span v-if="readOnly" class="soft">{{ sayOutcome(situation) }}</span>
   <div v-else class="words" role="group" aria-label="What came of it">
     gained
-    <input type="number" min="-99" max="99" :value="situation.gain" aria-label="Gained" @change="gained" />
+    <input v-typed type="number" min="-99" max="99" :value="situation.gain" aria-label="Gained" @change="gained" />
     <template v-if="!throws"
       >touched after
       <input
+        v-typed
         type="number"
         min="-99"
         max="99"
@@ -57,6 +58,7 @@ const chosen = (event: Event): string => (event.target as HTMLSelectElement).val
     <template v-if="situation.penalty">
       flag for
       <input
+        v-typed
         class="what"
         :value="situation.penalty.what"
         maxlength="60"
@@ -73,7 +75,15 @@ const chosen = (event: Event): string => (event.target as HTMLSelectElement).val
         <option>us</option>
         <option>them</option>
       </select>
-      <input type="number" min="0" max="99" :value="situation.penalty.yards" aria-label="Flag yards" @change="yards" />
+      <input
+        v-typed
+        type="number"
+        min="0"
+        max="99"
+        :value="situation.penalty.yards"
+        aria-label="Flag yards"
+        @change="yards"
+      />
       yards,
       <label
         ><input

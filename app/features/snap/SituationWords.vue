@@ -44,6 +44,7 @@ const chosen = (event: Event): string => (event.target as HTMLSelectElement).val
     </select>
     series
     <input
+      v-typed
       type="number"
       min="1"
       max="60"
@@ -56,6 +57,7 @@ const chosen = (event: Event): string => (event.target as HTMLSelectElement).val
     </select>
     and
     <input
+      v-typed
       type="number"
       min="1"
       max="99"
@@ -65,6 +67,7 @@ const chosen = (event: Event): string => (event.target as HTMLSelectElement).val
     />
     on
     <input
+      v-typed
       class="place"
       :value="sayFieldPlace(situation.toGoal)"
       placeholder="own 35"

@@ -27,6 +27,7 @@ function set(technique: string, word: string): void {
         <label
           >{{ t }}
           <input
+            v-typed
             class="field"
             :value="playbook.settings.aliases[t] ?? ''"
             maxlength="8"

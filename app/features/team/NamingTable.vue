@@ -66,6 +66,7 @@ const setNumbers = (change: Partial<Naming['numbers']>): void =>
             ><span>{{ r.name }}</span
             >{{ ' ' }}
             <input
+              v-typed
               :value="r.word"
               maxlength="30"
               placeholder="no word yet"

@@ -45,6 +45,7 @@ function set(seat: string, part: (typeof PARTS)[number]['key'], value: string): 
           <th scope="row">{{ seat }}</th>
           <td v-for="p in PARTS" :key="p.key">
             <input
+              v-typed
               type="number"
               step="0.01"
               :value="playbook.settings.movers[seat]?.[p.key] ?? ''"

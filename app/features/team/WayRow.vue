@@ -30,7 +30,8 @@ function set(event: Event): void {
         <option v-for="o in way.options" :key="o.value" :value="o.value">{{ o.name }}</option>
       </select>
       <template v-else>
-        <input :id="field" class="field" type="number" step="any" :value="String(value)" @change="set" /> {{ way.unit }}
+        <input :id="field" v-typed class="field" type="number" step="any" :value="String(value)" @change="set" />
+        {{ way.unit }}
       </template>
     </p>
     <p class="soft">

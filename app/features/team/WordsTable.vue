@@ -54,6 +54,7 @@ function addSet(): void {
           <th scope="row">{{ CALL_SAYS[m] }}</th>
           <td v-for="n in names" :key="n">
             <input
+              v-typed
               :value="words.sets[n]![m]"
               maxlength="30"
               :aria-label="`${CALL_SAYS[m]}, ${n}`"
