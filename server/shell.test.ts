@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { brotliDecompressSync, gunzipSync } from 'node:zlib';
 import { describe, expect, it } from 'vitest';
+import { CARRIES_LOG_IN } from '#core/model/carried';
 import { answerOf, encodingFor, hashesOf, shellFor, shellOf } from './shell';
 
 const HTML = `<head><link nonce="abc" rel="stylesheet" href="/a.css"><script nonce="abc" type="module" src="/a.js"></script>
@@ -51,7 +52,8 @@ describe('the page every place begins with', () => {
     expect(body).toContain('<link href="/place.js"></head>');
     expect(body.indexOf('/a.js')).toBeLessThan(body.indexOf('/place.js'));
     expect(place.etag).not.toBe(shell.etag);
-    expect(shellFor(shell, '')).toEqual(shell);
+    expect(body).toContain(`<meta name="${CARRIES_LOG_IN}">`);
+    expect(answerOf(shell, 'one', 'plain').body.toString()).not.toContain(CARRIES_LOG_IN);
   });
 
   it('keeps what goes with every answer and drops what was of one', () => {

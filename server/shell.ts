@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto';
+import { CARRIES_LOG_IN } from '#core/model/carried';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 
 /** The page every place begins with, made once: with the place of its number, and the headers that go with it. */
@@ -58,9 +59,9 @@ export function shellOf(html: string, headers: Readonly<Record<string, string>>)
   };
 }
 
-/** The same page for one place, which says what that place will ask for. */
+/** The same page for one place and somebody who carries a log-in, which says so and what that place will ask for. */
 export const shellFor = (shell: Shell, links: string): Shell => {
-  const page = shell.page.replace('</head>', `${links}</head>`);
+  const page = shell.page.replace('</head>', `<meta name="${CARRIES_LOG_IN}">${links}</head>`);
   return { ...shell, page, etag: etagOf(page) };
 };
 

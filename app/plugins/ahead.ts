@@ -1,3 +1,4 @@
+import { CARRIES_LOG_IN } from '#core/model/carried';
 import { STAFF } from '#core/model/role';
 import { askFilmAhead } from '~/features/film/ahead';
 import { askAhead } from '~/features/session/ahead';
@@ -16,13 +17,11 @@ export default defineNuxtPlugin({
     void import('~/layouts/default.vue');
     void import('~/features/playbook/store');
     const ask = <T>(url: string): Promise<T> => askAhead(url, (at) => request<T>(at));
-    session
-      .then(async ({ member }) => {
-        if (!member) return;
-        for (const url of ['/api/playbook', '/api/program']) void ask(url);
-        if (STAFF.includes(member.role)) await askFilmAhead(window.location.pathname, ask);
-      })
-      // Whoever needs it asks again, and says what is wrong.
-      .catch(() => undefined);
+    // A stranger would be refused all of it; whoever carries a log-in that has ended is, and nobody looks at the answers.
+    if (!document.querySelector(`meta[name="${CARRIES_LOG_IN}"]`)) return;
+    for (const url of ['/api/playbook', '/api/program']) void ask(url);
+    const isStaff = session.then(({ member }) => member !== null && STAFF.includes(member.role));
+    // Whoever needs it asks again, and says what is wrong.
+    askFilmAhead(window.location.pathname, isStaff, ask).catch(() => undefined);
   },
 });

@@ -1,6 +1,7 @@
 import type { H3Event } from 'h3';
+import { QueryTypes } from 'sequelize';
 import { ROLE_IDS, type Role } from '#core/model/role';
-import { MembershipRow, ProgramRow, UserRow, type SessionRow } from '../db/models';
+import type { SessionRow } from '../db/models';
 import { database } from '../db/database';
 import { findSession } from './sessions';
 
@@ -20,18 +21,15 @@ export interface Member {
 
 /** A user's place in a program as it is now, not as it was when he logged in. */
 export async function findMember(userId: number, programId: number): Promise<Member | null> {
-  await database();
-  const membership = await MembershipRow.findOne({ where: { userId, programId } });
-  const [user, program] = await Promise.all([UserRow.findByPk(userId), ProgramRow.findByPk(programId)]);
-  if (!membership || !user || !program) return null;
-  return {
-    userId,
-    userName: user.name,
-    programId,
-    programName: program.name,
-    role: membership.role as Role,
-    playerId: membership.playerId,
-  };
+  const sequelize = await database();
+  // Asked with every request: one question, and nothing of the program but its name.
+  const [found] = await sequelize.query<Omit<Member, 'userId' | 'programId'>>(
+    `select u.name as "userName", p.name as "programName", m.role, m.player_id as "playerId"
+     from memberships m join users u on u.id = m.user_id join programs p on p.id = m.program_id
+     where m.user_id = :userId and m.program_id = :programId`,
+    { type: QueryTypes.SELECT, replacements: { userId, programId } },
+  );
+  return found ? { userId, programId, ...found } : null;
 }
 
 /** The member behind a request; `null` when nobody is logged in there. */

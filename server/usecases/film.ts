@@ -1,7 +1,7 @@
 import { createError } from 'h3';
 import { ClipRow, GameRow, GradeRow, SeasonRow, SnapRow } from '../db/models';
 import { PROGRAM_SHEET } from '#core/model/grade';
-import { clipBody, gradeAsked, gradeBody, snapBody } from '../db/mappers';
+import { clipBody, gradeAsked, gradeBody, gradedSnap, snapBody } from '../db/mappers';
 import type { Member } from '../session/member';
 import { menOnField } from './field';
 import { notesOf } from './notes';
@@ -19,7 +19,7 @@ export async function listSnaps(member: Member, gameId: number): Promise<SnapIte
     ClipRow.findAll({ where, attributes: ['snapId', 'angle'] }),
   ]);
   return snaps.map((row) => {
-    const { call, situation, logged, resolution } = snapBody(row);
+    const { call, situation, logged, resolution } = gradedSnap(row);
     return {
       id: row.id,
       number: row.number,

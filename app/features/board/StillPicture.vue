@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core';
+import { useSeenSize } from '~/features/board/seen-size';
 import { computed, ref } from 'vue';
 import type { Formation } from '#core/model/formation';
 import type { Front } from '#core/model/front';
@@ -19,7 +19,7 @@ const props = defineProps<{
   only?: ReadonlySet<string>;
 }>();
 const area = ref<HTMLElement | null>(null);
-const { width } = useElementSize(area);
+const { width } = useSeenSize(area);
 const scale = computed(() =>
   boardScale(props.formation, Math.max(300, width.value), props.height, {
     front: props.front,

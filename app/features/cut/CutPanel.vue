@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue';
+import { whenever } from '@vueuse/core';
+import { computed, ref } from 'vue';
 import { cutOfQuery, isEmptyCut, optionsOf, type Cut } from '#core/film/log/cut';
 import { CUT_FIELDS, CUT_KEYS, type CutField } from '#core/film/log/cut-fields';
 import type { SnapItem } from '#core/model/game';
@@ -10,7 +11,12 @@ import { sayCut, sayField, sayValue } from './words';
 const props = defineProps<{ cut: Cut; snaps: readonly SnapItem[]; count: number }>();
 const emit = defineEmits<{ change: [cut: Cut] }>();
 const cuts = useCuts();
-onMounted(() => void cuts.load());
+/** Kept cuts are asked for once there is something to cut: the film comes first. */
+whenever(
+  () => props.snaps.length > 0,
+  () => void cuts.load(),
+  { immediate: true, once: true },
+);
 
 const given = computed(() => CUT_KEYS.filter((key) => props.cut[key]));
 const field = ref<CutField | ''>('');

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core';
+import { useSeenSize } from '~/features/board/seen-size';
 import { computed, ref } from 'vue';
 import { readFormation } from '#core/language/lineups/read-formation';
 import { readFront } from '#core/language/lineups/read-front';
@@ -25,7 +25,7 @@ const playbook = usePlaybook();
 /** As long as a play on film. */
 const LONGEST = 6;
 const area = ref<HTMLElement | null>(null);
-const { width, height } = useElementSize(area);
+const { width, height } = useSeenSize(area);
 const lined = computed(() => {
   const formation = readFormation(props.call.formation, 'called', props.call.formationName);
   if (!formation.ok) return null;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { useElementSize, useEventListener } from '@vueuse/core';
+import { useEventListener } from '@vueuse/core';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import { useSeenSize } from '~/features/board/seen-size';
 import type { Pixel } from '#core/model/calibration';
 
 const props = defineProps<{
@@ -27,7 +28,7 @@ const video = ref<HTMLVideoElement | null>(null);
 onMounted(() => emit('hold', video.value));
 const figure = ref<HTMLElement | null>(null);
 const over = ref<SVGSVGElement | null>(null);
-const shown = useElementSize(figure);
+const shown = useSeenSize(figure);
 /** Size of the film itself, pixels; known once it is loaded. */
 const size = ref<{ width: number; height: number } | null>(null);
 /** Pixels of the film that one of the screen takes up: what is drawn over it stays as large as it is meant. */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { useElementSize, useEventListener, useLocalStorage } from '@vueuse/core';
+import { useEventListener, useLocalStorage } from '@vueuse/core';
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue';
+import { useSeenSize } from '~/features/board/seen-size';
 import { readFormation } from '#core/language/lineups/read-formation';
 import { boardScale, columnsUnder, type Column } from '~/features/board/scale';
 import { useStayOn } from '~/features/measure/stay-on';
@@ -65,7 +66,7 @@ watch(
 useEventListener('online', () => void box.send());
 
 const area = ref<HTMLElement | null>(null);
-const { width } = useElementSize(area);
+const { width } = useSeenSize(area);
 const columns = computed<Column[]>(() => {
   const formation = film.snap ? readFormation(film.snap.call.formation) : null;
   if (!formation?.ok || width.value === 0) return [];

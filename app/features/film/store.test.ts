@@ -121,6 +121,21 @@ describe('opening film', () => {
     expect(film.inCut.map((s) => s.id)).toEqual([21, 22]);
   });
 
+  it('shows the film as soon as its snap is there, and is open once the list is, whose order "next" goes by', async () => {
+    held = [];
+    const film = useFilm();
+    const open = film.open(21);
+    await settled();
+    held.find((h) => h.url === '/api/snaps/21')!.go();
+    await settled();
+    expect([film.snap!.id, film.snaps, film.opening]).toEqual([21, [], 21]);
+    const waiting = held.filter((h) => h.url !== '/api/snaps/21');
+    held = null;
+    for (const { go } of waiting) go();
+    await open;
+    expect([film.snap!.id, film.snaps.map((s) => s.id), film.opening]).toEqual([21, [21, 22], null]);
+  });
+
   it('shows the marks that wait on this machine, however soon the snap is there', async () => {
     // The machine's store answers in turns of its own.
     vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });

@@ -70,7 +70,7 @@ export const useFilm = defineStore('film', () => {
 
   const attempt = attempting(loadProblem);
 
-  /** Opens a snap, or the first one not yet graded; the list stands before the snap does, so that "next" has somewhere to go. */
+  /** Opens a snap, or the first one not yet graded. It is open once its list is there too, so that "next" has somewhere to go. */
   function open(id: number | null): Promise<boolean> {
     const mine = ++asking;
     opening.value = id;
@@ -83,9 +83,9 @@ export const useFilm = defineStore('film', () => {
     if (mine === asking) show(found);
   };
   async function openAs(id: number | null, mine: number): Promise<void> {
-    if (!session.staff) return id === null ? undefined : showIf(mine, await fetchSnap(id));
+    if (!session.staff) return void (id === null || (await fetchAndShow(id, mine)));
     const isFirst = games.value.length === 0;
-    const [found] = await Promise.all([id === null ? null : fetchSnap(id), isFirst ? readGames() : null]);
+    const [found] = await Promise.all([id === null ? null : fetchAndShow(id, mine), isFirst ? readGames() : null]);
     // One that was made since.
     if (found && !isFirst && !games.value.some((g) => g.id === found.gameId)) await readGames();
     const wanted = found?.gameId ?? game.value ?? latestGame(games.value)?.id ?? null;
@@ -95,11 +95,17 @@ export const useFilm = defineStore('film', () => {
     const isNewList = !isKnown || snaps.value.length === 0;
     if (isNewList) await openList(wanted);
     const first = inCut.value.find((s) => gradedCount(s) < s.asked.length) ?? inCut.value[0] ?? snaps.value[0];
-    if (found) showIf(mine, found);
-    else if (first) showIf(mine, await fetchSnap(first.id));
-    else snap.value = null;
+    if (!found && first) await fetchAndShow(first.id, mine);
+    else if (!found) snap.value = null;
     // Nothing waits for it, and it is much work: the film comes first.
     if (isNewList) void loadChanged(wanted);
+  }
+
+  /** The film is there as soon as its snap is; the list comes beside it. */
+  async function fetchAndShow(id: number, mine: number): Promise<SnapView> {
+    const found = await fetchSnap(id);
+    showIf(mine, found);
+    return found;
   }
 
   const readGames = async (): Promise<void> => void (games.value = await readOnce<GameItem[]>('/api/games'));

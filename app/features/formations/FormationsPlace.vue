@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { onKeyStroke, useElementSize } from '@vueuse/core';
+import { onKeyStroke } from '@vueuse/core';
 import { computed, onMounted, ref } from 'vue';
+import { useSeenSize } from '~/features/board/seen-size';
 import { hasErrors } from '#core/diagnostics/diagnostic';
 import { wordDiagnostic } from '#core/diagnostics/wording';
 import { describePlaces } from '#core/reports/formation-places';
@@ -20,7 +21,7 @@ import { useFormations } from './store';
 const f = useFormations();
 const session = useSession();
 const area = ref<HTMLElement | null>(null);
-const { width } = useElementSize(area);
+const { width } = useSeenSize(area);
 const height = useBoardHeight(360, 460);
 /** Deep enough for a back behind the quarterback, wide enough to tell receivers apart; feet. */
 const VIEW = { shallow: -22, far: 4, wide: 15 };

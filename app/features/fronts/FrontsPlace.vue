@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { onKeyStroke, useElementSize } from '@vueuse/core';
+import { onKeyStroke } from '@vueuse/core';
 import { computed, onMounted, ref } from 'vue';
+import { useSeenSize } from '~/features/board/seen-size';
 import { hasErrors } from '#core/diagnostics/diagnostic';
 import { againstLeague } from '#core/identify/league';
 import { wordDiagnostic } from '#core/diagnostics/wording';
@@ -22,7 +23,7 @@ const fronts = useFronts();
 const session = useSession();
 const playbook = usePlaybook();
 const area = ref<HTMLElement | null>(null);
-const { width } = useElementSize(area);
+const { width } = useSeenSize(area);
 const height = useBoardHeight(400, 420);
 const scale = computed(() =>
   fronts.formation

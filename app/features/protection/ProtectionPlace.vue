@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { onKeyStroke, useElementSize } from '@vueuse/core';
+import { onKeyStroke } from '@vueuse/core';
 import { BLOCKS, type BlockId } from '#core/vocabulary/index';
 import { computed, onMounted, ref } from 'vue';
+import { useSeenSize } from '~/features/board/seen-size';
 import { sayProblems } from '~/features/board/refusal';
 import { boardScale, columnsUnder, PASS_DEPTH } from '~/features/board/scale';
 import { useBoardHeight } from '~/features/board/room';
@@ -25,7 +26,7 @@ useProtectionAddress();
 onMounted(roster.load);
 
 const area = ref<HTMLElement | null>(null);
-const { width } = useElementSize(area);
+const { width } = useSeenSize(area);
 const height = useBoardHeight(360, 560);
 const scale = computed(() =>
   p.formation

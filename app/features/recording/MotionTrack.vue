@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core';
+import { useSeenSize } from '~/features/board/seen-size';
 import { computed, ref } from 'vue';
 import type { Cut } from '#core/film/recording/marks';
 import type { Motion } from '#core/film/recording/suggest';
@@ -19,7 +19,7 @@ const emit = defineEmits<{ seek: [frame: number] }>();
 
 const HEIGHT = 74;
 const area = ref<HTMLElement | null>(null);
-const { width } = useElementSize(area);
+const { width } = useSeenSize(area);
 const x = (frame: number): number => (frame / Math.max(1, props.frames)) * width.value;
 /** The most that moves under every pixel, so that no play falls between two of them. */
 const path = computed(() => {
