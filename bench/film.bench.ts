@@ -1,18 +1,12 @@
-import { chromium, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { asCoach, DEMO, median } from './in-browser';
 
 /*
  * Film in a real browser against a running demo (./start): a step by key beside a bare seek of the same element, what the place loads to
  * open, and memory over many snaps.
  */
-const url = process.env.CHALK_URL ?? 'http://localhost:4170';
 const STEPS = 60;
 const SNAPS = 200;
-
-const reachable = await fetch(`${url}/api/health`).then(
-  (r) => r.ok,
-  () => false,
-);
-const median = (all: readonly number[]): number => [...all].sort((a, b) => a - b)[Math.floor(all.length / 2)] ?? 0;
 
 /** Milliseconds from asking the leading film for a frame to the picture of it: by seeking it alone, or by the key that steps. */
 const timed = (page: Page, how: 'bare seek' | 'key'): Promise<number[]> =>
@@ -34,20 +28,12 @@ const timed = (page: Page, how: 'bare seek' | 'key'): Promise<number[]> =>
     [how, STEPS] as const,
   );
 
-async function measure(): Promise<void> {
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-dev-shm-usage', '--enable-precise-memory-info', '--js-flags=--expose-gc'],
-  });
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+async function measure(page: Page): Promise<void> {
   const film: { bytes: number }[] = [];
   page.on('response', (r) => {
     if (r.url().includes('/api/clips/')) film.push({ bytes: Number(r.headers()['content-length'] ?? 0) });
   });
-  await page.request.post(`${url}/api/session`, {
-    data: { email: 'coach@lanterns.example', password: 'lantern-coach' },
-  });
-  await page.goto(`${url}/film/1`);
+  await page.goto(`${DEMO}/film/1`);
   await page.waitForFunction(
     () => [...document.querySelectorAll('video')].filter((v) => v.readyState > 2).length === 2,
   );
@@ -71,7 +57,7 @@ async function measure(): Promise<void> {
     );
   }
 
-  await page.goto(`${url}/film/1`);
+  await page.goto(`${DEMO}/film/1`);
   const heap = (): Promise<number> =>
     page.evaluate(() => {
       (globalThis as { gc?: () => void }).gc?.();
@@ -86,8 +72,6 @@ async function measure(): Promise<void> {
     if (i % 50 === 0) marks.push((await heap()).toFixed(1));
   }
   console.log(`memory of the page: ${start.toFixed(1)} MB at first, then after every 50 snaps ${marks.join(', ')} MB`);
-  await browser.close();
 }
 
-if (reachable) await measure();
-else console.log(`nothing answers at ${url}: start the demo with ./start, or set CHALK_URL`);
+await asCoach(measure, ['--enable-precise-memory-info', '--js-flags=--expose-gc']);

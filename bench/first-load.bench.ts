@@ -1,10 +1,10 @@
-import { chromium, type Browser } from '@playwright/test';
+import type { Browser } from '@playwright/test';
+import { DEMO, inBrowser, logIn, median, WINDOW } from './in-browser';
 
 /*
  * First loads with a cold cache in a real browser against a running demo (./start): from asking for the address until what one came for is
  * on the screen, and how much came over the line. The middle one of several; on an idle machine only.
  */
-const url = process.env.CHALK_URL ?? 'http://localhost:4170';
 const ROUNDS = 7;
 
 /** Places, what of them must be seen, and whether one is logged in. */
@@ -16,28 +16,19 @@ const PLACES = [
   { name: 'matrix, all of it', path: '/matrix', seen: 'text=/\\d+ of \\d+ sound/', within: false },
 ] as const;
 
-const reachable = await fetch(`${url}/api/health`).then(
-  (r) => r.ok,
-  () => false,
-);
-const median = (all: readonly number[]): number => [...all].sort((a, b) => a - b)[Math.floor(all.length / 2)] ?? 0;
-
 async function firstLoad(
   browser: Browser,
   { path, seen, within }: (typeof PLACES)[number],
 ): Promise<{ seconds: number; kB: number }> {
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
-  if (!within)
-    await context.request.post(`${url}/api/session`, {
-      data: { email: 'coach@lanterns.example', password: 'lantern-coach' },
-    });
+  const context = await browser.newContext({ viewport: WINDOW });
+  if (!within) await logIn(context.request);
   const page = await context.newPage();
   let bytes = 0;
   const network = await context.newCDPSession(page);
   await network.send('Network.enable');
   network.on('Network.loadingFinished', ({ encodedDataLength }) => (bytes += encodedDataLength));
   const start = performance.now();
-  await page.goto(url + path, { waitUntil: 'commit' });
+  await page.goto(DEMO + path, { waitUntil: 'commit' });
   await page.locator(seen).first().waitFor();
   const seconds = (performance.now() - start) / 1000;
   const loaded = bytes;
@@ -45,12 +36,7 @@ async function firstLoad(
   return { seconds, kB: loaded / 1000 };
 }
 
-if (!reachable) console.log(`nothing answers at ${url}: start the demo first`);
-else {
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-dev-shm-usage'],
-  });
+await inBrowser(async (browser) => {
   await firstLoad(browser, PLACES[0]);
   for (const place of PLACES) {
     const loads = [];
@@ -59,5 +45,4 @@ else {
       `${place.name.padEnd(18)} ${median(loads.map((l) => l.seconds)).toFixed(2)} s, ${Math.round(median(loads.map((l) => l.kB)))} kB by then`,
     );
   }
-  await browser.close();
-}
+});

@@ -44,8 +44,15 @@ test('a game is logged snap by snap with the keyboard alone: what follows is the
   await page.getByLabel('Movement seen').selectOption({ label: 'the line slants left' });
   await page.getByLabel('Ball on').fill('own 35');
   await page.getByLabel('Gained').fill('9');
-  await page.getByRole('textbox', { name: 'said' }).fill('Granite');
-  await page.keyboard.press('Enter');
+  const said = page.getByRole('textbox', { name: 'said' });
+  await said.fill('Granite');
+  await said.blur();
+  // What was begun is still there after a reload.
+  await page.reload();
+  await expect(page.getByRole('form', { name: 'Snap 2, new' })).toBeVisible();
+  await expect(page.getByRole('spinbutton', { name: 'Gained' })).toHaveValue('9');
+  await expect(said).toHaveValue('Granite');
+  await said.press('Enter');
   await expect(page.getByRole('form', { name: 'Snap 3, new' })).toBeVisible();
   await expect(page.getByLabel('Ball on')).toHaveValue('own 44');
   const [first, second] = await logOf(page, game);

@@ -90,6 +90,17 @@ describe('the log', () => {
     expect(log.map((s) => s.situation.gain)).toEqual([4, 1, 7]);
   });
 
+  it('goes on with a snap that was begun, after another was looked at, and anew once it is logged', async () => {
+    const store = await opened();
+    store.putLogged({ said: 'Granite' });
+    store.edit(1);
+    expect(store.draft!.number).toBe(1);
+    store.fresh();
+    expect([store.draft!.number, store.draft!.logged.said]).toEqual([3, 'Granite']);
+    expect([await store.save(), store.problem]).toEqual([true, '']);
+    expect([store.draft!.number, store.draft!.logged.said]).toEqual([4, '']);
+  });
+
   it('stays with a snap that was changed', async () => {
     const store = await opened();
     store.edit(1);

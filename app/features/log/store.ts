@@ -13,6 +13,8 @@ import { usePlaybook } from '~/features/playbook/store';
 import { useRoster } from '~/features/roster/store';
 import { attempting } from '~/features/session/attempt';
 import { request } from '~/features/session/request';
+import { useSession } from '~/features/session/store';
+import { useBegun } from './begun';
 import { firstCall } from './book-of-calls';
 
 /** Something that somebody has to say yes to first. */
@@ -31,12 +33,15 @@ interface Written {
 export const useLog = defineStore('log', () => {
   const playbook = usePlaybook();
   const roster = useRoster();
+  const session = useSession();
+  const me = (): number => session.member?.userId ?? 0;
   const games = shallowRef<GameItem[]>([]);
   const game = ref<number | null>(null);
   const log = shallowRef<SnapItem[]>([]);
   const lineup = shallowRef<{ revision: number; lineup: Lineup }>({ revision: 0, lineup: NO_CHANGES });
   /** The entry in hand: a new snap, or one that is there. */
   const draft = shallowRef<LogEntry | null>(null);
+  const begun = useBegun();
   const problem = ref('');
   const asked = shallowRef<AskedFirst | null>(null);
   const attempt = attempting(problem, 'What you have written stays here.');
@@ -68,10 +73,18 @@ export const useLog = defineStore('log', () => {
     lineup.value = field;
   }
 
-  /** Begins the next snap, with what it most likely is. */
+  /** Begins the next snap, with what it most likely is; one that was begun before is gone on with. */
   function fresh(): void {
     asked.value = null;
-    draft.value = nextEntry(log.value, firstCall(playbook));
+    const next = nextEntry(log.value, firstCall(playbook));
+    const { userId, gameId, entry } = begun.value ?? {};
+    const isIt = userId === me() && gameId === game.value && entry?.number === next.number;
+    draft.value = isIt ? entry! : next;
+  }
+  /** Begins the next snap with nothing of one that was begun before. */
+  function freshAnew(): void {
+    begun.value = null;
+    fresh();
   }
   /** Takes a snap that is there in hand. */
   function edit(number: number): void {
@@ -82,7 +95,11 @@ export const useLog = defineStore('log', () => {
     draft.value = { number, call, situation, logged };
   }
 
-  const put = (change: Partial<LogEntry>): void => void (draft.value = { ...draft.value!, ...change });
+  function put(change: Partial<LogEntry>): void {
+    const entry = { ...draft.value!, ...change };
+    draft.value = entry;
+    if (isNew.value) begun.value = { userId: me(), gameId: game.value!, entry };
+  }
   const putSituation = (change: Partial<Situation>): void =>
     put({ situation: { ...draft.value!.situation, ...change } });
   const putLogged = (change: Partial<Logged>): void => put({ logged: { ...draft.value!.logged, ...change } });
@@ -123,6 +140,7 @@ export const useLog = defineStore('log', () => {
       const entry = draft.value!;
       const answer = await write(of, [entry], confirmed);
       if (answer.written) {
+        if (begun.value?.gameId === of && begun.value.entry.number === entry.number) begun.value = null;
         await reload(of);
         return isLast(entry.number) ? fresh() : edit(entry.number);
       }
@@ -145,7 +163,7 @@ export const useLog = defineStore('log', () => {
     attempt(async () => {
       await write(game.value!, entries, true);
       await reload(game.value!);
-      fresh();
+      freshAnew();
     });
 
   const remove = (number: number): Promise<boolean> =>
@@ -153,7 +171,7 @@ export const useLog = defineStore('log', () => {
       const found = log.value.find((s) => s.number === number);
       if (found) await request(`/api/snaps/${found.id}`, { method: 'DELETE' });
       await reload(game.value!);
-      fresh();
+      freshAnew();
     });
 
   /** Another man plays a place from a snap on; grades that become his are asked about. */
