@@ -75,7 +75,8 @@ const told = computed(() => {
 const past = computed(() => {
   const play = store.measuring.followed;
   if (!play || !store.snap?.resolution.passing) return null;
-  return sayPastLine(pastTheLine(store.tracks, Math.round((props.seconds - play.start) * play.framesPerSecond)));
+  const found = pastTheLine(store.tracks, Math.round((props.seconds - play.start) * play.framesPerSecond));
+  return found && sayPastLine(found);
 });
 /** How cameras that moved were carried along. */
 const carried = computed(() => (store.measuring.followed?.carried ?? []).map(sayCarried));

@@ -1,5 +1,6 @@
 import { computed, ref, watch, type Ref } from 'vue';
 import { askedPlaces } from '#core/film/follow/asked';
+import { meetingsOf } from '#core/film/follow/events';
 import type { Track } from '#core/film/follow/follow';
 import { askedTracks } from '#core/film/follow/would-have';
 import { mendsThatMatter, replayOf, type Mended, type Replay, type Replayable } from '#core/film/replay/replay';
@@ -30,7 +31,8 @@ export function useReplays(inHand: Ref<Pick<Named, 'id' | 'team'> | null>) {
     const places = askedPlaces(store.call, { x: 0, y: 0 }, start);
     const { formation, resolution } = store.call;
     const asked = askedTracks(places, store.tracks, framesPerSecond);
-    return { tracks: store.tracks, framesPerSecond, start, asked, ...askedOnFilm(formation, resolution) };
+    const meetings = meetingsOf(store.tracks, framesPerSecond);
+    return { tracks: store.tracks, framesPerSecond, start, meetings, asked, ...askedOnFilm(formation, resolution) };
   });
   const mends = computed(() => (play.value ? mendsThatMatter(play.value) : []));
   const lines = computed<ReplayLine[]>(() => {

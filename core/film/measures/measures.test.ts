@@ -155,14 +155,15 @@ describe('measures of film', () => {
       track('RE', 'defence', still(9, 2)),
     ];
     expect(pastTheLine(men, 0)).toEqual([]);
-    expect(pastTheLine(men, RATE).map((m) => [m.id, Math.round(m.depth)])).toEqual([
+    expect(pastTheLine(men, RATE)!.map((m) => [m.id, Math.round(m.depth)])).toEqual([
       ['RT', 5],
       ['LT', 3],
     ]);
-    expect(sayPastLine(pastTheLine(men, RATE))).toMatch(
+    expect(sayPastLine(pastTheLine(men, RATE)!)).toMatch(
       /^Past the line on this frame: RT 1\.7 yd, give or take 0\.1; LT 1 yd, give or take 0\.1\. How far/,
     );
     expect(sayPastLine([])).toMatch(/^Nobody of the line/);
+    expect([pastTheLine(men, -1), pastTheLine(men, 100 * RATE)]).toEqual([null, null]);
   });
   it('may be trusted from the angles that see them', () => {
     expect(isTrusted({ trust: 'both angles' }, ['end zone'])).toBe(false);

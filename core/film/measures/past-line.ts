@@ -9,8 +9,9 @@ export interface PastLine {
   readonly error: number;
 }
 
-/** Who of the line is surely past the line of scrimmage on a frame, the farthest first: what is looked at when a ball is thrown. */
-export function pastTheLine(tracks: readonly Track[], frame: number): PastLine[] {
+/** Who of the line is surely past the line of scrimmage on a frame, the farthest first: what is looked at when a ball is thrown. `null` on one nobody was followed to. */
+export function pastTheLine(tracks: readonly Track[], frame: number): PastLine[] | null {
+  if (!tracks.some((t) => t.places[frame])) return null;
   return tracks
     .filter((t) => t.team === 'offence' && (LINE_SEATS as readonly string[]).includes(t.id))
     .flatMap(({ id, places }) => {

@@ -3,6 +3,7 @@ import { resolveCall } from '../../calls/resolve-call';
 import { A_CALL } from '../../testing/a-call';
 import { need } from '../../testing/need';
 import { REPLAY_KNOWS, sayReplay } from '../../reports/replay-lines';
+import { meetingsOf } from '../follow/events';
 import type { Track } from '../follow/follow';
 import { mendsThatMatter, replayOf, type Replayable } from './replay';
 
@@ -46,7 +47,7 @@ const ASKED = [
   track('LG', 'offence', going([-4, -1], [-1, 13.5], 0.2, 1.2)),
   track('M', 'defence', still(0, 15)),
 ];
-const PLAY: Replayable = {
+const BASE: Omit<Replayable, 'meetings'> = {
   tracks: FILMED,
   framesPerSecond: RATE,
   start: 0,
@@ -55,6 +56,12 @@ const PLAY: Replayable = {
   pass: false,
   carrier: 'B',
 };
+/** The play, or another one, with who met whom on it. */
+function played(change: Partial<typeof BASE> = {}): Replayable {
+  const play = { ...BASE, ...change };
+  return { ...play, meetings: meetingsOf(play.tracks, RATE) };
+}
+const PLAY = played();
 
 describe('a play that is run again with blocks mended', () => {
   it('tells what came of it on film: the room where the ball crossed, and who met it', () => {
@@ -83,7 +90,7 @@ describe('a play that is run again with blocks mended', () => {
 
   it('names the blocks that would have changed it, and no block that would not', () => {
     expect(mendsThatMatter(PLAY).map((m) => m.blocker)).toEqual(['LG']);
-    const same = { ...PLAY, asked: FILMED };
+    const same = played({ asked: FILMED });
     expect(mendsThatMatter(same)).toEqual([]);
   });
 
@@ -95,20 +102,21 @@ describe('a play that is run again with blocks mended', () => {
 
   it('counts a wider hole only where it is more than its error', () => {
     const wider = (x: number) =>
-      mendsThatMatter({
-        ...PLAY,
-        tracks: FILMED.filter((t) => t !== linebacker),
-        asked: [...ASKED, track('N', 'defence', still(x, 2)), track('C', 'offence', still(x, 1))].filter(
-          (t) => t !== nose && t !== centre,
-        ),
-      }).map((m) => m.blocker);
+      mendsThatMatter(
+        played({
+          tracks: FILMED.filter((t) => t !== linebacker),
+          asked: [...ASKED, track('N', 'defence', still(x, 2)), track('C', 'offence', still(x, 1))].filter(
+            (t) => t !== nose && t !== centre,
+          ),
+        }),
+      ).map((m) => m.blocker);
     expect(wider(0.8)).toEqual([]);
     expect(wider(-2)).toEqual(['C']);
   });
 
   it('of a pass tells who is at the quarterback, and how long nobody was', () => {
     const rusher = track('RE', 'defence', going([12, 2], [1, -11], 0.3, 2));
-    const pass = { ...PLAY, pass: true, carrier: 'QB', tracks: [...FILMED.filter((t) => t !== end), rusher] };
+    const pass = played({ pass: true, carrier: 'QB', tracks: [...FILMED.filter((t) => t !== end), rusher] });
     const was = replayOf(pass, 'nobody')!;
     expect([was.hole, was.met!.who]).toEqual([null, 'RE']);
     expect(sayReplay(was, true)).toMatch(/^RE is at the quarterback after 1\.\d s\.$/);
@@ -118,9 +126,9 @@ describe('a play that is run again with blocks mended', () => {
 
   it('does not take a blocker who leads through the hole for its border, but the one who has a man there', () => {
     const leads = track('H', 'offence', going([0, -8], [4, 4], 0.2, 1.4));
-    expect(replayOf({ ...PLAY, tracks: [...FILMED, leads] }, 'nobody')!.hole!.width).toBeCloseTo(6, 5);
+    expect(replayOf(played({ tracks: [...FILMED, leads] }), 'nobody')!.hole!.width).toBeCloseTo(6, 5);
     const has = track('H', 'offence', going([8, -8], [7, 2], 0.2, 1));
-    expect(replayOf({ ...PLAY, tracks: [...FILMED, has] }, 'nobody')!.hole!.right).toMatchObject({
+    expect(replayOf(played({ tracks: [...FILMED, has] }), 'nobody')!.hole!.right).toMatchObject({
       man: { id: 'H' },
       name: 'RE',
     });
@@ -128,17 +136,17 @@ describe('a play that is run again with blocks mended', () => {
 
   it('says so of a ball that never crosses, an open side and a hole that is closed', () => {
     const short = track('B', 'offence', going([4, -18], [4, -1], 0, 2.5));
-    const stopped = replayOf({ ...PLAY, tracks: [short, ...FILMED.slice(1)] }, 'nobody')!;
+    const stopped = replayOf(played({ tracks: [short, ...FILMED.slice(1)] }), 'nobody')!;
     expect(sayReplay(stopped, false)).toMatch(/^The ball does not cross the line; /);
-    const open = replayOf({ ...PLAY, tracks: FILMED.filter((t) => t !== end) }, 'nobody')!;
+    const open = replayOf(played({ tracks: FILMED.filter((t) => t !== end) }), 'nobody')!;
     expect(sayReplay(open, false)).toMatch(/^The hole is open to the right of N after/);
     const shut = track('RE', 'defence', going([12, 2], [4.5, 2], 0.2, 1));
-    const closed = replayOf({ ...PLAY, tracks: [...FILMED.filter((t) => t !== end), shut] }, 'nobody')!;
+    const closed = replayOf(played({ tracks: [...FILMED.filter((t) => t !== end), shut] }), 'nobody')!;
     expect(sayReplay(closed, false)).toMatch(/^RE stands in the hole after 1\.5 s; /);
   });
 
   it('tells nothing where nobody followed the man with the ball, and how far any of it can be believed', () => {
-    expect(replayOf({ ...PLAY, tracks: FILMED.filter((t) => t.team === 'defence') }, 'nobody')).toBeNull();
+    expect(replayOf(played({ tracks: FILMED.filter((t) => t.team === 'defence') }), 'nobody')).toBeNull();
     expect(REPLAY_KNOWS).toContain('nobody knows');
   });
 });

@@ -7,7 +7,7 @@ import { secondsOf, type FollowedMen, type PlayOnFilm, type Timing } from '../me
 import { holeOf, lasts, type Hole } from '../measures/hole';
 
 /** A play as it was followed, and as it would have been had everybody done what was asked. Tracks in feet from the ball. */
-export interface Replayable extends Omit<PlayOnFilm, 'meetings' | 'would'> {
+export interface Replayable extends Omit<PlayOnFilm, 'would'> {
   readonly asked: readonly Track[];
 }
 
@@ -54,7 +54,8 @@ export function replayOf(play: Replayable, mended: Mended): Replay | null {
         ? filmed
         : goesOn(play, filmed, goesAsAsked);
   const tracks = [...blockers, carrier];
-  const on = { ...play, tracks, meetings: meetingsOf(tracks, play.framesPerSecond) };
+  const meetings = mended === 'nobody' ? play.meetings : meetingsOf(tracks, play.framesPerSecond);
+  const on = { ...play, tracks, meetings };
   const last = Math.min(...tracks.map((t) => t.places.length)) - 1;
   return {
     mended,
@@ -77,8 +78,7 @@ function askedMen(assignments: readonly Assignment[], mended: Mended): (t: Track
 
 /** The carrier's way: as filmed until one of these defenders meets him, straight on from there. */
 function goesOn(play: Replayable, carrier: Track, goesAsAsked: (t: Track) => boolean): Track {
-  const on = { ...play, meetings: meetingsOf(play.tracks, play.framesPerSecond) };
-  const met = metBy(on, carrier, carrier.places.length - 1);
+  const met = metBy(play, carrier, carrier.places.length - 1);
   const by = met && play.tracks.find((t) => t.team === 'defence' && t.id === met.who);
   if (!by || !goesAsAsked(by)) return carrier;
   const frame = frameAfter(play, met.seconds);
