@@ -3,6 +3,8 @@ import type { NuxtPage } from '@nuxt/schema';
 import { build } from 'esbuild';
 import type { Plugin } from 'vite';
 import { placesOf, type Place } from './server/places';
+import { withPureShapes } from './server/pure-shapes';
+import { interfaceCss } from './app/theme/interface-css';
 import { SESSION_SECONDS } from './server/session/duration';
 
 const core = fileURLToPath(new URL('./core', import.meta.url));
@@ -34,10 +36,29 @@ const notePlaces: Plugin = {
   },
 };
 
+/** The look of the interface library comes with the page's own styles. */
+const INTERFACE = 'virtual:interface.css';
+const interfaceSheet: Plugin = {
+  name: 'interface-css',
+  resolveId: (id) => (id === INTERFACE ? id : undefined),
+  load: (id) => (id === INTERFACE ? interfaceCss() : undefined),
+};
+
+/** Shapes that nothing in a page is read with do not come with it. */
+const pureShapes: Plugin = {
+  name: 'pure-shapes',
+  enforce: 'pre',
+  transform: (code, id) =>
+    id.startsWith(core) && id.endsWith('.ts') ? { code: withPureShapes(code), map: null } : null,
+};
+
 /** Small modules that nearly every place behind the doors takes some of come as one file each, and not as forty. */
 const TOGETHER = { board: '/app/features/board/', signs: '/app/components/ui/' };
 const togetherIn = (module: string): string | undefined =>
   Object.entries(TOGETHER).find(([, folder]) => module.includes(folder))?.[0];
+
+/** The file of the letters that every place is written in. */
+const LETTERS = 'archivo-latin-wdth-normal';
 
 /** Where the worker with the picture library is served from: its answers have a policy of their own. */
 const EYES = '_nuxt/eyes/';
@@ -84,7 +105,7 @@ export default defineNuxtConfig({
   imports: { dirs: [] },
   // Who is logged in is asked with everything else of his, by our own store.
   auth: { loadStrategy: 'none' },
-  // Set up by the plugin `interface`: from here all of its theme would stand in the page itself.
+  // Set up by the plugin `interface`, with a style sheet made ahead: from here all of its theme would stand in the page itself.
   primevue: {
     usePrimeVue: false,
     loadStyles: false,
@@ -158,7 +179,11 @@ export default defineNuxtConfig({
     'build:before': buildServiceWorker,
     // What a place needs is asked for by the place: nothing is fetched on a guess while the first one is still coming.
     'build:manifest': (manifest) => {
-      for (const part of Object.values(manifest)) part.prefetch = false;
+      for (const part of Object.values(manifest)) {
+        part.prefetch = false;
+        // The letters come beside the styles: one that comes later has everything laid out anew.
+        if (part.file.includes(LETTERS)) part.preload = true;
+      }
     },
     'pages:resolved': (found) => void (pages = found),
     // Said here and not in the options: the log-in's module would begin a session for every stranger's request as soon as it saw it.
@@ -170,7 +195,7 @@ export default defineNuxtConfig({
   },
   typescript: { strict: true },
   vite: {
-    plugins: [notePlaces],
+    plugins: [notePlaces, interfaceSheet, pureShapes],
     worker: {
       rollupOptions: {
         output: {

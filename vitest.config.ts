@@ -16,7 +16,7 @@ export default defineConfig({
         test: {
           name: 'unit',
           testTimeout: 60_000,
-          setupFiles: ['core/testing/seed.ts'],
+          setupFiles: ['core/testing/seed.ts', 'tests/settled.ts'],
           include: [
             'core/**/*.test.ts',
             'cli/**/*.test.ts',

@@ -62,7 +62,7 @@ describe('names on the command line', () => {
 
   it('notation that is wrong says where', () => {
     expect(said(() => loadFront('T 3 rigt', formation, SHIPPED_SETTINGS))).toMatch(/^front:1:\d+ error /);
-    expect(said(() => loadFormation('LT LG C RG'))).toMatch(/^formation:1:1 error .*RT is missing/);
+    expect(said(() => loadFormation('LT LG C RG'))).toMatch(/^formation:1:1 error .*not there: RT/);
   });
 
   it('a file that is not there says so, whatever it should have held', () => {

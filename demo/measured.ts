@@ -1,6 +1,6 @@
 import type { CalibrationInput } from '#core/model/calibration';
 import type { Feet, FollowedPlay } from '#core/model/measured';
-import type { Angle } from '#core/model/snap';
+import type { Angle } from '#core/model/angle';
 import measured from './film/measured.json';
 
 /** What the coach of the demo program has measured on a snap already. */

@@ -66,6 +66,7 @@ describe('a proposal', () => {
     sure: 0.874,
     why: 'He came to T.',
     outcome: 'success',
+    cost: { consequence: 'costly', why: 'T was 2 ft from the ball.' },
     faults: [],
   };
 
@@ -82,7 +83,11 @@ describe('a proposal', () => {
       { fault: 'too-deep', sure: 0.8, why: '' },
       { fault: 'late-off', sure: 0.3, why: '' },
     ];
-    expect(takeProposal({ ...proposal, faults }, done)).toMatchObject({ technique: 'minus', faults: ['too-deep'] });
+    expect(takeProposal({ ...proposal, faults }, done)).toMatchObject({
+      technique: 'minus',
+      faults: ['too-deep'],
+      consequence: 'costly',
+    });
     expect(proposedOf({ ...proposal, faults }).faults).toEqual(['too-deep', 'late-off']);
   });
 

@@ -8,11 +8,11 @@ import { asFollowed } from './as-followed';
 import { FRAMES_PER_SECOND, runPlay } from './cameras/play';
 import type { DemoSnap } from './scenario';
 
-/** What would be proposed of a snap that is run with these faults and followed as well as film is, without filming it. */
-export function proposedFor(snap: DemoSnap, seed: number): Proposal[] {
+/** What would be proposed of a snap that is run with these faults and followed as well as film is, or `off` so many feet, without filming it. */
+export function proposedFor(snap: DemoSnap, seed: number, off?: number): Proposal[] {
   const worked = workCall(snap.call);
   if (!worked.ok) throw new Error(`${snap.call.scheme} cannot be worked out`);
-  const tracks = asFollowed(runPlay(worked.value, snap, seed), seed);
+  const tracks = asFollowed(runPlay(worked.value, snap, seed), seed, off);
   const start = -1 / FRAMES_PER_SECOND;
   const film = { framesPerSecond: FRAMES_PER_SECOND, start };
   const would = wouldHave(worked.value, { x: 0, y: 0 }, tracks, film);

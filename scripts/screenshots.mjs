@@ -17,7 +17,7 @@ const SHOTS = [
     '/film',
     'board',
     async (page) => {
-      await page.getByRole('rowheader', { name: 'Film says' }).waitFor();
+      await page.getByRole('row', { name: /^Film says right/ }).waitFor();
       for (let i = 0; i < 52; i++) await page.keyboard.press('ArrowRight');
       await page.keyboard.press('4');
     },

@@ -3,10 +3,10 @@ import { onKeyStroke } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { inField } from '~/features/hands/in-field';
 import { attempting } from '~/features/session/attempt';
-import { leave } from '~/features/session/leave';
 import { useFirst } from '~/features/first/store';
 import { useTheme } from '~/features/session/theme';
 import { useSession } from '~/features/session/store';
+import { comingPart } from '~/features/session/part';
 
 const session = useSession();
 const theme = useTheme();
@@ -52,7 +52,12 @@ onKeyStroke('?', (event) => {
   void navigateTo('/glossary');
 });
 const problem = ref('');
-const goOut = (): Promise<boolean> => attempting(problem)(leave);
+/** What has to be put away knows of everything that lies on this machine: no place waits for that. */
+const goOut = (): Promise<boolean> =>
+  attempting(problem)(async () => {
+    const { leave } = await comingPart(import('~/features/session/leave'));
+    await leave();
+  });
 </script>
 
 <template>

@@ -11,11 +11,18 @@ async function readyPlaybook(programId: number): Promise<void> {
   await usePlaybook().ready(programId);
 }
 
+/** What waits on this machine is read while the rules come: the film shows it with its snap. */
+async function takeUpMarks(): Promise<void> {
+  const { useMarks } = await import('~/features/marks/store');
+  await useMarks().takenUp();
+}
+
 /** Everything but the doors needs somebody logged in; where nothing is here yet, the first door is the one that makes a program. */
 export default defineNuxtRouteMiddleware(async (to) => {
   const session = useSession();
   try {
     if (!session.known) await session.load();
+    if (session.member && to.path.startsWith('/film')) void takeUpMarks();
     if (session.member) await readyPlaybook(session.member.programId);
   } catch (problem) {
     if (problem instanceof RequestProblem)

@@ -1,4 +1,4 @@
-/** How long the page is left alone before its files are put aside for later, milliseconds. */
+/** How long the page is left alone before anything is put aside for later, milliseconds: what one came for comes first. */
 const QUIET = 2_000;
 
 /**
@@ -7,10 +7,10 @@ const QUIET = 2_000;
  */
 export async function keepForLater(): Promise<void> {
   if (import.meta.dev || !('serviceWorker' in navigator) || !window.isSecureContext) return;
+  await new Promise((resolve) => setTimeout(resolve, QUIET));
   await navigator.serviceWorker.register('/sw.js');
   const { active } = await navigator.serviceWorker.ready;
   // What came before it stood beside the page is asked for again, so that it is kept as well.
-  await new Promise((resolve) => setTimeout(resolve, QUIET));
   const files = performance
     .getEntriesByType('resource')
     .map((entry) => entry.name)

@@ -1,12 +1,8 @@
 import PrimeVue from 'primevue/config';
+import 'virtual:interface.css';
 import { styleNumber } from '~/features/session/style-number';
-import { chalkPreset } from '~/theme/preset';
 
-/** The interface components in the product's own tokens; what they write into the page as styles carries the number of the page. */
+/** The interface components; their look is a style sheet of the page, and what else they write into it carries the number of the page. */
 export default defineNuxtPlugin(({ vueApp }) => {
-  vueApp.use(PrimeVue, {
-    ripple: false,
-    theme: { preset: chalkPreset, options: { darkModeSelector: '[data-theme="board"]', cssLayer: false } },
-    csp: { nonce: styleNumber() },
-  });
+  vueApp.use(PrimeVue, { ripple: false, theme: 'none', csp: { nonce: styleNumber() } });
 });

@@ -1,5 +1,5 @@
 import { resolveCall } from '#core/calls/resolve-call';
-import type { KeptMark, SnapView } from '#core/model/game';
+import type { KeptMark, SnapView } from '#core/model/snap-view';
 import type { Grade } from '#core/model/grade';
 import { A_CALL } from '#core/testing/a-call';
 import { anEntry } from '#core/testing/a-log';
@@ -28,6 +28,7 @@ export const aSnap = (id: number, change: Partial<SnapView> = {}): SnapView => (
   grades: [],
   own: [],
   ownGrades: false,
+  followed: false,
   notes: [],
   field: [],
   ...change,

@@ -1,3 +1,4 @@
+import { effectScope } from 'vue';
 import { describe, expect, it } from 'vitest';
 import { useAsked, type WorkerLike } from './asked';
 import { serveJobs, type Answer, type Question } from './serve';
@@ -45,6 +46,16 @@ describe('asking a worker', () => {
     hand().say({ id: 1, kind: 'part', found: ['c'], done: 3 });
     hand().say({ id: 1, kind: 'end' });
     expect([asked.whole.value, asked.running.value]).toEqual([['a', 'b', 'c'], false]);
+  });
+
+  it('asks nothing for whoever has left, and lets the worker go', () => {
+    const scope = effectScope();
+    const { asked, hand, made } = scope.run(set)!;
+    asked.ask('one');
+    scope.stop();
+    expect([hand().ended, asked.running.value]).toEqual([true, false]);
+    asked.ask('late');
+    expect([made.length, hand().asked.length, asked.running.value]).toEqual([1, 1, false]);
   });
 
   it('drops answers to an old question, whenever they come', () => {

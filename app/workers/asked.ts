@@ -14,6 +14,8 @@ export function useAsked<Job, Part>(make: () => WorkerLike) {
   const problem = ref('');
   let worker: WorkerLike | null = null;
   let latest = 0;
+  /** Whoever asked has left: what he asks from now on, late, is asked for nobody. */
+  let hasLeft = false;
 
   function stop(): void {
     worker?.terminate();
@@ -55,6 +57,7 @@ export function useAsked<Job, Part>(make: () => WorkerLike) {
   }
 
   function ask(job: Job): void {
+    if (hasLeft) return;
     latest++;
     found.value = [];
     done.value = 0;
@@ -64,6 +67,10 @@ export function useAsked<Job, Part>(make: () => WorkerLike) {
     worker.postMessage({ id: latest, job } satisfies Question<Job>);
   }
 
-  if (getCurrentScope()) onScopeDispose(stop);
+  function leave(): void {
+    hasLeft = true;
+    stop();
+  }
+  if (getCurrentScope()) onScopeDispose(leave);
   return { found, whole, done, running, problem, ask, forget, stop };
 }

@@ -1,6 +1,6 @@
 import { carriedCamera, keepCarried, type CarriedCamera } from '#core/film/follow/carried';
 import { Following } from '#core/film/follow/follow';
-import type { Angle } from '#core/model/snap';
+import type { Angle } from '#core/model/angle';
 import { OpenCvEyes, type Cv } from '#eyes/opencv-eyes';
 import * as opencv from '@techstark/opencv-js';
 import { askedKey, type FollowJob, type FromFollower, type Picture, type ToFollower } from './following';

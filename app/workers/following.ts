@@ -1,6 +1,6 @@
 import type { Calibration } from '#core/model/calibration';
 import type { Carried, Team } from '#core/model/measured';
-import type { Angle } from '#core/model/snap';
+import type { Angle } from '#core/model/angle';
 import type { Size } from '#core/film/calibrate/camera';
 import type { Start, Track } from '#core/film/follow/follow';
 

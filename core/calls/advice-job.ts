@@ -5,7 +5,7 @@ import { readMoves } from '../language/lineups/read-moves';
 import type { Front } from '../model/front';
 import type { PressureProof } from '../model/pressure';
 import type { Settings } from '../model/settings';
-import type { Overrides } from '../model/identification';
+import type { Overrides } from '../model/overrides';
 import type { Side } from '../model/side';
 import { underMovement, type UnderMovement } from '../movement/under-movement';
 import { mendProtection, type ProtectionMend } from '../protect/mend-protection';

@@ -47,7 +47,7 @@ describe('an answer kept with a snap', () => {
 
   it('says why when it cannot be worked out any more', () => {
     const lost = { ...kept, call: { ...A_CALL, formation: 'LT LG C RG' } };
-    expect(changedAnswer(lost)).toEqual({ men: [], why: expect.stringContaining('RT is missing') });
+    expect(changedAnswer(lost)).toEqual({ men: [], why: expect.stringContaining('not there: RT') });
     const retired = { ...kept, call: { ...A_CALL, scheme: 'gone' } };
     expect(changedAnswer(retired)).toEqual({ men: [], why: expect.stringContaining('gone') });
   });

@@ -1,7 +1,7 @@
 import { gistOf } from '../compare/gist';
 import { wordDiagnostic } from '../diagnostics/wording';
 import type { Resolution } from '../model/resolution';
-import type { SnapBody } from '../model/snap';
+import type { SnapBody } from '../model/snap-body';
 import { resolveCall, type Ways } from './resolve-call';
 
 /** How a call that was worked out once would be worked out today. */

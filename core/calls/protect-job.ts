@@ -1,6 +1,6 @@
 import type { Result } from '../diagnostics/diagnostic';
 import type { PressureProof } from '../model/pressure';
-import type { Overrides } from '../model/identification';
+import type { Overrides } from '../model/overrides';
 import type { Settings } from '../model/settings';
 import type { Side } from '../model/side';
 import { provePressures } from '../protect/prove';

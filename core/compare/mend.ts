@@ -1,3 +1,4 @@
+import { inSentence } from '../vocabulary/in-sentence';
 import { readFormation } from '../language/lineups/read-formation';
 import { lineOf, type Formation } from '../model/formation';
 import type { Front } from '../model/front';
@@ -113,7 +114,7 @@ export function sayChange(change: Change): string {
     case 'tag':
       return change.on ? `call ${change.tag}` : `call it without ${change.tag}`;
     case 'school':
-      return `run ${change.name.toLowerCase()} instead`;
+      return `run ${inSentence(change.name)} instead`;
     case 'side':
       return `run it to the ${change.side}`;
     case 'split':

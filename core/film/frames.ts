@@ -1,3 +1,5 @@
+import type { ClipBody } from '../model/snap';
+
 /** Time in seconds in the middle of a frame: asking for its edge may show the one before. Frames count from 0. */
 export const seekTime = (frame: number, framesPerSecond: number): number => (frame + 0.5) / framesPerSecond;
 
@@ -10,22 +12,28 @@ export const sinceSnap = (frame: number, snapFrame: number, framesPerSecond: num
   (frame - snapFrame) / framesPerSecond;
 
 /** The moments of a clip that are marked, by name. */
-export const MOMENTS = ['snap', 'contact', 'whistle'] as const;
+export const MOMENTS = ['snap', 'contact', 'throw', 'whistle'] as const;
 export type Moment = (typeof MOMENTS)[number];
 export const FRAME_OF = {
   snap: 'snapFrame',
   contact: 'contactFrame',
+  throw: 'throwFrame',
   whistle: 'whistleFrame',
 } as const satisfies Record<Moment, string>;
+/** Moments that every clip has; a throw is on a pass, where somebody marked it. */
+export type FixedMoment = Exclude<Moment, 'throw'>;
+
+/** The frame of a moment; `null` where it is not marked. */
+export const frameOfMoment = (clip: ClipBody, moment: Moment): number | null => clip[FRAME_OF[moment]] ?? null;
 
 /** What is needed of a clip to find one moment in it. */
-type Timed<M extends Moment> = Readonly<Record<'framesPerSecond' | 'frames' | (typeof FRAME_OF)[M], number>>;
+type Timed<M extends FixedMoment> = Readonly<Record<'framesPerSecond' | 'frames' | (typeof FRAME_OF)[M], number>>;
 
 /**
  * The frame of another clip that shows the same moment, counted from the snap of both or from another moment marked on both; its first or
  * last where it has none.
  */
-export function sameMoment<M extends Moment = 'snap'>(
+export function sameMoment<M extends FixedMoment = 'snap'>(
   frame: number,
   from: Timed<M>,
   to: Timed<M>,

@@ -11,6 +11,10 @@ export function distance(a: Point, b: Point): number {
   return Math.sqrt(x * x + y * y);
 }
 
+/** Along a way from its first point to its last; 0 for one of no or one point. */
+export const alongWay = (way: readonly Point[]): number =>
+  way.reduce((sum, p, i) => (i === 0 ? 0 : sum + distance(way[i - 1]!, p)), 0);
+
 /** The point a share `t` (0..1) of the way from `a` to `b`. */
 export const between = (a: Point, b: Point, t: number): Point => ({
   x: a.x + (b.x - a.x) * t,

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { FAULTS } from '../model/faults';
-import { PHASES } from '../model/grade';
+import { PHASES } from '../model/phases';
 import { BLOCKS, type BlockId } from '../vocabulary/index';
 import { faultsOffered, phasesOf, standardOf, STANDARDS } from './standards';
 

@@ -1,5 +1,4 @@
-import type { Phase } from '../model/grade';
-import { PHASES } from '../model/grade';
+import { PHASES, type Phase } from '../model/phases';
 import type { TechniqueSheet } from '../model/resolution';
 import type { OwnFault } from '../model/faults';
 import type { BlockId } from '../vocabulary/index';

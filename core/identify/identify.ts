@@ -1,6 +1,7 @@
 import type { Formation } from '../model/formation';
 import type { Defender, Front } from '../model/front';
-import type { Identification, Overrides } from '../model/identification';
+import type { Identification } from '../model/identification';
+import type { Overrides } from '../model/overrides';
 import { SHIPPED_SETTINGS, type Settings } from '../model/settings';
 import type { Side } from '../model/side';
 import { inGap, interiorGaps, Picture } from './before-the-snap';

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { PersonNameSchema } from './person-name';
 import { ROLE_IDS } from './role';
 
 /** Shorter passwords are guessed in minutes. */
@@ -16,7 +17,6 @@ export const EmailSchema = z
   .toLowerCase()
   .max(200)
   .pipe(z.email({ message: 'an address such as name@club.example' }));
-export const PersonNameSchema = z.string().trim().min(1, 'a name').max(80);
 export const ProgramNameSchema = z.string().trim().min(1, 'a name').max(80);
 
 /** Who opens an account. */

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { FaultIdSchema } from './faults';
-import { PHASES } from './grade';
+import { PHASES } from './phases';
 
 /** How hard men meet in a drill, the softest first, and what has to be worn for it at least. A program may ask for more. */
 export const CONTACTS = {

@@ -24,6 +24,8 @@ export const FilmFactsSchema = z.object({
   /** Most frames between two that can be shown without the others. */
   keyEvery: z.int().positive(),
   sound: z.boolean(),
+  /** When it was shot by the camera's own clock, as the file says it; nothing where it does not. */
+  shot: z.string().max(40).optional(),
 });
 export type FilmFacts = z.infer<typeof FilmFactsSchema>;
 

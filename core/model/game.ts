@@ -1,9 +1,8 @@
 import * as z from 'zod';
 import { DaySchema } from './day';
-import { KeptNoteSchema } from './film-note';
-import { AskedSchema } from './asked';
-import { GradeSchema, RubricRefSchema } from './grade';
-import { AngleSchema, CallSchema, ClipBodySchema, LoggedSchema, SituationSchema, SnapBodySchema } from './snap';
+import { GradeSchema } from './grade';
+import { CallSchema, LoggedSchema, SituationSchema } from './snap';
+import { AngleSchema } from './angle';
 
 /** A game as lists show it. */
 export const GameItemSchema = z.object({
@@ -29,10 +28,7 @@ export const newestPlayed = <G extends { readonly playedOn?: string | null }>(
 export const latestGame = (games: readonly GameItem[]): GameItem | null =>
   [...games].reverse().find((g) => g.snaps > 0) ?? games.at(-1) ?? null;
 
-const MarkedSchema = z.object({ blocker: z.string(), grade: GradeSchema });
-/** A mark as it is kept, with what was asked of the man when it was given. */
-export const KeptMarkSchema = MarkedSchema.extend({ revision: z.int(), asked: AskedSchema });
-export type KeptMark = z.infer<typeof KeptMarkSchema>;
+export const MarkedSchema = z.object({ blocker: z.string(), grade: GradeSchema });
 
 /** What one man was asked to do, in short. */
 export const AskedItemSchema = z.object({ blocker: z.string(), block: z.string(), partners: z.array(z.string()) });
@@ -56,24 +52,3 @@ export const SnapItemSchema = LogEntrySchema.extend({
   angles: z.array(AngleSchema),
 });
 export type SnapItem = z.infer<typeof SnapItemSchema>;
-
-/** A snap with its film, as it is watched and graded. */
-export const SnapViewSchema = SnapBodySchema.extend({
-  id: z.int(),
-  number: z.int(),
-  gameId: z.int(),
-  clips: z.array(ClipBodySchema.extend({ id: z.int(), angle: z.string() })),
-  /** Revision of what is asked on it. */
-  revision: z.int(),
-  /** With what it is graded now. */
-  rubric: RubricRefSchema,
-  grades: z.array(KeptMarkSchema),
-  /** One's own reading beside them. */
-  own: z.array(KeptMarkSchema),
-  notes: z.array(KeptNoteSchema),
-  /** A player may mark himself on it, on a sheet of his own. */
-  ownGrades: z.boolean().default(false),
-  /** Who played where on this snap, and with which number. */
-  field: z.array(z.object({ seat: z.string(), name: z.string(), number: z.int() })),
-});
-export type SnapView = z.infer<typeof SnapViewSchema>;

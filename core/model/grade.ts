@@ -1,7 +1,8 @@
 import * as z from 'zod';
 import { FACT_IDS } from './facts';
 import { FaultIdSchema } from './faults';
-import { AngleSchema } from './snap';
+import { AngleSchema } from './angle';
+import { PHASES } from './phases';
 
 /** Did he take the man his rule gave him? */
 export const AssignmentMarkSchema = z.enum(['right', 'wrong', 'not his fault', 'cannot tell']);
@@ -10,9 +11,6 @@ export const TechniqueMarkSchema = z.enum(['plus', 'minus', 'cannot tell']);
 export type AssignmentMark = z.infer<typeof AssignmentMarkSchema>;
 export type TechniqueMark = z.infer<typeof TechniqueMarkSchema>;
 
-/** The parts of a block in the order in which they happen; which of them a block has is its own sheet's matter. */
-export const PHASES = ['start', 'fit', 'drive', 'hand-over', 'finish'] as const;
-export type Phase = (typeof PHASES)[number];
 export const PhaseMarkSchema = z.enum(['done', 'not', 'cannot tell']);
 export type PhaseMark = z.infer<typeof PhaseMarkSchema>;
 

@@ -1,13 +1,12 @@
 import * as z from 'zod';
+import { FamilySchema, SideCallSchema } from './overrides';
 import { SideSchema } from './side';
 
 /** A worked-out value with the sentence that says why; `overruled` when the coach set it by hand. */
 const because = { because: z.string(), overruled: z.boolean().default(false) };
 const perSide = <T extends z.ZodType>(value: T) => z.object({ left: value, right: value });
 
-export const FamilySchema = z.enum(['open', 'odd', 'even', 'bear', 'goal line']);
 export const SubNameSchema = z.enum(['over', 'under', 'double three', 'tite', 'stack', 'five-man']);
-export const SideCallSchema = z.enum(['loaded', 'light']);
 
 export const TechniqueSchema = z.object({
   id: z.string(),
@@ -65,16 +64,3 @@ export const IdentificationSchema = z.object({
 export type Identification = z.infer<typeof IdentificationSchema>;
 export type Technique = z.infer<typeof TechniqueSchema>;
 export type SubName = z.infer<typeof SubNameSchema>;
-
-/** What a coach may overrule on one front. */
-export const OverridesSchema = z.object({
-  strength: SideSchema.optional(),
-  family: FamilySchema.optional(),
-  mike: z.string().optional(),
-  leftCall: SideCallSchema.optional(),
-  rightCall: SideCallSchema.optional(),
-  box: z.array(z.string()).optional(),
-  leftForce: z.string().optional(),
-  rightForce: z.string().optional(),
-});
-export type Overrides = z.infer<typeof OverridesSchema>;

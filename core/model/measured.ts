@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { AngleSchema } from './snap';
+import { AngleSchema } from './angle';
 import { PixelSchema } from './calibration';
 
 const TeamSchema = z.enum(['offence', 'defence']);
@@ -20,12 +20,13 @@ export type Look = z.infer<typeof LookSchema>;
 
 /**
  * A man's way as it was followed: for every frame x, y (feet, field frame), the standard deviation of the place in feet and how well he was
- * seen, 0 to 1.
+ * seen, 0 to 1; `heights`: for every frame the middle of his trunk over the ground, feet, where it was kept.
  */
 export const KeptTrackSchema = z.object({
   id: FeetSchema.shape.id,
   team: TeamSchema,
   places: z.array(z.tuple([z.number(), z.number(), z.number(), z.number()])).max(600),
+  heights: z.array(z.number()).max(600).optional(),
 });
 export type KeptTrack = z.infer<typeof KeptTrackSchema>;
 

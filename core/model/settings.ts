@@ -68,6 +68,8 @@ export const SettingsSchema = z.object({
   /** The same on second down, and on third and fourth, as a share of what is needed; 0: the same yards on every down. */
   standardSecond: z.coerce.number().min(0).max(1).default(0),
   standardThird: z.coerce.number().min(0).max(1).default(0),
+  /** Whether the Book also shows grades in which a miss counts by what it meant. */
+  weighMisses: z.enum(['alike', 'meant']).default('alike'),
   /** A lone first-level block farther to the side than this is at risk. */
   reachLimit: z.coerce.number().min(1).max(15).default(5),
   /** The same on zone tracks, to the play side. */

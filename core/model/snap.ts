@@ -1,6 +1,5 @@
 import * as z from 'zod';
-import { OverridesSchema } from './identification';
-import { ResolutionSchema } from './resolution';
+import { OverridesSchema } from './overrides';
 import { SideSchema } from './side';
 
 /** A call as it was made: scheme by id, formation and front as texts in inline notation. */
@@ -72,14 +71,6 @@ export const LoggedSchema = z.object({
 });
 export type Logged = z.infer<typeof LoggedSchema>;
 
-/** One snap of a game. The resolution is the one its grades were given against; changing a rule never changes it. */
-export const SnapBodySchema = z.object({
-  call: CallSchema,
-  situation: SituationSchema,
-  resolution: ResolutionSchema,
-  logged: LoggedSchema.prefault({}),
-});
-export type SnapBody = z.infer<typeof SnapBodySchema>;
 export type Situation = z.infer<typeof SituationSchema>;
 
 /** A piece of film: frames are counted from 0, `snapFrame` is the first in which the ball moves. */
@@ -89,8 +80,7 @@ export const ClipBodySchema = z.object({
   snapFrame: z.int().min(0),
   contactFrame: z.int().min(0),
   whistleFrame: z.int().min(0),
+  /** On a pass: the first frame in which the ball has left the hand; nobody has to mark it. */
+  throwFrame: z.int().min(0).optional(),
 });
 export type ClipBody = z.infer<typeof ClipBodySchema>;
-export const ANGLES = ['end zone', 'sideline'] as const;
-export const AngleSchema = z.enum(ANGLES);
-export type Angle = z.infer<typeof AngleSchema>;

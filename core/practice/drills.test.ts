@@ -4,7 +4,7 @@ import { STANDARDS } from '../grade/standards';
 import { drillFrom, libraryIds, libraryText } from '../library/library';
 import { CONTACT_IDS, DAILY_IDS, DrillSchema, GEARS, isContact, isWornFor, THEIR_WAYS } from '../model/drill';
 import { FAULT_IDS } from '../model/faults';
-import { PHASES, type Phase } from '../model/grade';
+import { PHASES, type Phase } from '../model/phases';
 import { unitOf } from '../grade/book/marked';
 import { BLOCKS, type BlockId } from '../vocabulary/index';
 import { cautionsOfDrill, isCaution, sayContact } from './cautions';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { FilmView } from '../model/film';
-import { sayBytes, sayFilm, sayNumbers } from './film-lines';
+import { sayByClock, sayBytes, sayFilm, sayNumbers, sayShowByClock } from './film-lines';
 
 const FILM: FilmView = {
   id: 1,
@@ -67,5 +67,12 @@ describe('films in words', () => {
         expect(read).toEqual([...numbers].sort((a, b) => a - b));
       }),
     );
+  });
+});
+
+describe('what the clock says', () => {
+  it('is which snap, and by which film', () => {
+    expect(sayByClock(7, 'C0047.MP4')).toBe('By the clock snap 7, shot beside C0047.MP4.');
+    expect([1, 4].map(sayShowByClock)).toEqual(['Show one film by the clock', 'Show 4 films by the clock']);
   });
 });

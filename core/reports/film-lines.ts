@@ -37,6 +37,13 @@ export function sayFilm(film: FilmView): string {
   }
 }
 
+/** Why the clock says that a film shows a snap: `beside` is the film of the other angle that was shot at that moment. */
+export const sayByClock = (snap: number, beside: string): string => `By the clock snap ${snap}, shot beside ${beside}.`;
+
+/** What is pressed to show so many films as the clock says. */
+export const sayShowByClock = (films: number): string =>
+  films === 1 ? 'Show one film by the clock' : `Show ${films} films by the clock`;
+
 /** Numbers as they are read out: "3, 5 to 9 and 12". */
 export function sayNumbers(numbers: readonly number[]): string {
   const runs: [first: number, last: number][] = [];

@@ -1,3 +1,4 @@
+import { inSentence } from '../vocabulary/in-sentence';
 import type { BookSnap } from '../grade/book/lines';
 import { MEASURES, type Measure } from '../grade/book/measures';
 import { assignmentKept, bothKept, plusKept } from '../grade/rubrics/rubric';
@@ -93,7 +94,7 @@ function rowOf(
   const target = asked.target ? ` ${asked.target}${asked.next ? `, then ${asked.next}` : ''}` : '';
   return {
     snap: weeks ? `${week}.${number}` : String(number),
-    call: `${words.play(scheme, side)}, ${front.toLowerCase()}`,
+    call: `${words.play(scheme, side)}, ${inSentence(front)}`,
     asked: `${blocker} ${words.block(asked.block).toLowerCase()}${target}`,
     assignment: shapeOf(assignmentKept(grade)),
     technique: parts.includes('technique') ? shapeOf(plusKept(grade.technique)) : 'none',

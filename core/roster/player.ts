@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { PersonNameSchema } from '../model/account';
+import { PersonNameSchema } from '../model/person-name';
 
 /** A place in a line-up as the notation names it: LT, C, Y, QB. */
 export const SeatSchema = z.string().regex(/^[A-Z][A-Z0-9]{0,2}$/, 'a place such as LT, C or Y');

@@ -1,7 +1,7 @@
 import { createCanvas, type Canvas } from '@napi-rs/canvas';
 import { spawn } from 'node:child_process';
 import { once } from 'node:events';
-import type { Angle } from '#core/model/snap';
+import type { Angle } from '#core/model/angle';
 import { drawField, type Field } from './field';
 import { drawFigure } from './figure';
 import { projector, type Camera } from './lens';

@@ -1,7 +1,8 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { workCall } from '#core/calls/resolve-call';
 import { wordDiagnostic } from '#core/diagnostics/wording';
-import { ANGLES, type ClipBody } from '#core/model/snap';
+import type { ClipBody } from '#core/model/snap';
+import { ANGLES } from '#core/model/angle';
 import { DEMO_SNAPS, demoClipFile } from '../scenario';
 import { film } from './film';
 import type { Camera } from './lens';

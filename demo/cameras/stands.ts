@@ -1,4 +1,4 @@
-import type { Angle } from '#core/model/snap';
+import type { Angle } from '#core/model/angle';
 import type { Field } from './field';
 import type { Camera } from './lens';
 import { chance } from './random';

@@ -2,7 +2,7 @@
 import { writeFileSync } from 'node:fs';
 import { keepTracks } from '#core/film/follow/keep';
 import { workCall } from '#core/calls/resolve-call';
-import { ANGLES } from '#core/model/snap';
+import { ANGLES } from '#core/model/angle';
 import type { DemoMeasured } from '#demo/measured';
 import { DEMO_SNAPS } from '#demo/scenario';
 import { openCv } from './film';

@@ -9,7 +9,7 @@ import { ballOf, placesOf } from '#core/film/alignment/places';
 import type { WorkedCall } from '#core/calls/resolve-call';
 import type { CalibrationInput } from '#core/model/calibration';
 import type { Feet } from '#core/model/measured';
-import { ANGLES, type Angle } from '#core/model/snap';
+import { ANGLES, type Angle } from '#core/model/angle';
 import { OpenCvEyes, type Cv } from '#eyes/opencv-eyes';
 import { demoClipFile } from '#demo/scenario';
 import { framesOf } from './film';

@@ -1,5 +1,6 @@
 import { workCall } from '#core/calls/resolve-call';
 import { DEMO_SNAPS } from '#demo/scenario';
+import { measureAssisted } from './assisted';
 import { openCv } from './film';
 import { measureFollowing } from './following';
 import { measureMovements } from './movements';
@@ -26,6 +27,7 @@ async function main(): Promise<void> {
     if (!worked.ok) throw new Error(`snap ${number} cannot be worked out`);
     const truth = readTruth(FOLDER, number);
     measurePlaces(truth, worked.value, 100 * number, tally);
+    measureAssisted(truth, FOLDER, number, 100 * number, tally);
     measureFollowing(cv, { truth, folder: FOLDER, number, call: worked.value, moves: false }, tally);
     if (i % MOVEMENTS_ON === 0) measureMovements(snap, 1000 * number, tally);
   }

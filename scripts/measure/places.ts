@@ -5,7 +5,7 @@ import { techniqueOf } from '#core/identify/techniques';
 import { levelOf } from '#core/identify/line';
 import { SHIPPED_SETTINGS } from '#core/model/settings';
 import type { CalibrationInput } from '#core/model/calibration';
-import { ANGLES, type Angle } from '#core/model/snap';
+import { ANGLES, type Angle } from '#core/model/angle';
 import type { WorkedCall } from '#core/calls/resolve-call';
 import { calibrationClicked, feetClicked, handOf, trulyAt, type Truth } from './truth';
 import type { Tally } from './tally';

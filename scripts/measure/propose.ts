@@ -5,7 +5,7 @@ import { meetingsOf } from '#core/film/follow/events';
 import type { Track } from '#core/film/follow/follow';
 import { askedOnFilm, type PlayOnFilm } from '#core/film/measures/measure';
 import { propose } from '#core/grade/propose/propose';
-import { ANGLES } from '#core/model/snap';
+import { ANGLES } from '#core/model/angle';
 import { proposedFor } from '#demo/proposals';
 import { DEMO_SNAPS, type DemoSnap } from '#demo/scenario';
 import { compareProposals } from './compare';
@@ -65,6 +65,10 @@ function plantWrongMen(snap: DemoSnap, seed: number, tally: Tally): void {
     if (!target) continue;
     const proposals = proposedFor({ ...snap, faults: [{ man: blocker, fault: 'wrong-man' }] }, seed);
     const own = proposals.find((p) => p.blocker === blocker);
+    const there = proposedFor({ ...snap, faults: [{ man: blocker, fault: 'wrong-man' }] }, seed, 0);
+    const meant = there.find((p) => p.blocker === blocker)?.cost;
+    if (meant)
+      tally.count('what a wrong man meant, told as by the true places', own?.cost?.consequence === meant.consequence);
     tally.count('wrong men that are found', own?.assignment === 'wrong');
     if (own && !own.why.startsWith('He went where'))
       tally.count('the same, of those whose way was another', own.assignment === 'wrong');

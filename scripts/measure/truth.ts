@@ -8,7 +8,7 @@ import { HASH, HALF_WIDTH } from '#core/film/calibrate/field-marks';
 import { ACROSS, type Across, type CalibrationInput, type FieldMark, type Pixel } from '#core/model/calibration';
 import type { Feet, Look, Team } from '#core/model/measured';
 import type { Movement } from '#core/model/movement';
-import { ANGLES, type Angle } from '#core/model/snap';
+import { ANGLES, type Angle } from '#core/model/angle';
 
 /** What the cameras wrote down beside a snap. Places in inches, frame by frame, in the order of `men`. */
 export interface Truth {

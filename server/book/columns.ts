@@ -1,3 +1,4 @@
+import { FOE_OF } from '#core/grade/book/marked';
 import { YARD_ENDS } from '#core/grade/book/play-result';
 import type { Dimension } from '#core/grade/book/dimensions';
 import { NEARLY, SPREAD_PARTS, type SpreadPart } from '#core/grade/book/spread';
@@ -57,6 +58,9 @@ export const SPREADS: Readonly<Record<SpreadPart, string>> = {
   open: 'b.possible <= 0',
 };
 
+/** Their man; `foeOf` finds his letters again. */
+const FOE = `(b.target || '${FOE_OF}' || g.opponent)`;
+
 /** Every dimension of the Book; a dimension without a line here does not compile. */
 export const COLUMNS: Readonly<Record<Dimension, Column>> = {
   man: number('b.player_id', false),
@@ -65,10 +69,18 @@ export const COLUMNS: Readonly<Record<Dimension, Column>> = {
   pair: maybe('b.pair'),
   play: plain(`(b.scheme || ' ' || b.side)`),
   block: plain('b.block'),
+  foe: {
+    value: FOE,
+    join: 'join games g on g.id = b.game_id',
+    where: (name) =>
+      `b.grade_id in (select b.grade_id from book_marks b join games g on g.id = b.game_id where b.program_id = :program and ${FOE} in (:${name}))`,
+    whole: false,
+  },
   help: plain('b.help'),
   phase,
   fault: listed('faults'),
   fact: listed('facts'),
+  consequence: maybe('b.consequence'),
   front: plain('b.front'),
   formation: plain('b.formation'),
   side: plain('b.side'),

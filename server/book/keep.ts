@@ -1,7 +1,7 @@
 import { QueryTypes, type Transaction } from 'sequelize';
 import { markedOf } from '#core/grade/book/marked';
 import { playResultOf, snapColumns } from '#core/grade/book/play-result';
-import type { GradedSnap } from '#core/model/asked';
+import type { GradedSnap } from '#core/model/snap-body';
 import { PROGRAM_SHEET } from '#core/model/grade';
 import { ProgramBodySchema } from '#core/model/program';
 import { SHIPPED_SETTINGS } from '#core/model/settings';
@@ -93,8 +93,8 @@ export async function keepSnapInBook(
 }
 /** What of a mark in the Book can change while it is the same man's on the same snap. */
 const MARK_COLUMNS = [
-  ...['block', 'pair', 'help', 'rubric', 'assignment', 'technique', 'finish', 'bothKept', 'outcome', 'film'],
-  ...['earned', 'possible', 'faults', 'facts', 'phasesDone', 'phasesNot'],
+  ...['block', 'target', 'pair', 'help', 'rubric', 'assignment', 'technique', 'finish', 'bothKept', 'outcome', 'film'],
+  ...['earned', 'possible', 'faults', 'facts', 'consequence', 'phasesDone', 'phasesNot'],
 ] as never[];
 
 /** Snaps that are worked through at once. */

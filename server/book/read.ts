@@ -4,6 +4,8 @@ import type { BookLine } from '#core/grade/book/lines';
 import { SPREAD_PARTS, sumOfSpreads, type Spread } from '#core/grade/book/spread';
 import { MEASURE_IDS, type Count, type Measure } from '#core/grade/book/measures';
 import { COLUMNS, SPREADS } from './columns';
+import { CONSEQUENCES } from '#core/model/grade';
+import { MISS_WEIGHTS } from '#core/grade/book/weigh';
 
 /** Who may see what: everything of a program, or one player's marks of published games. */
 export interface Reach {
@@ -34,8 +36,14 @@ const counted = Object.entries(TOLD)
 const spreading = SPREAD_PARTS.map((part) => `count(*) filter (where ${SPREADS[part]})::int as "spread ${part}"`).join(
   ', ',
 );
+/** What weighing misses adds: nothing for all but the few of which somebody said what they meant. */
+const weight = `(case b.consequence ${CONSEQUENCES.map((c) => `when '${c}' then ${MISS_WEIGHTS[c] - 1}`).join(' ')} end)`;
+const missed = `b.consequence is not null and not (${SPREADS.all})`;
+const weighing = ['earned', 'possible']
+  .map((part) => `sum(b.${part} * ${weight}) filter (where ${missed})::float8 as "${part}More"`)
+  .join(', ');
 const COUNTS = `count(*)::int as marks, ${counted}, ${spreading}, sum(b.earned)::float8 as earned, sum(b.possible)::float8 as possible,
-  count(*) filter (where b.possible > 0)::int as scored`;
+  ${weighing}, count(*) filter (where b.possible > 0)::int as scored`;
 
 /** What is asked of `book_marks`: nothing of another program, and of a player nothing but his own in published games. */
 export function conditionOf({ program, player }: Reach, filter: BookFilter): Condition {
@@ -63,14 +71,18 @@ interface CountRow extends Record<string, unknown> {
   readonly marks: number;
   readonly earned: number | null;
   readonly possible: number | null;
+  /** What weighing misses by what they meant adds to both. */
+  readonly earnedMore: number | null;
+  readonly possibleMore: number | null;
   readonly scored: number;
 }
 
 function lineOf(row: CountRow): BookLine {
   const count = (measure: Measure): Count => {
-    if (measure === 'score') {
-      return { good: row.earned ?? 0, of: row.possible ?? 0, unknown: row.marks - row.scored };
-    }
+    const [earned, possible, unknown] = [row.earned ?? 0, row.possible ?? 0, row.marks - row.scored];
+    if (measure === 'score') return { good: earned, of: possible, unknown };
+    if (measure === 'weighed')
+      return { good: earned + (row.earnedMore ?? 0), of: possible + (row.possibleMore ?? 0), unknown };
     const [good, of] = [Number(row[`${measure}Good`]), Number(row[`${measure}Of`])];
     return { good, of, unknown: row.marks - of };
   };

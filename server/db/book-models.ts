@@ -26,6 +26,7 @@ export const BOOK_MARK = {
   pair: text,
   ...called,
   block: text,
+  target: text,
   help: text,
   ...situated,
   rubric: text,
@@ -39,6 +40,7 @@ export const BOOK_MARK = {
   possible: DataTypes.REAL,
   faults: words,
   facts: words,
+  consequence: text,
   phasesDone: words,
   phasesNot: words,
 };

@@ -1,11 +1,12 @@
-import { ClipBodySchema, SnapBodySchema, type ClipBody, type SnapBody } from '#core/model/snap';
+import { ClipBodySchema, type ClipBody } from '#core/model/snap';
+import { SnapBodySchema, type SnapBody, GradedSnapSchema, type GradedSnap } from '#core/model/snap-body';
 import { GradeSchema, type Grade } from '#core/model/grade';
 import { ProgramBodySchema, type ProgramBody } from '#core/model/program';
 import { FilmBodySchema, type FilmBody } from '#core/model/film';
 import { CalibrationSchema, type Calibration } from '#core/model/calibration';
 import { MeasuringSchema, type Measuring } from '#core/model/measured';
 import { LineupSchema, type Lineup } from '#core/film/log/lineup';
-import { AskedSchema, GradedSnapSchema, type Asked, type GradedSnap } from '#core/model/asked';
+import { AskedSchema, type Asked } from '#core/model/asked';
 import { FindingSchema, type Finding } from '#core/model/finding';
 import { CutSchema, type Cut } from '#core/film/log/cut';
 import { FilmNoteSchema, type FilmNote } from '#core/model/film-note';

@@ -201,5 +201,6 @@ async function makePlayable(
   if (!probed.ok) throw new Error(`what was written cannot be read: ${probed.problem}`);
   const playable = filmKeys(row).written;
   await storage.adopt(written, playable);
-  return { playable, facts: probed.facts, why: [...plan.why] };
+  // What is written anew does not say any more when it was shot.
+  return { playable, facts: { ...probed.facts, shot: facts.shot }, why: [...plan.why] };
 }

@@ -1,6 +1,6 @@
 import type { Transaction } from 'sequelize';
 import { lineupAt, playerAt } from '#core/film/log/lineup';
-import type { SnapView } from '#core/model/game';
+import type { SnapView } from '#core/model/snap-view';
 import { lineupOf } from '../db/mappers';
 import { GameRow, PlayerRow } from '../db/models';
 import type { Member } from '../session/member';

@@ -1,13 +1,17 @@
 import { createError } from 'h3';
-import { ClipRow, GameRow, GradeRow, SeasonRow, SnapRow } from '../db/models';
+import { Op } from 'sequelize';
+import { ClipRow, GameRow, GradeRow, MeasuringRow, SeasonRow, SnapRow } from '../db/models';
 import { PROGRAM_SHEET } from '#core/model/grade';
 import { clipBody, gradeAsked, gradeBody, gradedSnap, snapBody } from '../db/mappers';
 import type { Member } from '../session/member';
 import { menOnField } from './field';
 import { notesOf } from './notes';
 import { none, ownClip, ownGame, ownSnap } from './owned';
-import type { SnapItem, SnapView } from '#core/model/game';
-import type { Angle, ClipBody } from '#core/model/snap';
+import type { SnapItem } from '#core/model/game';
+import type { SnapView } from '#core/model/snap-view';
+import type { FRAME_OF, Moment } from '#core/film/frames';
+import type { ClipBody } from '#core/model/snap';
+import type { Angle } from '#core/model/angle';
 
 export async function listSnaps(member: Member, gameId: number): Promise<SnapItem[]> {
   const scope = { programId: member.programId, gameId };
@@ -52,8 +56,9 @@ export async function readSnap(member: Member, snapId: number): Promise<SnapView
   const game = await openGame(member, row.gameId);
   const body = snapBody(row);
   const where = { programId: member.programId, snapId };
-  const [clips, grades] = await Promise.all([
+  const [clips, followed, grades] = await Promise.all([
     ClipRow.findAll({ where, order: [['angle', 'ASC']] }),
+    member.role === 'player' ? false : isFollowed(where),
     GradeRow.findAll({ where: { ...where, sheet: [PROGRAM_SHEET, member.userId], ...ownOnly(member) } }),
   ]);
   const seats = body.resolution.assignments.map((a) => a.blocker);
@@ -67,6 +72,7 @@ export async function readSnap(member: Member, snapId: number): Promise<SnapView
     rubric: await rubricOfGame(row.gameId),
     grades: member.role === 'player' && !game.published ? [] : marksOn(PROGRAM_SHEET, grades),
     ownGrades: (game.ownGrades ?? false) && !game.published,
+    followed,
     own: marksOn(member.userId, grades),
     notes: await notesOf(
       member,
@@ -76,6 +82,10 @@ export async function readSnap(member: Member, snapId: number): Promise<SnapView
   };
 }
 
+/** Was everybody followed on this snap? Asked of the database: the ways themselves are long. */
+const isFollowed = async (where: { programId: number; snapId: number }): Promise<boolean> =>
+  (await MeasuringRow.count({ where: { ...where, body: { followed: { [Op.ne]: null } } } })) > 0;
+
 /** The game of a snap, if it is open to the member: to a player once it is published, or while he is to grade himself. */
 async function openGame({ role, programId }: Member, gameId: number): Promise<GameRow> {
   const game = await GameRow.findOne({ where: { id: gameId, programId } });
@@ -83,11 +93,11 @@ async function openGame({ role, programId }: Member, gameId: number): Promise<Ga
   return game;
 }
 
-/** Says which frames are the snap, the first contact and the whistle; those not given stay. Frames that are not in the clip, or in another order, are refused. */
+/** Says which frames are the snap, the first contact, the throw and the whistle; those not given stay. Frames that are not in the clip, or in another order, are refused. */
 export async function markFrames(
   member: Member,
   clipId: number,
-  change: Partial<Pick<ClipBody, 'snapFrame' | 'contactFrame' | 'whistleFrame'>>,
+  change: Partial<Pick<ClipBody, (typeof FRAME_OF)[Moment]>>,
 ): Promise<ClipBody> {
   const clip = await ownClip(member, clipId);
   const body = { ...clipBody(clip), ...change };
@@ -98,6 +108,12 @@ export async function markFrames(
     throw createError({
       statusCode: 400,
       message: `Snap, contact and whistle follow each other within frames 0 to ${frames - 1}; these are ${snapFrame}, ${contactFrame} and ${whistleFrame}. Nothing was changed.`,
+    });
+  const thrown = body.throwFrame;
+  if (thrown !== undefined && (thrown < snapFrame || thrown > whistleFrame))
+    throw createError({
+      statusCode: 400,
+      message: `The ball is thrown between the snap and the whistle, within frames ${snapFrame} to ${whistleFrame}; this is ${thrown}. Nothing was changed.`,
     });
   await clip.update({ body });
   return body;

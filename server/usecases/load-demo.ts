@@ -41,7 +41,7 @@ import { sayPersonnel } from '#core/reports/personnel';
 import { playerAt, type Lineup } from '#core/film/log/lineup';
 import { calibrate } from '#core/film/calibrate/calibrate';
 import type { Measuring } from '#core/model/measured';
-import { ANGLES } from '#core/model/snap';
+import { ANGLES } from '#core/model/angle';
 import { demoMeasured } from '#demo/measured';
 import { askedOf } from '#core/grade/book/marked';
 import { readTree } from '#core/language/read';

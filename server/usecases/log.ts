@@ -5,7 +5,8 @@ import { differs } from '#core/calls/changed-answer';
 import { correctSituation } from '#core/film/log/series';
 import type { LogEntry } from '#core/model/game';
 import type { Resolution } from '#core/model/resolution';
-import type { Call, SnapBody } from '#core/model/snap';
+import type { Call } from '#core/model/snap';
+import type { SnapBody } from '#core/model/snap-body';
 import { keepInBook } from '../book/keep';
 import { database } from '../db/database';
 import { snapBody } from '../db/mappers';
@@ -23,15 +24,24 @@ export interface LogWritten {
   readonly affected: readonly { readonly number: number; readonly men: readonly string[] }[];
 }
 
+/** What is written into a log at once. */
+export interface LogSent {
+  readonly entries: readonly LogEntry[];
+  /** Snaps that are taken out, by their numbers. */
+  readonly without?: readonly number[];
+  readonly confirmed: boolean;
+  readonly dryRun: boolean;
+}
+
 /**
- * Writes entries of a game's log, all or none: snaps that are not there are added, others changed. What follows from a corrected situation
- * follows again. When graded men would have been asked something else nothing is written until somebody says `confirmed`; a trial
+ * Writes entries of a game's log, all or none: snaps that are not there are added, others changed, and some taken out. What follows from a
+ * corrected situation follows again. When graded men would have been asked something else nothing is written until somebody says `confirmed`; a trial
  * (`dryRun`) never writes. A call that cannot be worked out is refused with the snap it is of.
  */
 export async function writeLog(
   member: Member,
   gameId: number,
-  { entries, confirmed, dryRun }: { entries: readonly LogEntry[]; confirmed: boolean; dryRun: boolean },
+  { entries, without = [], confirmed, dryRun }: LogSent,
 ): Promise<LogWritten> {
   const { programId } = member;
   await ownGame(member, gameId);
@@ -42,15 +52,17 @@ export async function writeLog(
   const sequelize = await database();
   return sequelize.transaction(async (transaction) => {
     const rows = await lockedLog(member, gameId, transaction);
-    const log = new Map(rows.map((row) => [row.number, snapBody(row)]));
+    const staying = rows.filter((row) => !without.includes(row.number));
+    const log = new Map(staying.map((row) => [row.number, snapBody(row)]));
     const answers = workAllOut(ways, sorted, log);
-    const affected = await affectedBy(answers, log, rows, transaction);
+    const affected = await affectedBy(answers, log, staying, transaction);
     const added = sorted.map((e) => e.number).filter((n) => !log.has(n));
     const after = enter(sorted, answers, log);
     const changed = [...log].flatMap(([n, was]) => (JSON.stringify(was) === JSON.stringify(after.get(n)) ? [] : [n]));
     const written = !dryRun && (confirmed || affected.length === 0);
     if (written) {
-      const touched = rows.filter((row) => changed.includes(row.number));
+      for (const row of rows.filter((r) => without.includes(r.number))) await takeOut(row, transaction);
+      const touched = staying.filter((row) => changed.includes(row.number));
       for (const row of touched)
         await row.update(
           { body: after.get(row.number)!, revision: row.revision + (answers.has(row.number) ? 1 : 0) },
@@ -160,13 +172,18 @@ export async function removeSnap(member: Member, snapId: number): Promise<void> 
   await sequelize.transaction(async (transaction) => {
     await lockGame(gameId, transaction);
     const row = await SnapRow.findOne({ where: { id: snapId, programId }, lock: transaction.LOCK.UPDATE, transaction });
-    const grades = await GradeRow.count({ where: { programId, snapId }, transaction });
-    if (grades > 0)
-      throw createError({
-        statusCode: 409,
-        message: `Snap ${row!.number} has ${grades} ${grades === 1 ? 'grade' : 'grades'}: take them away first, or say that it does not count. Nothing was changed.`,
-      });
-    await ClipRow.destroy({ where: { programId, snapId }, transaction });
-    await row!.destroy({ transaction });
+    await takeOut(row!, transaction);
   });
+}
+
+async function takeOut(row: SnapRow, transaction: Transaction): Promise<void> {
+  const where = { programId: row.programId, snapId: row.id };
+  const grades = await GradeRow.count({ where, transaction });
+  if (grades > 0)
+    throw createError({
+      statusCode: 409,
+      message: `Snap ${row.number} has ${grades} ${grades === 1 ? 'grade' : 'grades'}: take them away first, or say that it does not count. Nothing was changed.`,
+    });
+  await ClipRow.destroy({ where, transaction });
+  await row.destroy({ transaction });
 }

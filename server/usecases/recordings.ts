@@ -2,7 +2,7 @@ import { createError } from 'h3';
 import type { Cut } from '#core/film/recording/marks';
 import type { Motion } from '#core/film/recording/suggest';
 import type { FilmBody, FilmFacts } from '#core/model/film';
-import type { Angle } from '#core/model/snap';
+import type { Angle } from '#core/model/angle';
 import { database } from '../db/database';
 import { filmBody } from '../db/mappers';
 import { FilmRow } from '../db/models';

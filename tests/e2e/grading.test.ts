@@ -64,7 +64,7 @@ test('what the film proposes stands beside, and is taken by one key; the Book co
   await enter(page, 'coach', '/film');
   const snap = (await snapsOf(page))[7]!;
   await page.goto(`/film/${snap.id}`);
-  await expect(page.getByRole('rowheader', { name: 'Film says' })).toBeVisible();
+  await expect(page.getByRole('row', { name: /^Film says right/ })).toBeVisible();
   expect(snap.graded).toEqual([]);
   await page.keyboard.press('Shift+Y');
   await expect(page.getByText('Snap 9:')).toBeVisible();
@@ -84,6 +84,32 @@ test('what the film proposes stands beside, and is taken by one key; the Book co
     data: { snapRevision: view.revision, entries },
   });
   expect(taken.status()).toBe(200);
+});
+
+test('nothing moves under the hand while a snap is still coming in', async ({ page }) => {
+  await enter(page, 'coach', '/film');
+  const snap = (await snapsOf(page))[7]!;
+  await page.addInitScript(() => {
+    const seen: Record<string, number[]> = {};
+    Object.assign(window, { seenAt: seen });
+    const look = (): void => {
+      for (const hand of document.querySelectorAll('[aria-label="Film and grades"] button')) {
+        const name = hand.getAttribute('aria-label') ?? hand.textContent.trim();
+        const y = Math.round(hand.getBoundingClientRect().y);
+        if (seen[name]?.at(-1) !== y) (seen[name] ??= []).push(y);
+      }
+      requestAnimationFrame(look);
+    };
+    requestAnimationFrame(look);
+  });
+  await page.goto(`/film/${snap.id}`);
+  // The last to come: what the film makes of it, and how others have fared against these men.
+  await expect(page.getByRole('row', { name: /^Film says right/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /^How hard.* of \d+ on / })).toBeVisible();
+  const seen = await page.evaluate(() => (window as unknown as { seenAt: Record<string, number[]> }).seenAt);
+  // Above what comes late, within it and below it.
+  expect(Object.keys(seen)).toEqual(expect.arrayContaining(['Mark RT', expect.stringMatching(/^space.*play$/)]));
+  expect(Object.entries(seen).filter(([, places]) => places.length > 1)).toEqual([]);
 });
 
 test('two graders of one man see both versions, and nothing is overwritten', async ({ page, browser }) => {
@@ -233,6 +259,10 @@ test('a table of the Book goes out, grades come in from a table once it was trie
   await page.getByRole('button', { name: 'write 1 marks' }).click();
   await expect(page.getByText('1 mark is in.')).toBeVisible();
   expect((await snapsOf(page))[21]!.graded.map((g) => g.blocker)).toEqual(['LT']);
+  await page.getByRole('button', { name: 'take the table of 1 back' }).click();
+  await expect(page.getByText('1 mark is as before the table.')).toBeVisible();
+  expect((await snapsOf(page))[21]!.graded).toEqual([]);
+  await expect(page.getByRole('button', { name: /^take the table/ })).toHaveCount(0);
 
   await page.goto('/book/sheets?game=2');
   await expect(page.getByRole('button', { name: /sheets as PDF/ })).toBeEnabled();

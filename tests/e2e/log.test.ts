@@ -55,6 +55,13 @@ test('a game is logged snap by snap with the keyboard alone: what follows is the
   await said.press('Enter');
   await expect(page.getByRole('form', { name: 'Snap 3, new' })).toBeVisible();
   await expect(page.getByLabel('Ball on')).toHaveValue('own 44');
+  // Taken back it is in hand again as it was written, and logged once more.
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('form', { name: 'Snap 2, new' })).toBeVisible();
+  await expect(said).toHaveValue('Granite');
+  expect(await logOf(page, game)).toHaveLength(1);
+  await said.press('Enter');
+  await expect(page.getByRole('form', { name: 'Snap 3, new' })).toBeVisible();
   const [first, second] = await logOf(page, game);
   expect(first).toMatchObject({ call: { scheme: 'power', side: 'right' }, situation: { gain: 4, down: 1 } });
   expect(second).toMatchObject({ situation: { toGoal: 65, down: 2, gain: 9 }, logged: { said: 'Granite' } });
@@ -123,4 +130,15 @@ test('a table is tried before it is written, and comes out as it went in', async
   await page.getByLabel('Log as a table').setInputFiles(path);
   await page.getByRole('button', { name: 'Try 2 snaps' }).click();
   await expect(page.getByText('0 snaps would be added, 0 snaps changed.')).toBeVisible();
+
+  // While something is being typed the key takes back letters; after that the whole table.
+  const call = page.getByLabel('The call as you say it');
+  await call.fill('Iv');
+  await call.press('Control+z');
+  await call.press('Escape');
+  expect(await logOf(page, game)).toHaveLength(2);
+  await expect(page.getByRole('button', { name: 'take back: 2 snaps of a table written' })).toBeVisible();
+  await call.press('Control+z');
+  await expect(page.getByText('No snap of week 1, Saltmarsh Union is logged.')).toBeVisible();
+  expect(await logOf(page, game)).toHaveLength(0);
 });

@@ -36,6 +36,7 @@ test('snaps are cut by man and block, kept under a name, sent as an address, and
   await expect.poll(async () => (await numbers()).length).toBe(snaps.length);
   await list.getByLabel('Kept cut').selectOption({ label: 'Pulls of the right guard' });
   await expect.poll(numbers).toEqual(cut);
+  await expect(page).toHaveURL(/man=RG&block=pull/);
   await page.reload();
   await expect.poll(numbers).toEqual(cut);
   await list.getByRole('listitem').nth(1).getByRole('link').click();

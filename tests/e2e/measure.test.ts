@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import type { Pixel } from '#core/model/calibration';
-import { ANGLES, type Angle } from '#core/model/snap';
+import { ANGLES, type Angle } from '#core/model/angle';
 import { calibrationClicked, feetClicked, handOf, readTruth, SIZE } from '../../scripts/measure/truth';
 import { enter, snapsOf } from './people';
 import { stumbles } from './stumbles';

@@ -5,7 +5,8 @@ import { SPREAD_PARTS, spreadOf, type Spread } from '#core/grade/book/spread';
 import { MEASURE_IDS, type Measure } from '#core/grade/book/measures';
 import { PLAY_COUNT_IDS } from '#core/grade/book/play-result';
 import { NOTHING_FOUND } from '#core/model/finding';
-import { ALL_PLUS } from '#core/model/grade';
+import { MISS_WEIGHTS } from '#core/grade/book/weigh';
+import { ALL_PLUS, type Consequence } from '#core/model/grade';
 import { PLAYED_GAMES } from '#demo/season';
 import { fillBook } from '../../server/book/keep';
 import { BookMarkRow, BookSnapRow, ClipRow, GameRow, GradeRow, PlayerRow, ProgramRow } from '../../server/db/models';
@@ -66,6 +67,8 @@ const VALUES: Record<Dimension, (row: Row) => unknown[]> = {
   phase: (r) => [...r.phasesDone, ...r.phasesNot],
   fault: (r) => r.faults as string[],
   fact: (r) => r.facts as string[],
+  consequence: (r) => [r.consequence],
+  foe: (r) => [r.target === null ? null : `${r.target as string} of ${opponents.get(r.gameId)}`],
   front: (r) => [r.front],
   formation: (r) => [r.formation],
   side: (r) => [r.side],
@@ -96,6 +99,9 @@ const COLUMN: Partial<Record<Measure, string>> = {
   outcome: 'outcome',
   film: 'film',
 };
+/** What was done as asked counts once, whatever came of the play. */
+const weightOf = ({ earned, possible, consequence }: Row): number =>
+  consequence === null || spreadOf(earned, possible) === 'all' ? 1 : MISS_WEIGHTS[consequence as Consequence];
 function countOf(measure: Measure, of: readonly Row[]): { good: number; of: number; unknown: number } {
   if (measure === 'score') {
     const scored = of.filter((r) => r.possible > 0);
@@ -105,6 +111,14 @@ function countOf(measure: Measure, of: readonly Row[]): { good: number; of: numb
         3,
       ) as number;
     return { good: sum('earned'), of: sum('possible'), unknown: of.length - scored.length };
+  }
+  if (measure === 'weighed') {
+    const sum = (part: 'earned' | 'possible'): number =>
+      expect.closeTo(
+        of.reduce((s, r) => s + r[part] * weightOf(r), 0),
+        3,
+      ) as number;
+    return { good: sum('earned'), of: sum('possible'), unknown: of.filter((r) => r.possible <= 0).length };
   }
   const told = of.map((r) => r[COLUMN[measure]!]).filter((v) => v !== null);
   return { good: told.filter(Boolean).length, of: told.length, unknown: of.length - told.length };
@@ -151,6 +165,8 @@ describe('the book', () => {
     [{ pair: ['C and LG'], zone: ['our half'] }],
     [{ yard: ['-5', '4', '20'] }],
     [{ yard: ['4; drop table grades'] }],
+    [{ foe: ['RE of Quillport Terns', 'N of Graymoor Millers'] }],
+    [{ consequence: ['fatal', 'costly'], unit: ['guards'] }],
     [{ earned: ['more', 'less'], down: ['1'] }],
     [{ place: ["'; drop table grades; --"] }],
   ] as BookFilter[][])('narrowed to %o holds those rows and no others, also behind its numbers', async (filter) => {

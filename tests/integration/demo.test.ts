@@ -3,7 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { DEMO_SNAPS, demoClip, demoClipFile } from '#demo/scenario';
 import { PLAYED_GAMES } from '#demo/season';
 import { latestGame } from '#core/model/game';
-import { ANGLES } from '#core/model/snap';
+import { ANGLES } from '#core/model/angle';
 import { ClipRow, GradeRow, ProgramRow, SnapRow } from '../../server/db/models';
 import { isInCut } from '#core/film/log/cut';
 import { findMember } from '../../server/session/member';

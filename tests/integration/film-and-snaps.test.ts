@@ -173,6 +173,13 @@ describe('film and snaps', () => {
     });
     await expect(markFrames(coach, id, { whistleFrame: 60 })).rejects.toMatchObject({ statusCode: 400 });
     await expect(markFrames(coach, id, { contactFrame: 9 })).rejects.toMatchObject({ statusCode: 400 });
+    expect(await markFrames(coach, id, { throwFrame: 59 })).toMatchObject({ snapFrame: 10, throwFrame: 59 });
+    await expect(markFrames(coach, id, { throwFrame: 9 })).rejects.toMatchObject({
+      message:
+        'The ball is thrown between the snap and the whistle, within frames 10 to 59; this is 9. Nothing was changed.',
+    });
+    await expect(markFrames(coach, id, { whistleFrame: 58 })).rejects.toMatchObject({ statusCode: 400 });
+    expect(clipBody((await ClipRow.findByPk(id))!)).toMatchObject({ whistleFrame: 59, throwFrame: 59 });
     await expect(markFrames(terns.members.coach, id, { snapFrame: 1 })).rejects.toMatchObject({ statusCode: 404 });
   });
 

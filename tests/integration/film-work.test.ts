@@ -39,6 +39,17 @@ describe('a film that comes in', () => {
     expect(existsSync(join(places.arriving, row.upload))).toBe(false);
   });
 
+  it('keeps when it was shot, also when it is written anew', async () => {
+    const at = '2026-10-03T14:30:12.000000Z';
+    for (const [name, args] of [
+      ['shot.mp4', H264],
+      ['shot.ts.mov', ['-c:v', 'mpeg4', '-f', 'mov']],
+    ] as const) {
+      const row = await prepared(lanterns, film(name, ...args, '-metadata', `creation_time=${at}`), name);
+      expect([row.state, filmBody(row).facts!.shot]).toEqual(['ready', at]);
+    }
+  });
+
   it.each([
     ['another wrapping', 'tape.ts', [...H264, '-f', 'mpegts'], 'opens mpegts'],
     ['another codec', 'old.avi', ['-c:v', 'mpeg4'], 'opens avi'],

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { ALL_PLUS, type Grade } from '#core/model/grade';
-import type { SnapBody } from '#core/model/snap';
+import type { SnapBody } from '#core/model/snap-body';
 import type { GradeEntry, GradesConflict } from '#core/model/grade-entry';
 import { GameRow, GradeChangeRow, GradeRow, SnapRow } from '../../server/db/models';
 import { listChanged } from '../../server/usecases/changed-answers';
@@ -242,7 +242,7 @@ describe('changing the call of a graded snap', () => {
     ['a front nobody can line up in', { front: 'T 3 right; N 3 right' }, 'stand on one spot'],
     ['a scheme that does not exist', { scheme: 'flea-flicker' }, '"flea-flicker"'],
     ['a tag the scheme has not', { tags: ['wobble'] }, 'has no tag "wobble"'],
-    ['a formation without a centre', { formation: 'LT LG RG RT' }, 'C is missing'],
+    ['a formation without a centre', { formation: 'LT LG RG RT' }, 'not there: C'],
   ])('refuses %s and says so', async (_what, change, message) => {
     await expect(
       changeCall(lanterns.members.coach, lanterns.snaps[0]!, { ...CALL, ...change }, true),

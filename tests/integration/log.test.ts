@@ -28,8 +28,11 @@ beforeEach(async () => {
   terns = await makeProgram(`Terns${count++}`);
 });
 
-const write = (entries: LogEntry[], more: { confirmed?: boolean; dryRun?: boolean } = {}, whose = lanterns) =>
-  writeLog(whose.members.assistant, lanterns.gameId, { entries, confirmed: false, dryRun: false, ...more });
+const write = (
+  entries: LogEntry[],
+  more: { confirmed?: boolean; dryRun?: boolean; without?: number[] } = {},
+  whose = lanterns,
+) => writeLog(whose.members.assistant, lanterns.gameId, { entries, confirmed: false, dryRun: false, ...more });
 const log = async (): Promise<Record<number, string>> =>
   Object.fromEntries(
     (await listSnaps(lanterns.members.coach, lanterns.gameId)).map(({ number, call, situation: s }) => [
@@ -55,6 +58,22 @@ describe('the log of a game', () => {
     await write([anEntry(1, CALL, { gain: 4 }), anEntry(2, CALL, { down: 2, distance: 6, gain: 1 })]);
     expect((await write([anEntry(1, CALL, { gain: 8 })])).changed).toEqual([1, 2]);
     expect(await log()).toMatchObject({ 1: 'power right 1&10 8', 2: 'power right 2&2 1' });
+  });
+
+  it('takes snaps out with what it writes, all or none', async () => {
+    await write([anEntry(5), anEntry(6)]);
+    expect(await write([anEntry(1, LEFT)], { without: [5, 6, 99] })).toMatchObject({ written: true, changed: [1] });
+    expect(Object.keys(await log())).toEqual(['1', '2']);
+    await markAs(lanterns.members.coach, lanterns.snaps[1]!, [{ blocker: 'LT', grade: ALL_PLUS }]);
+    const before = await log();
+    await expect(write([anEntry(1, CALL), anEntry(8)], { without: [2] })).rejects.toMatchObject({
+      statusCode: 409,
+      message: expect.stringMatching(/^Snap 2 has 1 grade: .* Nothing was changed\.$/),
+    });
+    expect(await log()).toEqual(before);
+    // One that is taken out and written is a new one.
+    expect(await write([anEntry(1, CALL, { gain: 2 })], { without: [1] })).toMatchObject({ added: [1], changed: [] });
+    expect((await log())[1]).toBe('power right 1&10 2');
   });
 
   it('writes nothing on trial, and says the same', async () => {

@@ -2,9 +2,11 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { HASH } from '#core/film/calibrate/field-marks';
 import type { CalibrationInput } from '#core/model/calibration';
 import { NOTHING_MEASURED, type Measuring } from '#core/model/measured';
+import { demoMeasured } from '#demo/measured';
 import { A_SIZE, seenAt } from '#core/testing/a-calibration';
-import { CalibrationRow, ClipRow, MeasuringRow, SnapRow } from '../../server/db/models';
+import { CalibrationRow, ClipRow, GameRow, MeasuringRow, SnapRow } from '../../server/db/models';
 import { calibrateClip, readMeasuring, saveMeasuring } from '../../server/usecases/measuring';
+import { readSnap } from '../../server/usecases/film';
 import { addSnaps } from '../../server/usecases/add-snaps';
 import { CALL, freshDatabase, makeProgram } from './fresh-database';
 
@@ -47,6 +49,23 @@ const feet = (id: string): Measuring => ({
   atSnap: [{ id, team: 'offence', angle: 'end zone', pixel: { x: 480, y: 270 } }],
 });
 const status = (code: number) => expect.objectContaining({ statusCode: code });
+
+describe('a snap on whose film everybody was followed', () => {
+  it('says so to those who grade, and not before', async () => {
+    const { coach, player } = lanterns.members;
+    await addSnaps(coach, lanterns.gameId, [30, 31], CALL);
+    const rows = await SnapRow.findAll({ where: { gameId: lanterns.gameId, number: [30, 31] } });
+    const [snap, other] = rows.map((r) => r.id) as [number, number];
+    await saveMeasuring(coach, snap, 0, NOTHING_MEASURED);
+    expect((await readSnap(coach, snap)).followed).toBe(false);
+    const { followed } = demoMeasured(1)!;
+    await saveMeasuring(coach, snap, 1, { ...NOTHING_MEASURED, followed });
+    expect([(await readSnap(coach, snap)).followed, (await readSnap(coach, other)).followed]).toEqual([true, false]);
+    await GameRow.update({ published: true }, { where: { id: lanterns.gameId } });
+    expect((await readSnap(player, snap)).followed).toBe(false);
+    await GameRow.update({ published: false }, { where: { id: lanterns.gameId } });
+  });
+});
 
 describe('a camera that stood still', () => {
   it('is offered from the nearest snap before, else after, of the same angle, game and program', async () => {
@@ -146,6 +165,6 @@ describe('what was measured', () => {
     await expect(readMeasuring(terns.members.coach, snapId)).rejects.toEqual(status(404));
     await expect(saveMeasuring(terns.members.coach, snapId, 0, feet('C'))).rejects.toEqual(status(404));
     await SnapRow.destroy({ where: { id: snapId } });
-    expect([await MeasuringRow.count(), await CalibrationRow.count()]).toEqual([0, 0]);
+    expect([await MeasuringRow.count({ where: { snapId } }), await CalibrationRow.count()]).toEqual([0, 0]);
   });
 });

@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { inSentence } from '#core/vocabulary/in-sentence';
 import { computed, onMounted, ref, shallowRef, watch } from 'vue';
-import { sameMoment, sinceSnap, type Moment } from '#core/film/frames';
+import { sameMoment, sinceSnap, type FixedMoment } from '#core/film/frames';
 import { sayTechnique } from '#core/reports/technique-lines';
-import type { Angle } from '#core/model/snap';
+import type { Angle } from '#core/model/angle';
 import { blockName } from '~/features/board/words';
 import { schemeName } from '~/features/board/scheme-names';
 import FilmPicture from '~/features/film/FilmPicture.vue';
@@ -20,7 +21,7 @@ const man = computed(() => (typeof route.query.man === 'string' && route.query.m
 onMounted(() => store.open(Number(route.query.one), Number(route.query.two)));
 
 const angle = ref<Angle>('end zone');
-const lockedAt = ref<Moment>('contact');
+const lockedAt = ref<FixedMoment>('contact');
 const clips = computed(() =>
   store.reps.flatMap((rep) => {
     const clip = clipFor(rep, angle.value, man.value);
@@ -62,7 +63,7 @@ function aim(rep: Rep, clip: (typeof clips.value)[number]['clip']) {
 const asked = ({ snap }: Rep) => snap.resolution.assignments.find((a) => a.blocker === man.value);
 const grade = ({ snap }: Rep) => snap.grades.find((g) => g.blocker === man.value)?.grade ?? null;
 const title = ({ snap }: Rep): string =>
-  `Snap ${snap.number}, ${schemeName(snap.call.scheme).toLowerCase()} ${snap.call.side} against ${snap.call.frontName.toLowerCase()}`;
+  `Snap ${snap.number}, ${inSentence(schemeName(snap.call.scheme))} ${snap.call.side} against ${inSentence(snap.call.frontName)}`;
 function askedWords(rep: Rep): string {
   const assignment = asked(rep);
   if (!assignment) return man.value ? `${man.value} does not block here` : '';

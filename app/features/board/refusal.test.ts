@@ -9,7 +9,7 @@ describe('what is said of material', () => {
   it('is nothing when it is laid out well', () => expect(sayProblems(formation('LT LG C RG RT\n'))).toBe(''));
 
   it('that cannot be laid out: the board stays as it was', () => {
-    expect(sayProblems(formation('LT LG C RG\n'))).toMatch(/RT is missing\. The board shows what it showed before\.$/);
+    expect(sayProblems(formation('LT LG C RG\n'))).toMatch(/not there: RT\. The board shows what it showed before\.$/);
   });
 
   it('that was laid out but for one order: not that the board stayed as it was', () => {

@@ -41,7 +41,8 @@ watch(wanted, ({ by, filter }, old) => {
 });
 
 const own = computed(() => playbook.program.faults ?? []);
-const table = computed(() => gradesTable(book.by, book.lines, own.value));
+const weighs = computed(() => playbook.settings.weighMisses === 'meant');
+const table = computed(() => gradesTable(book.by, book.lines, own.value, weighs.value));
 const games = computed(() => [...(book.trend?.lines ?? [])].sort((a, b) => a.label.localeCompare(b.label, 'en')));
 const empty = computed(() => book.page !== null && book.page.total.marks === 0);
 const isNarrowed = computed(() => Object.keys(book.filter).length > 0);

@@ -20,7 +20,8 @@ const props = defineProps<{
 const emit = defineEmits<{ open: [line: BookLine, title: string, measure: Measure]; narrow: [line: BookLine] }>();
 const playbook = usePlaybook();
 const own = computed(() => playbook.program.faults ?? []);
-const measures = computed(() => measuresOf([...props.lines, props.total]));
+const weighs = computed(() => playbook.settings.weighMisses === 'meant');
+const measures = computed(() => measuresOf([...props.lines, props.total], weighs.value));
 const first = computed(() => upperFirst(DIMENSIONS[props.by].name));
 const all = computed(() => (props.lines.length > 1 ? [...props.lines, props.total] : [...props.lines]));
 const said = (line: BookLine): string => (line === props.total ? 'All together' : sayKey(props.by, line));
@@ -42,7 +43,7 @@ const faults = (line: BookLine): string =>
 </script>
 
 <template>
-  <table :aria-label="`Grades by ${DIMENSIONS[by].name}`">
+  <table :class="{ weighs }" :aria-label="`Grades by ${DIMENSIONS[by].name}`">
     <thead>
       <tr>
         <th scope="col">{{ first }}</th>
@@ -126,6 +127,12 @@ tbody th button:hover {
   font-size: 11.5px;
   color: var(--soft);
   font-variation-settings: var(--narrow);
+}
+/* A column more leaves no room for all of them. */
+@container (800px < width <= 1200px) {
+  .weighs .outcome {
+    display: none;
+  }
 }
 @container (max-width: 1000px) {
   .outcome,

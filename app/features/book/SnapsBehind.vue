@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { inSentence } from '#core/vocabulary/in-sentence';
 import { computed } from 'vue';
 import { MEASURES } from '#core/grade/book/measures';
 import { PLAY_COUNTS, sayPlay } from '#core/grade/book/play-result';
@@ -35,7 +36,7 @@ const counted = computed(() => {
           <GradeMark :grade="s.grade" /> <b>Week {{ s.week }}, snap {{ s.number }}</b> <span>{{ s.blocker }}</span>
           <span class="soft line"
             >{{ BLOCKS[s.asked.block as BlockId]?.name ?? s.asked.block }}, {{ schemeName(s.scheme) }}
-            {{ s.side }} against {{ s.front.toLowerCase() }}</span
+            {{ s.side }} against {{ inSentence(s.front) }}</span
           >
           <span v-if="sayBeside(s.grade, playbook.program.faults)" class="line">{{
             sayBeside(s.grade, playbook.program.faults)
@@ -47,7 +48,7 @@ const counted = computed(() => {
       <li v-for="p in opened.snaps" :key="p.snapId">
         <NuxtLink :to="reelOf(opened, p)">
           <b>Week {{ p.week }}, snap {{ p.number }}</b>
-          <span class="soft line">{{ schemeName(p.scheme) }} {{ p.side }} against {{ p.front.toLowerCase() }}</span>
+          <span class="soft line">{{ schemeName(p.scheme) }} {{ p.side }} against {{ inSentence(p.front) }}</span>
           <span class="line">{{ sayPlay(p) }}</span>
         </NuxtLink>
       </li>

@@ -237,6 +237,7 @@ describe('the book’s words', () => {
     expect(keys('place', ['RT', 'QB', 'C', 'LT'])).toEqual(['LT', 'C', 'RT', 'QB']);
     expect(keys('down', ['3', '1', '2'])).toEqual(['1', '2', '3']);
     expect(keys('yard', ['10', '-2', '4'])).toEqual(['-2', '4', '10']);
+    expect(keys('consequence', ['fatal', 'harmless', 'costly'])).toEqual(['harmless', 'costly', 'fatal']);
     expect(keys('earned', ['nothing', 'all', 'less'])).toEqual(['all', 'less', 'nothing']);
     expect(keys('block', ['reach', 'double'])).toEqual(['reach', 'double']);
   });
@@ -254,11 +255,12 @@ describe('the book’s tables', () => {
   const two = [line('7', 3, 4, '=SUM(A1)'), line('8', 40, 50, '64 Bram Wicken')];
 
   it('leave out what no rubric asked for', () => {
-    expect(measuresOf(two)).toEqual(['assignment', 'technique', 'both', 'outcome', 'score']);
+    expect(measuresOf(two, false)).toEqual(['assignment', 'technique', 'both', 'outcome', 'score']);
+    expect(measuresOf(two, true).at(-1)).toBe('weighed');
   });
 
   it('go out with every count, and no cell is a formula', () => {
-    const table = gradesTable('man', two, []);
+    const table = gradesTable('man', two, [], false);
     expect(table.rows[0]!.length).toBe(table.heads.length);
     const [heads, first] = csvOf(table).split('\r\n');
     expect(heads).toContain('Technique: not told');

@@ -12,14 +12,20 @@ export interface OutTable {
   readonly rows: readonly (readonly (string | number | null)[])[];
 }
 
-/** Columns of what no rubric here asked for are left out. */
-export const measuresOf = (lines: readonly BookLine[]): Measure[] => MEASURE_IDS.filter((m) => isMeasured(lines, m));
+/** Columns of what no rubric here asked for are left out, and what a coach does not weigh. */
+export const measuresOf = (lines: readonly BookLine[], weighs: boolean): Measure[] =>
+  MEASURE_IDS.filter((m) => isMeasured(lines, m) && (weighs || m !== 'weighed'));
 
 const round = (value: number, digits = 3): number => Number(value.toFixed(digits));
 
 /** Grades as they go out: of each measure the share, the counts and the interval. */
-export function gradesTable(by: Dimension, lines: readonly BookLine[], own: readonly OwnFault[]): OutTable {
-  const measures = measuresOf(lines);
+export function gradesTable(
+  by: Dimension,
+  lines: readonly BookLine[],
+  own: readonly OwnFault[],
+  weighs: boolean,
+): OutTable {
+  const measures = measuresOf(lines, weighs);
   const heads = measures.flatMap((m) => [
     MEASURES[m].name,
     `${MEASURES[m].name}: kept`,

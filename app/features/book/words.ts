@@ -2,6 +2,7 @@ import { DIMENSIONS, DIMENSION_IDS, type BookFilter, type Dimension } from '#cor
 import { SPREAD, SPREAD_PARTS, type SpreadPart } from '#core/grade/book/spread';
 import { sayYard } from '#core/grade/book/play-result';
 import { findRubric } from '#core/grade/rubrics/index';
+import { CONSEQUENCES } from '#core/model/grade';
 import { FACTS, type FactId } from '#core/model/facts';
 import { faultName } from '#core/model/faults';
 import { BLOCKS, type BlockId } from '#core/vocabulary/index';
@@ -45,6 +46,7 @@ const IN_ORDER: Partial<Record<Dimension, (key: string) => number>> = {
   quarter: Number,
   yard: Number,
   earned: (key) => (SPREAD_PARTS as string[]).indexOf(key),
+  consequence: (key) => (CONSEQUENCES as readonly string[]).indexOf(key),
   game: Number,
   season: Number,
 };

@@ -1,3 +1,4 @@
+import { inSentence } from '#core/vocabulary/in-sentence';
 import { CUT_FIELDS, type CutField } from '#core/film/log/cut-fields';
 import type { Cut } from '#core/film/log/cut';
 import { faultName } from '#core/model/faults';
@@ -7,7 +8,7 @@ import { QUARTERS } from '~/features/snap/words';
 
 /** How the values of a field are said, where they are not words already. */
 const SAY: Partial<Record<CutField, (value: string) => string>> = {
-  play: (id) => schemeName(id).toLowerCase(),
+  play: (id) => inSentence(schemeName(id)),
   block: (id) => (BLOCKS[id as BlockId]?.name ?? id).toLowerCase(),
   fault: (id) => faultName(id),
   quarter: (n) => QUARTERS[Number(n) - 1] ?? n,
@@ -15,8 +16,8 @@ const SAY: Partial<Record<CutField, (value: string) => string>> = {
   hash: (side) => (side === 'middle' ? 'middle of the field' : `${side} hash`),
   side: (side) => `to the ${side}`,
   distance: (words) => `${words} distance`,
-  front: (name) => name.toLowerCase(),
-  from: (name) => `from ${name.toLowerCase()}`,
+  front: (name) => inSentence(name),
+  from: (name) => `from ${inSentence(name)}`,
   with: (man) => `together with ${man}`,
   counted: (word) => (word === 'yes' ? 'counted' : 'not counted'),
 };

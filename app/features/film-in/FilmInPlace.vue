@@ -2,7 +2,7 @@
 import { useDropZone } from '@vueuse/core';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { FILM_KINDS } from '#core/model/film';
-import { sayBytes, sayNumbers } from '#core/reports/film-lines';
+import { sayBytes, sayNumbers, sayShowByClock } from '#core/reports/film-lines';
 import FilmRow from './FilmRow.vue';
 import OnTheWay from './OnTheWay.vue';
 import { useFilmIn } from './store';
@@ -47,6 +47,7 @@ const interrupted = computed(
     `${uploads.unfinished.join(', ')}: begun and not whole. Choose the same files again and they go on where they were.`,
 );
 const toLog = computed(() => `Log ${store.unlogged.length === 1 ? 'snap' : 'snaps'} ${sayNumbers(store.unlogged)}`);
+const toPlace = computed(() => sayShowByClock(store.byTime.length));
 const logged = computed(() => store.snaps.filter((s) => store.films.some((f) => f.snap?.id === s.id)).length);
 const summary = computed(
   () => `${store.films.length} films, ${logged.value} of ${store.snaps.length} snaps shown by them`,
@@ -92,8 +93,9 @@ const open = computed(() => store.snaps.at(-1)?.id ?? null);
         <span>or drop them here, both angles at once.</span>
       </p>
       <p class="soft">
-        A name such as <i>snap 12 end zone</i> or <i>12 EZ</i> says which snap it shows. Clips of any length and most
-        kinds are taken; what browsers do not play frame by frame is written anew, and the file as it came is kept.
+        A name such as <i>snap 12 end zone</i> or <i>12 EZ</i> says which snap it shows; where one angle is placed, the
+        cameras’ clocks say it of the other. Clips of any length and most kinds are taken; what browsers do not play
+        frame by frame is written anew, and the file as it came is kept.
       </p>
       <details v-if="store.folder" class="soft drop">
         <summary>A camera that drops files</summary>
@@ -122,6 +124,15 @@ const open = computed(() => store.snaps.at(-1)?.id ?? null);
       <p>
         <button class="strong" type="button" @click="store.logUnlogged">{{ toLog }}</button>
         <span class="soft">The films name them. They are called as the snap before; change that while you watch.</span>
+      </p>
+    </section>
+
+    <section v-if="store.byTime.length" class="log" aria-label="Films the clock places">
+      <p>
+        <button class="strong" type="button" @click="store.placeByTime">{{ toPlace }}</button>
+        <span class="soft"
+          >They were shot at the same moments as films of the other angle. Look at one or two first.</span
+        >
       </p>
     </section>
 

@@ -2,8 +2,8 @@
 import { computed, ref } from 'vue';
 import { readClipName } from '#core/film/incoming/name';
 import type { FilmView } from '#core/model/film';
-import { ANGLES, type Angle } from '#core/model/snap';
-import { sayBytes, sayFilm } from '#core/reports/film-lines';
+import { ANGLES, type Angle } from '#core/model/angle';
+import { sayByClock, sayBytes, sayFilm } from '#core/reports/film-lines';
 import { isRecording } from '~/features/recording/store';
 import { useFilmIn } from './store';
 
@@ -13,10 +13,18 @@ const store = useFilmIn();
 const named = computed(() => readClipName(props.film.name));
 /** The snap its name says, when that one is logged. */
 const guess = computed(() => store.snaps.find((s) => s.number === named.value.snap)?.id ?? null);
+/** What the clock says, where the name says nothing. */
+const clock = computed(() => store.byTime.find((p) => p.id === props.film.id) ?? null);
+const byClock = computed(() => {
+  const beside = store.films.find((f) => f.id === clock.value?.beside);
+  return clock.value && beside ? sayByClock(clock.value.snap, beside.name) : '';
+});
 const snap = ref<number | null>(null);
 const angle = ref<Angle | null>(null);
-const chosenSnap = computed(() => snap.value ?? props.film.snap?.id ?? guess.value);
-const chosenAngle = computed(() => angle.value ?? (props.film.snap?.angle as Angle) ?? named.value.angle ?? ANGLES[0]);
+const chosenSnap = computed(() => snap.value ?? props.film.snap?.id ?? guess.value ?? clock.value?.snapId ?? null);
+const chosenAngle = computed(
+  () => angle.value ?? (props.film.snap?.angle as Angle) ?? named.value.angle ?? clock.value?.angle ?? ANGLES[0],
+);
 const isShown = computed(
   () => props.film.snap?.id === chosenSnap.value && props.film.snap?.angle === chosenAngle.value,
 );
@@ -34,6 +42,7 @@ const asked = computed(() => (store.asked?.film === props.film.id ? store.asked 
         <b>{{ film.name }}</b> <span class="soft">{{ film.kind }}, {{ sayBytes(film.bytes) }}</span>
       </p>
       <p class="state" :role="film.state === 'refused' ? 'alert' : undefined">{{ sayFilm(film) }}</p>
+      <p v-if="byClock" class="soft">{{ byClock }}</p>
       <progress v-if="film.state === 'working'" :value="film.progress || undefined" max="1" aria-label="Work done" />
       <p v-if="asked" class="ask" role="alertdialog" aria-label="Before that">
         {{ asked.says }}

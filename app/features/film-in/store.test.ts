@@ -145,3 +145,47 @@ describe('what came in', () => {
     expect(store.unlogged).toEqual([9]);
   });
 });
+
+describe('films that say no snap', () => {
+  const START = Date.UTC(2026, 9, 3, 14, 0, 0);
+  const shot = (snapNumber: number, late = 0): string =>
+    new Date(START + 1000 * (40 * snapNumber + late)).toISOString();
+  const facts = (at: string): FilmView['facts'] => ({
+    ...{ container: 'mov', codec: 'h264', width: 960, height: 540, rate: 30, even: true, frames: 90, duration: 3 },
+    ...{ pixels: 'yuv420p', keyEvery: 15, sound: false, shot: at },
+  });
+  const NUMBERS = [1, 2, 3, 4];
+  const placed = NUMBERS.map((n) =>
+    film(n, { name: `A${n}.mp4`, facts: facts(shot(n)), snap: { id: 100 + n, number: n, angle: 'sideline' } }),
+  );
+  /** A camera whose clock is an hour behind. */
+  const strange = NUMBERS.map((n) => film(10 + n, { name: 'MOV.mp4', facts: facts(shot(n, 2 - 3600)) }));
+  beforeEach(() => {
+    answers['GET /api/films'] = { films: [...placed, ...strange], free: 5e9, folder: '' };
+    answers['GET /api/games/1/snaps'] = NUMBERS.map(snap);
+  });
+
+  it('are found by the clock beside those of the other angle, and shown together', async () => {
+    const store = useFilmIn();
+    await store.open();
+    await store.choose(1);
+    expect(store.byTime).toEqual(
+      NUMBERS.map((n) => ({ id: 10 + n, snapId: 100 + n, snap: n, angle: 'end zone', beside: n })),
+    );
+    for (const n of NUMBERS) answers[`PUT /api/films/${10 + n}`] = { placed: true, marks: 0, keepsFrames: true };
+    await store.placeByTime();
+    expect(asked.filter((a) => a.startsWith('PUT'))).toEqual(NUMBERS.map((n) => `PUT /api/films/${10 + n}`));
+  });
+
+  it('are left alone where their snap has film from there already, or the first of them cannot be shown', async () => {
+    const taken = film(30, { name: 'B.mp4', snap: { id: 102, number: 2, angle: 'end zone' } });
+    answers['GET /api/films'] = { films: [...placed, ...strange, taken], free: 5e9, folder: '' };
+    const store = useFilmIn();
+    await store.open();
+    await store.choose(1);
+    expect(store.byTime.map((p) => p.snap)).toEqual([1, 3, 4]);
+    answers['PUT /api/films/11'] = fail(404, 'There is no such film.');
+    await store.placeByTime();
+    expect([asked.filter((a) => a.startsWith('PUT')).length, store.problem]).toEqual([1, 'There is no such film.']);
+  });
+});

@@ -1,8 +1,10 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
+import { pairByTime, shotAt, type PairedShot, type Shot } from '#core/film/incoming/by-time';
 import { readClipName } from '#core/film/incoming/name';
 import type { FilmKind, FilmView } from '#core/model/film';
-import type { Angle, SnapBody } from '#core/model/snap';
+import type { Angle } from '#core/model/angle';
+import type { SnapBody } from '#core/model/snap-body';
 import { newestPlayed, type GameItem, type SnapItem } from '#core/model/game';
 import { today } from '~/features/season/today';
 import { firstCall } from '~/features/log/book-of-calls';
@@ -51,6 +53,21 @@ export const useFilmIn = defineStore('film-in', () => {
     );
     return [...new Set(named)].filter((n) => n > 0 && !known.has(n)).sort((a, b) => a - b);
   });
+
+  /** What films show that nobody has said it of, by when they were shot beside those of the other angle. */
+  const byTime = computed(() => {
+    const shots = films.value.flatMap((f) => {
+      const at = f.kind === 'own game' && f.state === 'ready' ? shotAt(f.name, f.facts?.shot) : null;
+      return at === null || (!f.snap && saysSnap(f)) ? [] : [{ id: f.id, at, shows: showsOf(f) }];
+    });
+    const free = pairByTime(shots).filter((p) => !all.value.some((f) => isThere(f, p)));
+    return free.flatMap(({ id, snap, angle, beside }) => {
+      const snapId = snaps.value.find((s) => s.number === snap)?.id;
+      return snapId === undefined ? [] : [{ id, snapId, snap, angle, beside }];
+    });
+  });
+  const isThere = ({ gameId, snap }: FilmView, p: PairedShot): boolean =>
+    gameId === game.value && snap?.number === p.snap && snap.angle === p.angle;
 
   const attempt = attempting(problem);
 
@@ -120,6 +137,11 @@ export const useFilmIn = defineStore('film-in', () => {
       asked.value = { film: id, says, yes: () => place(id, snapId, angle, true) };
     });
 
+  /** Shows every film with the snap the clock says, one after the other; the first that cannot be says why. */
+  async function placeByTime(): Promise<void> {
+    for (const { id, snapId, angle } of byTime.value) if (!(await place(id, snapId, angle))) return;
+  }
+
   /** Deletes a film; one that marks hang on is asked about. */
   const remove = (id: number, confirmed = false): Promise<boolean> =>
     attempt(async () => {
@@ -153,6 +175,8 @@ export const useFilmIn = defineStore('film-in', () => {
     snaps,
     films,
     unlogged,
+    byTime,
+    placeByTime,
     free,
     folder,
     problem,
@@ -170,6 +194,9 @@ export const useFilmIn = defineStore('film-in', () => {
   };
 });
 
+/** Its name says which snap it shows. */
+const saysSnap = ({ name }: FilmView): boolean => readClipName(name).snap !== null;
+const showsOf = ({ snap }: FilmView): Shot['shows'] => snap && { snap: snap.number, angle: snap.angle as Angle };
 const snapOf = (film: FilmView): number => film.snap?.number ?? readClipName(film.name).snap ?? 0;
 
 const sayMarks = (count: number): string => `${count} ${count === 1 ? 'grade' : 'grades'}`;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core';
 import { computed, ref, shallowRef, watch, watchEffect } from 'vue';
-import { FRAME_OF, MOMENTS, sameMoment, sinceSnap, type Moment } from '#core/film/frames';
+import { frameOfMoment, MOMENTS, sameMoment, sinceSnap, type Moment } from '#core/film/frames';
 import type { Pixel } from '#core/model/calibration';
 import type { ClipBody } from '#core/model/snap';
 import FilmPicture from './FilmPicture.vue';
@@ -17,6 +17,8 @@ const props = defineProps<{
   pointing?: boolean;
   /** What the picture that leads stays on while it is near: shares of it, by clip and frame. */
   aimAt?: (clip: Clip, frame: number) => Pixel | null;
+  /** A pass was called. */
+  pass?: boolean;
   /** Nothing but the play itself is shown, from a moment before the snap to the whistle. */
   playOnly?: boolean;
   /** The other angle stands under the one that leads. */
@@ -99,10 +101,18 @@ const clock = computed(() => {
 const marks = computed(() => {
   const clip = lead.value;
   if (!clip) return [];
-  return MOMENTS.map((name) => ({ name, frame: clip[FRAME_OF[name]] })).filter(
-    (m, i, all) => !all.slice(0, i).some((other) => other.frame === m.frame),
-  );
+  return MOMENTS.flatMap((name) => {
+    const frame = frameOfMoment(clip, name);
+    return frame === null ? [] : [{ name, frame }];
+  }).filter((m, i, all) => !all.slice(0, i).some((other) => other.frame === m.frame));
 });
+/** Of the whole track, what two words beneath it need between them. */
+const ROOM_FOR_A_WORD = 0.13;
+/** Too near another moment, the throw is told above the track. */
+const isCrowded = (frame: number): boolean =>
+  marks.value.some((m) => m.frame !== frame && Math.abs(m.frame - frame) < ROOM_FOR_A_WORD * last.value);
+/** What can be marked: a ball is thrown on a pass only. */
+const markable = computed(() => MOMENTS.filter((name) => name !== 'throw' || props.pass));
 const SPEED_WORDS = { 1: 'full', 0.5: 'half', 0.25: 'quarter' } as const;
 const ZOOM_WORDS: Readonly<Record<number, string>> = { 1: 'nearer', 2: 'twice as near', 4: 'four times as near' };
 </script>
@@ -162,7 +172,7 @@ const ZOOM_WORDS: Readonly<Record<number, string>> = { 1: 'nearer', 2: 'twice as
           :key="m.name"
           type="button"
           class="plain tick"
-          :class="m.name"
+          :class="[m.name, { crowded: isCrowded(m.frame) }]"
           :style="{ left: `${(m.frame / Math.max(1, last)) * 100}%` }"
           @click="transport.seek(m.frame)"
         >
@@ -174,7 +184,7 @@ const ZOOM_WORDS: Readonly<Record<number, string>> = { 1: 'nearer', 2: 'twice as
     <div v-if="clips.length" class="transport second">
       <span v-if="!readOnly" class="here"
         >here is the
-        <button v-for="m in MOMENTS" :key="m" class="plain" type="button" @click="markHere(m)">
+        <button v-for="m in markable" :key="m" class="plain" type="button" @click="markHere(m)">
           <kbd>{{ cap(m) }}</kbd> {{ m }}
         </button>
       </span>
@@ -272,6 +282,10 @@ const ZOOM_WORDS: Readonly<Record<number, string>> = { 1: 'nearer', 2: 'twice as
 }
 .tick.contact {
   transform: translateX(3px);
+}
+.tick.throw.crowded {
+  top: -4px;
+  line-height: 1;
 }
 .tick.whistle {
   transform: translateX(-20%);

@@ -32,7 +32,7 @@ import { useFilm } from './store';
 /** The board stands beside the film when somebody wants it, and brings the whole run with it. */
 const AskedBoard = defineAsyncComponent(() => import('./AskedBoard.vue'));
 const film = useFilm();
-useProposals();
+const { problem: filmProblem, pending: filmPending } = useProposals();
 const box = useMarks();
 const route = useRoute();
 const pair = ref<InstanceType<typeof FilmPair> | null>(null);
@@ -43,11 +43,15 @@ const pad = ref<InstanceType<typeof GradePad> | null>(null);
 /** The numbers worn on this snap. */
 const numbers = computed(() => Object.fromEntries((film.snap?.field ?? []).map((m) => [m.seat, m.number])));
 const idOf = (param: unknown): number | null => (/^\d+$/.test(String(param ?? '')) ? Number(param) : null);
+film.cut = cutOfQuery(route.query);
+// Under way before the place is drawn: what has been asked for ahead is drawn at once.
+const opened = film.open(idOf(route.params.id));
+const isOpened = ref(false);
 onMounted(async () => {
   releaseFocus();
   void box.resume();
-  film.cut = cutOfQuery(route.query);
-  await film.open(idOf(route.params.id));
+  await opened;
+  isOpened.value = true;
   await takeReel();
 });
 watch(
@@ -171,7 +175,8 @@ const { naming } = useFilmKeys({
     <ReelLine v-if="reel.words.value" :reel="reel" :snap="film.snap" @go="go" />
     <div class="work" :class="{ alone: film.readOnly || inRoom }">
       <section ref="area" class="area" aria-label="Film and grades">
-        <template v-if="film.snap">
+        <!-- Drawn once, at the width it has. -->
+        <template v-if="film.snap && width">
           <div class="screens" :class="{ board: withBoard }">
             <FilmPair
               ref="pair"
@@ -179,6 +184,7 @@ const { naming } = useFilmKeys({
               :read-only="film.readOnly || inRoom"
               :pointing="writing.writing.value"
               :aim-at="stay.aimAt"
+              :pass="film.snap.resolution.passing !== null"
               :play-only="run"
               :stacked="withBoard"
               @point="point"
@@ -238,12 +244,14 @@ const { naming } = useFilmKeys({
             :columns="columns"
             :numbers="numbers"
             :naming="naming"
+            :film-pending="filmPending"
+            :film-problem="filmProblem"
             @next="go(1)"
             @seek="seekAngle"
             @frame="markFrame"
           />
         </template>
-        <p v-else-if="!film.loadProblem" class="empty">
+        <p v-else-if="isOpened && !film.snap && !film.loadProblem" class="empty">
           No snap is open.
           <template v-if="film.readOnly">Open one of yours from the Book.</template>
           <template v-else

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { SnapView } from '#core/model/game';
+import type { SnapView } from '#core/model/snap-view';
 import type { useReel } from './reel';
 
 /** Where one is among the snaps behind a number, what that mark says, and the way back to the number. */

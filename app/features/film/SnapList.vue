@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch, nextTick } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { schemeName } from '~/features/board/scheme-names';
 import { nameOfCall } from '#core/names/names';
 import { usePlaybook } from '~/features/playbook/store';
@@ -42,13 +42,10 @@ function callName(s: SnapItem): string {
   return said.ok ? said.value : `${schemeName(s.call.scheme)} ${s.call.side}`;
 }
 
-watch(
-  () => film.snap?.id,
-  async () => {
-    await nextTick();
-    list.value?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' });
-  },
-);
+/** With the next picture: asked for before, the browser would lay out everything in the middle of its work. */
+watch([() => film.snap?.id, () => film.snaps.length], () => {
+  requestAnimationFrame(() => list.value?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' }));
+});
 </script>
 
 <template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { inSentence } from '#core/vocabulary/in-sentence';
 import { computed, ref } from 'vue';
 import type { Side } from '#core/model/side';
 import type { Call } from '#core/model/snap';
@@ -52,8 +53,8 @@ async function confirm(): Promise<void> {
     <div class="called" role="group" aria-label="Snap">
       <span>Snap {{ film.snap!.number }}:</span>
       <template v-if="readOnly"
-        ><b>{{ schemeName(call.scheme).toLowerCase() }} {{ call.side }}</b> against
-        <b>{{ call.frontName.toLowerCase() }}</b></template
+        ><b>{{ inSentence(schemeName(call.scheme)) }} {{ call.side }}</b> against
+        <b>{{ inSentence(call.frontName) }}</b></template
       >
       <template v-else>
         <WordSelect

@@ -37,6 +37,7 @@ export const FILM_HANDS: readonly Hand[] = [
   { key: 'j', cap: 'j', says: 'to the snap', group: 'Film', does: (h) => h.jump('snap') },
   { key: 'k', cap: 'k', says: 'to the first contact', group: 'Film', does: (h) => h.jump('contact') },
   { key: 'l', cap: 'l', says: 'to the whistle', group: 'Film', does: (h) => h.jump('whistle') },
+  { key: ';', cap: ';', says: 'to the throw, where it is marked', group: 'Film', does: (h) => h.jump('throw') },
   {
     name: 'snap',
     key: 'J',
@@ -66,6 +67,16 @@ export const FILM_HANDS: readonly Hand[] = [
     staff: true,
     keeps: true,
     does: (h) => h.markHere('whistle'),
+  },
+  {
+    name: 'throw',
+    key: ':',
+    cap: 'shift ;',
+    says: 'here the ball is thrown',
+    group: 'Film',
+    staff: true,
+    keeps: true,
+    does: (h) => h.markHere('throw'),
   },
   { name: 'swap', key: 't', cap: 't', says: 'the other angle leads', group: 'Film', does: (h) => h.swap() },
   {

@@ -1,6 +1,6 @@
 import { computed, type Ref } from 'vue';
 import type { Pixel } from '#core/model/calibration';
-import type { Angle } from '#core/model/snap';
+import type { Angle } from '#core/model/angle';
 import { useWritingKeys } from '~/features/notes/keys';
 import type NotePanel from '~/features/notes/NotePanel.vue';
 import { savePicture } from '~/features/notes/save';

@@ -3,7 +3,8 @@ import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { resolveCall } from '#core/calls/resolve-call';
 import { ALL_PLUS, type Grade } from '#core/model/grade';
-import type { GameItem, SnapItem, SnapView } from '#core/model/game';
+import type { GameItem, SnapItem } from '#core/model/game';
+import type { SnapView } from '#core/model/snap-view';
 import type { ClipBody } from '#core/model/snap';
 import { A_CALL } from '#core/testing/a-call';
 import { anEntry, anItem } from '#core/testing/a-log';
@@ -47,6 +48,7 @@ const view = (id: number): SnapView => ({
   grades: server.of(id).map((mark) => ({ ...mark, asked: { ...ASKED, partners: [], schools: [] } })),
   own: [],
   ownGrades,
+  followed: false,
   notes: [],
   field: ownGrades ? [{ seat: 'C', name: 'Jory Pell', number: 55 }] : [],
 });

@@ -6,7 +6,8 @@ import type { Proposal } from '#core/model/proposal';
 import { changedGrade, doneGrade, SHIPPED_RUBRIC } from '#core/grade/rubrics/index';
 import { PairMarkSchema, type Grade, type PairMark } from '#core/model/grade';
 import type { Sheet } from '#core/model/grade-entry';
-import { latestGame, type GameItem, type SnapItem, type SnapView } from '#core/model/game';
+import { latestGame, type GameItem, type SnapItem } from '#core/model/game';
+import type { SnapView } from '#core/model/snap-view';
 import type { Call, ClipBody, Situation } from '#core/model/snap';
 import { readOnce, request, RequestProblem } from '~/features/session/request';
 import { attempting } from '~/features/session/attempt';
@@ -271,7 +272,7 @@ export const useFilm = defineStore('film', () => {
     if (snap.value?.id === of) snap.value = { ...snap.value, notes };
   }
 
-  /** Says at which frame of a clip the ball is snapped, first contact is made or it is whistled. */
+  /** Says at which frame of a clip the ball is snapped, first contact is made, the ball is thrown or it is whistled. */
   const markFrame = (clip: number, moment: Moment, frame: number): Promise<boolean> =>
     attempt(async () => {
       const body = await request<ClipBody>(`/api/clips/${clip}`, {

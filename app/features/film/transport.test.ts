@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { nextTick, ref, shallowRef } from 'vue';
-import type { Moment } from '#core/film/frames';
+import type { FixedMoment } from '#core/film/frames';
 import { seekTime } from '#core/film/frames';
 import type { ClipBody } from '#core/model/snap';
 import { useTransport, type Shown } from './transport';
@@ -30,7 +30,7 @@ const clip = (change: Partial<ClipBody> = {}): ClipBody => ({
   whistleFrame: 100,
   ...change,
 });
-function pair(one = clip(), other = clip({ snapFrame: 45 }), lockedAt: Moment = 'snap') {
+function pair(one = clip(), other = clip({ snapFrame: 45 }), lockedAt: FixedMoment = 'snap') {
   const [lead, second] = [new FakeVideo(), new FakeVideo()];
   const as = (c: ClipBody, video: FakeVideo): Shown => ({ clip: c, video: video as unknown as HTMLVideoElement });
   const shown = shallowRef<readonly Shown[]>([as(one, lead), as(other, second)]);
@@ -61,6 +61,16 @@ describe('two pictures of one snap', () => {
     expect(transport.frame.value).toBe(40);
     transport.change(shown.value[0]!.clip, shown.value[1]!.clip);
     expect(transport.frame.value).toBe(55);
+  });
+
+  it('jump to the throw where it is marked, and stay where it is not', () => {
+    const { transport } = pair(clip({ throwFrame: 77 }));
+    transport.jump('throw');
+    expect(transport.frame.value).toBe(77);
+    const unmarked = pair().transport;
+    unmarked.seek(31);
+    unmarked.jump('throw');
+    expect(unmarked.frame.value).toBe(31);
   });
 
   it('run from end to end once', async () => {

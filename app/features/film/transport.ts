@@ -1,5 +1,5 @@
 import { computed, ref, watch, type Ref } from 'vue';
-import { frameAt, FRAME_OF, sameMoment, seekTime, type Moment } from '#core/film/frames';
+import { frameAt, frameOfMoment, sameMoment, seekTime, type FixedMoment, type Moment } from '#core/film/frames';
 import type { ClipBody } from '#core/model/snap';
 
 export const SPEEDS = [1, 0.5, 0.25] as const;
@@ -17,7 +17,7 @@ export interface Shown {
  * Synchronised pictures: play, speeds, single frames, the moments that are marked, over and over. The first of `shown` leads and its frames
  * are counted; the others show the same moment, counted from the snap of each, or from another moment when they are `lockedAt` that.
  */
-export function useTransport(shown: Ref<readonly Shown[]>, lockedAt: Ref<Moment> = ref('snap')) {
+export function useTransport(shown: Ref<readonly Shown[]>, lockedAt: Ref<FixedMoment> = ref('snap')) {
   const frame = ref(0);
   const playing = ref(false);
   const looping = ref(false);
@@ -101,8 +101,10 @@ export function useTransport(shown: Ref<readonly Shown[]>, lockedAt: Ref<Moment>
     speed.value = SPEEDS[(SPEEDS.indexOf(speed.value) + 1) % SPEEDS.length]!;
     for (const { video } of shown.value) video.playbackRate = speed.value;
   }
+  /** To a moment of the clip that leads; nowhere when it is not marked there. */
   const jump = (to: Moment): void => {
-    if (lead.value) seek(lead.value.clip[FRAME_OF[to]]);
+    const frame = lead.value && frameOfMoment(lead.value.clip, to);
+    if (frame !== null) seek(frame);
   };
 
   /** Counts in the frames of another clip from now on, at the same moment. */

@@ -1,3 +1,4 @@
+import { inSentence } from '#core/vocabulary/in-sentence';
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import { usePlaybook } from '~/features/playbook/store';
@@ -46,7 +47,7 @@ export const useFirst = defineStore('first', () => {
 
   /** Writes the next opponent into the schedule and his front into the book; returns the front's id. */
   async function meet(opponent: string, week: number, front: string): Promise<string | null> {
-    const name = `${opponent} ${playbook.book.name('fronts', front).toLowerCase()}`;
+    const name = `${opponent} ${inSentence(playbook.book.name('fronts', front))}`;
     const id = shortName(name);
     const kept = await attempt(async () => {
       await request('/api/games', { method: 'POST', body: { opponent, week } });

@@ -3,7 +3,7 @@ import { computed, onMounted } from 'vue';
 import { sayKappa, type TwoMarks } from '#core/grade/agreement/agreement';
 import { sayBeside, sayMarks } from '#core/grade/say-grade';
 import type { Grade } from '#core/model/grade';
-import { SnapViewSchema } from '#core/model/game';
+import { SnapViewSchema } from '#core/model/snap-view';
 import { BLOCKS, type BlockId } from '#core/vocabulary/index';
 import { useMarks } from '~/features/marks/store';
 import TwoVersions from '~/features/pad/TwoVersions.vue';

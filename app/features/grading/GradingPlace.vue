@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { inSentence } from '#core/vocabulary/in-sentence';
 import { computed, onMounted, ref } from 'vue';
 import { sayHabit } from '#core/grade/free/habits';
 import { BLOCKS, type BlockId } from '#core/vocabulary/index';
@@ -128,7 +129,7 @@ const walk = (q: AskedRule): string =>
           {{
             sayHabit(
               h,
-              `${schemeName(h.scheme).toLowerCase()} ${h.side}`,
+              `${inSentence(schemeName(h.scheme))} ${h.side}`,
               (BLOCKS[h.block as BlockId]?.name ?? h.block).toLowerCase(),
             )
           }}
@@ -140,7 +141,7 @@ const walk = (q: AskedRule): string =>
           Nothing is asked. On a snap, under “What happened”, a man who came free can be asked about with his front.
         </p>
         <p v-for="(q, i) in grading.questions" :key="i" class="habit">
-          <b>{{ schemeName(q.scheme) }} {{ q.side }} against {{ q.frontName.toLowerCase() }}, {{ q.about }}:</b>
+          <b>{{ schemeName(q.scheme) }} {{ q.side }} against {{ inSentence(q.frontName) }}, {{ q.about }}:</b>
           {{ q.text }}
           <NuxtLink :to="`/film/${q.snapId}`">week {{ q.week }}, snap {{ q.number }}</NuxtLink>
           <NuxtLink :to="walk(q)">on the board</NuxtLink>

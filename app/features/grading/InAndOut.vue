@@ -1,21 +1,23 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { readRecords, type ReadGrades } from '#core/grade/read-records';
-import { SnapItemSchema, SnapViewSchema } from '#core/model/game';
+import { SnapItemSchema } from '#core/model/game';
 import { readTable } from '~/features/log/tables';
 import { useMarks } from '~/features/marks/store';
 import { usePlaybook } from '~/features/playbook/store';
 import TwoVersions from '~/features/pad/TwoVersions.vue';
 import { attempting } from '~/features/session/attempt';
 import { request } from '~/features/session/request';
+import { useGradeImport } from './import';
 import { allRecords, WAYS_OUT, type WayOut } from './records';
 import { useGrading } from './store';
-import { sayWritten } from './words';
+import { sayTakeBack, sayTakenBack, sayWritten } from './words';
 
 /** Grades out as open formats, and in from a table: tried first, and nothing is written until somebody says so. */
 const grading = useGrading();
 const playbook = usePlaybook();
 const box = useMarks();
+const table = useGradeImport();
 const problem = ref('');
 const attempt = attempting(problem);
 const progress = ref('');
@@ -38,34 +40,31 @@ async function take(event: Event): Promise<void> {
   read.value = null;
   written.value = '';
   if (!file || game.value === null) return;
-  const { table, problem: trouble } = await readTable(file, MOST_MARKS);
+  const { table: found, problem: trouble } = await readTable(file, MOST_MARKS);
   problem.value = trouble;
-  if (!table) return;
+  if (!found) return;
   await attempt(async () => {
     const snaps = (await request<unknown[]>(`/api/games/${game.value}/snaps`)).map((s) => SnapItemSchema.parse(s));
     const rubric = grading.season!.rubric;
-    read.value = readRecords(table.headings, table.rows, { snaps, rubric, own: own.value });
+    read.value = readRecords(found.headings, found.rows, { snaps, rubric, own: own.value });
   });
 }
 const MOST_MARKS = { rows: 4400, of: 'marks' };
 
-/** Writes what was read, snap by snap, each on the marks that stand there now. */
 const write = (): Promise<boolean> =>
   attempt(async () => {
     const { grades } = read.value!;
-    for (const snapId of new Set(grades.map((g) => g.snapId))) {
-      const snap = SnapViewSchema.parse(await request(`/api/snaps/${snapId}`));
-      const marks = grades
-        .filter((g) => g.snapId === snapId)
-        .map(({ blocker, grade }) => ({
-          blocker,
-          grade,
-          base: snap.grades.find((k) => k.blocker === blocker)?.revision ?? 0,
-        }));
-      await box.give(snap, 'program', marks);
-    }
+    await table.write(grades);
     written.value = sayWritten(grades.length, box.onItsWay.length, box.aside.length);
     read.value = null;
+    await grading.load();
+  });
+/** Only what the server has can be compared with what stands there now. */
+const mayTakeBack = computed(() => table.written.length > 0 && box.onItsWay.length === 0);
+const takeBack = (): Promise<boolean> =>
+  attempt(async () => {
+    const { back, stay } = await table.takeBack();
+    written.value = sayTakenBack(back, stay);
     await grading.load();
   });
 </script>
@@ -93,6 +92,9 @@ const write = (): Promise<boolean> =>
         >from a table <input class="visually-hidden" type="file" accept=".csv,.txt,.tsv" @change="take"
       /></label>
       <span v-if="written" role="status">{{ written }}</span>
+      <button v-if="mayTakeBack" class="plain link" type="button" @click="takeBack">
+        {{ sayTakeBack(table.written.length) }}
+      </button>
     </p>
     <TwoVersions v-if="box.aside.length" />
     <template v-if="read">

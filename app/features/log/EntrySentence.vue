@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core';
 import { computed, nextTick, ref, watch } from 'vue';
 import { movementSeen, movementsToSee, withMovement } from '#core/film/log/movement-seen';
 import { nameOfCall } from '#core/names/names';
 import { sayPersonnel } from '#core/reports/personnel';
 import { readFormation } from '#core/language/lineups/read-formation';
+import { inField } from '~/features/hands/in-field';
 import { usePlaybook } from '~/features/playbook/store';
 import OutcomeWords from '~/features/snap/OutcomeWords.vue';
 import SituationWords from '~/features/snap/SituationWords.vue';
@@ -71,16 +73,41 @@ async function focus(): Promise<void> {
   first.value?.select();
 }
 defineExpose({ focus });
+/** Something is being typed: what takes back then takes back letters. */
+const touched = ref(false);
+function putAway(): void {
+  callProblem.value = '';
+  touched.value = false;
+}
 async function keep(): Promise<void> {
   if (!sayCall()) return;
   callProblem.value = '';
-  if (await log.save()) await focus();
+  if (!(await log.save())) return;
+  putAway();
+  await focus();
 }
 function leave(): void {
-  callProblem.value = '';
+  putAway();
   log.fresh();
   void focus();
 }
+async function takeBack(): Promise<void> {
+  putAway();
+  await log.takeBack();
+  await focus();
+}
+watch(
+  () => log.draft?.number,
+  () => (touched.value = false),
+);
+const form = ref<HTMLFormElement | null>(null);
+/** Letters are being typed somewhere: in the sentence, or in another field of the page. */
+const isTyping = (at: EventTarget | null): boolean => (form.value?.contains(at as Node) ? touched.value : inField(at));
+useEventListener('keydown', (event) => {
+  if (!(event.ctrlKey || event.metaKey) || event.key !== 'z' || isTyping(event.target) || !log.lastStep) return;
+  event.preventDefault();
+  void takeBack();
+});
 const chosen = (event: Event): string => (event.target as HTMLSelectElement).value;
 const nameOf = (all: readonly { name: string; text: string }[], text: string): string =>
   all.find((one) => one.text === text)!.name;
@@ -89,9 +116,11 @@ const nameOf = (all: readonly { name: string; text: string }[], text: string): s
 <template>
   <form
     v-if="log.draft"
+    ref="form"
     class="entry"
     :aria-label="log.isNew ? `Snap ${log.draft.number}, new` : `Snap ${log.draft.number}`"
     @submit.prevent="keep"
+    @input="touched = true"
     @keydown.esc="leave"
     @keydown.enter="($event.target as HTMLElement).tagName === 'SELECT' && keep()"
   >
@@ -170,6 +199,9 @@ const nameOf = (all: readonly { name: string; text: string }[], text: string): s
       <button v-if="!log.isNew" class="plain link" type="button" @click="log.remove(log.draft!.number)">
         Take it out of the log
       </button>
+      <button v-if="log.lastStep" class="plain back" type="button" @click="takeBack">
+        <kbd>ctrl z</kbd> take back: {{ log.lastStep.says }}
+      </button>
     </div>
   </form>
 </template>
@@ -207,5 +239,8 @@ select {
 }
 .acts {
   align-items: center;
+}
+.back {
+  margin-left: auto;
 }
 </style>

@@ -13,6 +13,7 @@ let reachable: boolean;
 let held: (() => void)[] | null;
 interface Body {
   entries: LogEntry[];
+  without?: number[];
   confirmed: boolean;
   dryRun: boolean;
   revision: number;
@@ -42,12 +43,13 @@ function answerTo(method: string, url: string, body: Body): unknown {
     const known = new Set(log.map((s) => s.number));
     const added = body.entries.filter((e) => !known.has(e.number)).map((e) => e.number);
     const changed = body.entries.filter((e) => known.has(e.number)).map((e) => e.number);
-    const affected = asks ? [{ number: body.entries[0]!.number, men: ['LT'] }] : [];
-    const written = !body.dryRun && (body.confirmed || !asks);
+    const affected = asks && body.entries[0] ? [{ number: body.entries[0].number, men: ['LT'] }] : [];
+    const written = !body.dryRun && (body.confirmed || affected.length === 0);
     if (written)
-      log = [...log.filter((s) => !changed.includes(s.number)), ...body.entries.map((e) => anItem(e))].sort(
-        (a, b) => a.number - b.number,
-      );
+      log = [
+        ...log.filter((s) => !changed.includes(s.number) && !body.without?.includes(s.number)),
+        ...body.entries.map((e) => anItem(e)),
+      ].sort((a, b) => a.number - b.number);
     return { written, added, changed, affected };
   }
   const snap = /^\/api\/snaps\/(\d+)$/.exec(url);
@@ -181,6 +183,119 @@ describe('the log', () => {
     ]);
     expect(followsOn(log[0], log[1]!)).toBe(true);
     expect(followsOn(log[1], log[2]!)).toBe(false);
+  });
+});
+
+describe('taking back', () => {
+  const gains = (): [number, number][] => log.map((s) => [s.number, s.situation.gain]);
+
+  it('takes a snap that was logged out again, and has it in hand as it was written', async () => {
+    const store = await opened();
+    expect(store.lastStep).toBeNull();
+    store.putSituation({ gain: 7 });
+    await store.save();
+    expect(store.lastStep!.says).toBe('snap 3 logged');
+    expect(await store.takeBack()).toBe(true);
+    expect(gains()).toHaveLength(2);
+    expect([store.draft!.number, store.draft!.situation.gain, store.isNew, store.lastStep]).toEqual([3, 7, true, null]);
+  });
+
+  it('takes changes back one after the other, the last one first, as long as one stays with the log', async () => {
+    const store = await opened();
+    for (const gain of [5, 6]) {
+      store.edit(1);
+      store.putSituation({ gain });
+      await store.save();
+    }
+    await store.takeBack();
+    expect([gains()[0], store.draft!.number]).toEqual([[1, 5], 1]);
+    await store.takeBack();
+    expect([gains()[0], store.lastStep]).toEqual([[1, 4], null]);
+    expect(await store.takeBack()).toBe(true);
+    expect(gains()).toHaveLength(2);
+    await store.save();
+    await store.open(1);
+    expect(store.lastStep).toBeNull();
+  });
+
+  it('pressed twice at once takes two steps, and waits for a snap that is still being logged', async () => {
+    const store = await opened();
+    for (const gain of [5, 6]) {
+      store.edit(1);
+      store.putSituation({ gain });
+      await store.save();
+    }
+    expect(await Promise.all([store.takeBack(), store.takeBack()])).toEqual([true, true]);
+    expect([gains()[0], store.problem, store.lastStep]).toEqual([[1, 4], '', null]);
+    store.fresh();
+    held = [];
+    const logging = store.save();
+    const back = store.takeBack();
+    await vi.waitFor(() => expect(held).toHaveLength(1));
+    expect(gains()).toHaveLength(3);
+    for (const go of held) go();
+    held = null;
+    await Promise.all([logging, back]);
+    expect([gains().length, store.lastStep]).toEqual([2, null]);
+  });
+
+  it('takes a whole table back at once', async () => {
+    const store = await opened();
+    await store.writeEntries([anEntry(2, {}, { gain: 9 }), anEntry(8), anEntry(9)]);
+    expect(store.lastStep!.says).toBe('3 snaps of a table written');
+    await store.takeBack();
+    expect(gains()).toEqual([
+      [1, 4],
+      [2, 1],
+    ]);
+  });
+
+  it('brings back a snap that was taken out, unless film went with it', async () => {
+    log[1] = { ...log[1]!, angles: [] };
+    const store = await opened();
+    await store.remove(2);
+    expect(store.lastStep!.says).toBe('snap 2 taken out');
+    await store.takeBack();
+    expect(gains()).toHaveLength(2);
+    await store.remove(1);
+    expect(store.lastStep).toBeNull();
+  });
+
+  it('leaves what somebody has changed since, says so, and is done with that step', async () => {
+    const store = await opened();
+    store.edit(2);
+    store.putSituation({ gain: 3 });
+    await store.save();
+    log[1] = { ...log[1]!, logged: { ...log[1]!.logged, said: 'Granite' } };
+    await store.takeBack();
+    expect(store.problem).toBe('Snap 2 was changed since. What you did (snap 2 changed) stays as it is now.');
+    expect([log[1]!.situation.gain, log[1]!.logged.said, store.lastStep]).toEqual([3, 'Granite', null]);
+  });
+
+  it('is no part of what others did at the same time', async () => {
+    const store = await opened();
+    log[0] = { ...log[0]!, logged: { ...log[0]!.logged, said: 'Granite' } };
+    store.edit(2);
+    store.putSituation({ gain: 3 });
+    await store.save();
+    await store.takeBack();
+    expect([log[0]!.logged.said, log[1]!.situation.gain]).toEqual(['Granite', 1]);
+  });
+
+  it('asks before graded men were asked something else, and can wait for a server', async () => {
+    const store = await opened();
+    store.edit(2);
+    store.putCall({ side: 'left' });
+    await store.save();
+    reachable = false;
+    expect(await store.takeBack()).toBe(false);
+    expect(store.lastStep!.says).toBe('snap 2 changed');
+    [reachable, asks] = [true, true];
+    await store.takeBack();
+    expect(store.asked!.says).toContain('Snap 2: LT.');
+    expect(log[1]!.call.side).toBe('left');
+    await store.asked!.yes();
+    expect([log[1]!.call.side, store.lastStep]).toEqual(['right', null]);
   });
 });
 

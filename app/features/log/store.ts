@@ -12,15 +12,24 @@ import type { Call, Logged, Situation } from '#core/model/snap';
 import { usePlaybook } from '~/features/playbook/store';
 import { useRoster } from '~/features/roster/store';
 import { attempting } from '~/features/session/attempt';
+import { inTurn } from '~/features/session/in-turn';
 import { request } from '~/features/session/request';
 import { useSession } from '~/features/session/store';
 import { useBegun } from './begun';
 import { firstCall } from './book-of-calls';
+import { backOf, changedSince, stepBetween, type LogStep } from './take-back';
 
 /** Something that somebody has to say yes to first. */
 export interface AskedFirst {
   readonly says: string;
   readonly yes: () => Promise<boolean>;
+}
+/** What is written at once, and on which terms. */
+interface Writing {
+  readonly entries: readonly LogEntry[];
+  readonly without?: readonly number[];
+  readonly confirmed: boolean;
+  readonly dryRun?: boolean;
 }
 interface Written {
   written: boolean;
@@ -28,6 +37,8 @@ interface Written {
   changed: number[];
   affected: { number: number; men: string[] }[];
 }
+/** So many steps back. */
+const MOST_STEPS = 100;
 
 /** The log of one game: what was called and seen on each snap, what came of it, and who was on the field. */
 export const useLog = defineStore('log', () => {
@@ -45,6 +56,14 @@ export const useLog = defineStore('log', () => {
   const problem = ref('');
   const asked = shallowRef<AskedFirst | null>(null);
   const attempt = attempting(problem, 'What you have written stays here.');
+  /**
+   * What was done since the log was opened, the last step last: each can be taken back. Not for longer: whoever was at the film meanwhile may
+   * have marked frames or measured, which would go with a snap that is taken out.
+   */
+  const steps = shallowRef<LogStep[]>([]);
+  const lastStep = computed(() => steps.value.at(-1) ?? null);
+  const inOrder = inTurn();
+  let saving: Promise<unknown> = Promise.resolve();
 
   const isNew = computed(() => !log.value.some((s) => s.number === draft.value?.number));
   const series = computed(() => {
@@ -54,6 +73,7 @@ export const useLog = defineStore('log', () => {
 
   const open = (id: number | null): Promise<boolean> =>
     attempt(async () => {
+      steps.value = [];
       await roster.load();
       games.value = await request<GameItem[]>('/api/games');
       const wanted = games.value.some((g) => g.id === id) ? id : (newestPlayed(games.value, today())?.id ?? null);
@@ -134,43 +154,90 @@ export const useLog = defineStore('log', () => {
   }
 
   /** Writes the entry in hand, and goes on with the next snap. */
-  const save = (confirmed = false): Promise<boolean> =>
-    attempt(async () => {
+  function save(confirmed = false): Promise<boolean> {
+    const done = attempt(async () => {
       const of = game.value!;
       const entry = draft.value!;
-      const answer = await write(of, [entry], confirmed);
+      const was = log.value;
+      const answer = await write(of, { entries: [entry], confirmed });
       if (answer.written) {
         if (begun.value?.gameId === of && begun.value.entry.number === entry.number) begun.value = null;
         await reload(of);
+        note(of, `snap ${entry.number} ${answer.added.length ? 'logged' : 'changed'}`, touchedBy(answer), was);
         return isLast(entry.number) ? fresh() : edit(entry.number);
       }
       asked.value = { says: sayAffected(answer.affected), yes: () => save(true) };
     });
+    saving = done;
+    return done;
+  }
   const isLast = (number: number): boolean => log.value.at(-1)?.number === number;
 
-  const write = (of: number, entries: readonly LogEntry[], confirmed: boolean, dryRun = false): Promise<Written> =>
-    request<Written>(`/api/games/${of}/log`, { method: 'PUT', body: { entries, confirmed, dryRun } });
+  const write = (of: number, what: Writing): Promise<Written> =>
+    request<Written>(`/api/games/${of}/log`, { method: 'PUT', body: what });
+
+  /** Notes what was done to a log that was read anew since, so that it can be taken back. */
+  function note(of: number, says: string, touched: readonly number[], was: readonly SnapItem[]): void {
+    if (game.value !== of) return;
+    const step = stepBetween(of, says, touched, was, log.value);
+    if (step) steps.value = [...steps.value, step].slice(-MOST_STEPS);
+  }
+  /** Takes the last step back, with what followed from it, once what is being saved is; what somebody has changed since stays, and it is said. */
+  const takeBack = (confirmed = false): Promise<boolean> =>
+    inOrder(async () => {
+      await saving;
+      return attempt(() => stepBack(confirmed));
+    });
+  async function stepBack(confirmed: boolean): Promise<void> {
+    asked.value = null;
+    const step = lastStep.value;
+    if (!step) return;
+    await reload(step.game);
+    const since = changedSince(step, log.value);
+    if (since.length === 0) {
+      const answer = await write(step.game, { ...backOf(step), confirmed });
+      if (!answer.written)
+        return void (asked.value = { says: sayAffected(answer.affected), yes: () => takeBack(true) });
+      await reload(step.game);
+    }
+    steps.value = steps.value.filter((s) => s !== step);
+    if (since.length) problem.value = saySince(step.says, since);
+    else if (game.value === step.game) goBackTo(step);
+  }
+  /** What was taken back is in hand again: one may want it otherwise. */
+  function goBackTo({ before, after }: LogStep): void {
+    const [number] = before.size ? before.keys() : after.keys();
+    const written = after.get(number!);
+    if (log.value.some((s) => s.number === number)) return edit(number!);
+    fresh();
+    if (written && draft.value?.number === number) put(written);
+  }
 
   /** What a table would write, and where grades were given against something else; nothing is written. */
   async function tryEntries(entries: readonly LogEntry[]): Promise<Written | null> {
     let answer: Written | null = null;
     await attempt(async () => {
-      answer = await write(game.value!, entries, false, true);
+      answer = await write(game.value!, { entries, confirmed: false, dryRun: true });
     });
     return answer;
   }
   const writeEntries = (entries: readonly LogEntry[]): Promise<boolean> =>
     attempt(async () => {
-      await write(game.value!, entries, true);
-      await reload(game.value!);
+      const [of, was] = [game.value!, log.value];
+      const answer = await write(of, { entries, confirmed: true });
+      await reload(of);
+      note(of, sayTable(entries.length), touchedBy(answer), was);
       freshAnew();
     });
 
   const remove = (number: number): Promise<boolean> =>
     attempt(async () => {
-      const found = log.value.find((s) => s.number === number);
+      const [of, was] = [game.value!, log.value];
+      const found = was.find((s) => s.number === number);
       if (found) await request(`/api/snaps/${found.id}`, { method: 'DELETE' });
-      await reload(game.value!);
+      await reload(of);
+      // What was marked on its film has gone with it: that does not come back.
+      if (found?.angles.length === 0) note(of, `snap ${number} taken out`, [number], was);
       freshAnew();
     });
 
@@ -225,6 +292,8 @@ export const useLog = defineStore('log', () => {
     tryEntries,
     writeEntries,
     remove,
+    lastStep,
+    takeBack,
     comeIn,
     wear,
     seatsAt,
@@ -245,6 +314,12 @@ export const sayAffected = (affected: Written['affected']): string =>
   `${affected.map(({ number, men }) => `Snap ${number}: ${men.join(', ')}`).join('. ')}. ${
     affected.length === 1 && affected[0]!.men.length === 1 ? 'He was' : 'They were'
   } graded against another assignment. The marks stay as they are; look at them again.`;
+
+const touchedBy = ({ added, changed }: Written): number[] => [...added, ...changed];
+const sayTable = (snaps: number): string => `${snaps} ${snaps === 1 ? 'snap' : 'snaps'} of a table written`;
+
+const saySince = (says: string, since: readonly number[]): string =>
+  `${since.length === 1 ? 'Snap' : 'Snaps'} ${since.join(', ')} ${since.length === 1 ? 'was' : 'were'} changed since. What you did (${says}) stays as it is now.`;
 
 const sayMoved = (moved: readonly { number: number; blocker: string }[]): string =>
   `${moved.length} ${moved.length === 1 ? 'grade goes' : 'grades go'} to another man by this: ${moved

@@ -1,6 +1,7 @@
-import { createStore, type UseStore } from 'idb-keyval';
+import type { UseStore } from 'idb-keyval';
 import { newId } from './new-id';
 import { seal, SealedSchema, unseal, type Sealed } from './seal';
+import { marksShelf } from './shelf';
 import { keyOf, replacing, WaitingSchema, type Owner, type Waiting } from './waiting';
 
 /** Where marks lie on this machine until the server has them: one entry a mark, so that two tabs never write over each other's. */
@@ -147,10 +148,13 @@ export function memoryBox(): MarkBox {
   });
 }
 
-/** The machine's box of marks. */
-export async function openBox(): Promise<MarkBox> {
+/** Under which the box is opened ahead. */
+export const BOX = 'marks';
+
+/** The machine's box of marks, on a shelf that may be open already. */
+export async function openBox(shelf: UseStore = marksShelf()): Promise<MarkBox> {
   try {
-    const box = lastingBox(createStore('violet-chalk-marks', 'marks'));
+    const box = lastingBox(shelf);
     await box.all({ programId: 0, userId: 0 });
     return box;
   } catch {

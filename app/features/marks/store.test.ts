@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto';
 import { IDBFactory } from 'fake-indexeddb';
 import { createStore, set } from 'idb-keyval';
 import { createPinia, setActivePinia } from 'pinia';
+import { watch } from 'vue';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { ALL_PLUS, type Grade } from '#core/model/grade';
 import type { GradesSent } from '#core/model/grade-entry';
@@ -67,6 +68,29 @@ describe('marks on their way', () => {
     await vi.advanceTimersByTimeAsync(3100);
     await vi.waitFor(() => expect([later.waiting, later.trouble]).toEqual([[], '']));
     expect(at('LT')).toEqual(LATE);
+  });
+
+  it('are never called saved before the server has them, whatever is read of the machine’s store meanwhile', async () => {
+    const marks = tab();
+    const given: string[] = [];
+    const forgotten: string[] = [];
+    const missed = (): void => {
+      const seen = [...server.of(SNAP.id).map((m) => m.blocker), ...marks.onItsWay.map((w) => w.entry.blocker)];
+      forgotten.push(...given.filter((man) => !seen.includes(man)));
+    };
+    watch(() => marks.waiting, missed, { flush: 'sync' });
+    const going: Promise<void>[] = [];
+    for (const man of ['LT', 'LG', 'C', 'RG', 'RT']) {
+      // One reading is begun before he is marked, one while his mark is being kept, one after.
+      going.push(marks.resume());
+      given.push(man);
+      going.push(give(marks, man, LATE), marks.resume());
+      for (let turn = 0; turn < given.length; turn++) await Promise.resolve();
+      going.push(marks.resume());
+    }
+    await Promise.all(going);
+    expect(forgotten).toEqual([]);
+    expect([server.of(SNAP.id).length, marks.waiting]).toEqual([5, []]);
   });
 
   it('of two tabs without a connection are all kept, and none twice', async () => {

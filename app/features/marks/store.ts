@@ -4,10 +4,11 @@ import type { Grade } from '#core/model/grade';
 import { GradesConflictSchema, GradesKeptSchema, type GradesSent, type Sheet } from '#core/model/grade-entry';
 import { request, RequestProblem } from '~/features/session/request';
 import { useSession } from '~/features/session/store';
-import { openBox, type MarkBox } from './box';
+import { takeAhead } from '~/features/session/ahead';
+import { BOX, openBox, type MarkBox } from './box';
 import { newId } from './new-id';
 import { oneTab, type OneTab } from './one-tab';
-import { keyOf, nextBatch, sayWaiting, type Aside, type Owner, type Waiting } from './waiting';
+import { inPlaceOf, keyOf, nextBatch, sayWaiting, type Aside, type Owner, type Waiting } from './waiting';
 
 /** The snap a mark is given on, as its grader sees it. */
 export interface MarkedSnap {
@@ -35,6 +36,11 @@ export const useMarks = defineStore('marks', () => {
   const arrived = shallowRef<Arrived | null>(null);
   const onItsWay = computed(() => waiting.value.filter((w) => !w.aside));
   const aside = computed(() => waiting.value.filter((w): w is Waiting & { aside: Aside } => w.aside !== null));
+  /** Marks given that the machine's store has not taken yet, by their places: no reading of it knows them. */
+  const entering = new Map<string, Waiting>();
+  /** How often the store was read, and the newest reading of it: an older one that ends later is worth nothing. */
+  let readings = 0;
+  let newest = Promise.resolve();
   let opening: Promise<{ box: MarkBox; only: OneTab; tabs: BroadcastChannel | null }> | null = null;
   let taken: Promise<void> | null = null;
   let timer: ReturnType<typeof setTimeout> | null = null;
@@ -45,24 +51,30 @@ export const useMarks = defineStore('marks', () => {
 
   const opened = () =>
     (opening ??= (async () => {
-      const box = await openBox();
+      const box = await (takeAhead<MarkBox>(BOX) ?? openBox());
       lasting.value = box.lasting;
       const tabs = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('violet-chalk-marks');
       if (tabs) tabs.onmessage = () => void reread();
       return { box, only: oneTab('violet-chalk-marks', box.lasting), tabs };
     })());
 
-  async function reread(): Promise<void> {
-    const { box } = await opened();
-    const found = await box.all(owner());
-    waiting.value = found.marks;
-    unreadable.value = found.unreadable;
-    // Another tab may have sent what this one could not.
-    if (onItsWay.value.length === 0) trouble.value = '';
+  function reread(): Promise<void> {
+    const turn = ++readings;
+    newest = (async () => {
+      const { box } = await opened();
+      const found = await box.all(owner());
+      if (turn !== readings) return newest;
+      waiting.value = inPlaceOf(found.marks, [...entering.values()]);
+      unreadable.value = found.unreadable;
+      // Another tab may have sent what this one could not.
+      if (onItsWay.value.length === 0) trouble.value = '';
+    })();
+    return newest;
   }
   async function changed(): Promise<void> {
+    const seen = reread();
     (await opened()).tabs?.postMessage('changed');
-    await reread();
+    await seen;
   }
 
   /** Keeps marks of one snap on this machine, then sends them; `base` is the revision of each mark that its grader has seen. */
@@ -83,10 +95,11 @@ export const useMarks = defineStore('marks', () => {
       aside: null,
     }));
     // Shown at once: what is on the screen never waits for the machine's store.
-    const places = new Set(given.map(keyOf));
-    waiting.value = [...waiting.value.filter((w) => !places.has(keyOf(w))), ...given];
+    waiting.value = inPlaceOf(waiting.value, given);
+    for (const mark of given) entering.set(keyOf(mark), mark);
     const { box } = await opened();
     for (const mark of given) await box.put(mark);
+    for (const mark of given) if (entering.get(keyOf(mark)) === mark) entering.delete(keyOf(mark));
     await changed();
     await send();
   }

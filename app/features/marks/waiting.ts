@@ -37,6 +37,12 @@ type Place = Pick<Waiting, 'programId' | 'userId' | 'snapId' | 'sheet'> & { entr
 export const keyOf = ({ programId, userId, snapId, sheet, entry }: Place): string =>
   [programId, userId, snapId, sheet, entry.blocker].join('/');
 
+/** What waits once newer marks are in: each takes the place of an older one of its man. */
+export function inPlaceOf(older: readonly Waiting[], newer: readonly Waiting[]): Waiting[] {
+  const places = new Set(newer.map(keyOf));
+  return [...older.filter((w) => !places.has(keyOf(w))), ...newer];
+}
+
 /** The mark that takes another's place while that may be on its way: it stands on the same ground and says whom it replaces. */
 export function replacing(older: Waiting | null, newer: Waiting): Waiting {
   if (!older || older.aside) return newer;

@@ -15,8 +15,10 @@ const props = defineProps<{
   next: Named | null;
   read: MeasuredFront | null;
   family: string;
+  /** Clicks go to the feet they were meant for. */
+  assists: boolean;
 }>();
-const emit = defineEmits<{ choose: [man: Named]; keep: [] }>();
+const emit = defineEmits<{ choose: [man: Named]; keep: []; assist: [on: boolean] }>();
 const store = useMeasure();
 
 const clicked = (man: Named): readonly string[] =>
@@ -53,6 +55,16 @@ const differs = computed(() => props.read !== null && !sameAlignment(props.read.
       <template v-else>Everybody is clicked in this angle.</template>
       {{ count }} of {{ men.length }} placed.
     </p>
+    <label class="soft assist"
+      ><input
+        type="checkbox"
+        :checked="assists"
+        @change="emit('assist', ($event.target as HTMLInputElement).checked)"
+      />
+      <span
+        ><kbd>a</kbd> a click goes to the feet beside it, by colour; a man you choose first stays where you click</span
+      >
+    </label>
     <table>
       <tbody>
         <tr v-for="r in rows" :key="`${r.man.team}${r.man.id}`" :class="{ next: r.man === next, [r.man.team]: true }">
@@ -81,6 +93,12 @@ const differs = computed(() => props.read !== null && !sameAlignment(props.read.
 <style scoped>
 .says {
   font-weight: 600;
+}
+.assist {
+  display: flex;
+  gap: 6px;
+  align-items: baseline;
+  font-size: 12.5px;
 }
 table {
   width: 100%;

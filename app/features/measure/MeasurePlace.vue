@@ -1,5 +1,7 @@
 <script setup lang="ts">
+import { inSentence } from '#core/vocabulary/in-sentence';
 import { computed, nextTick, onMounted, ref, watch } from 'vue';
+import { sinceSnap } from '#core/film/frames';
 import type { Pixel } from '#core/model/calibration';
 import FilmPair from '~/features/film/FilmPair.vue';
 import KeyList from '~/features/film/KeyList.vue';
@@ -7,6 +9,7 @@ import { releaseFocus } from '~/features/hands/in-field';
 import { schemeName } from '~/features/board/scheme-names';
 import { useFeetStep } from './feet-step';
 import FeetPanel from './FeetPanel.vue';
+import { pictureOf } from './grab';
 import { useFollowing } from './following';
 import { useKeepCall } from './keep-call';
 import { MEASURE_HANDS, useMeasureKeys } from './keys';
@@ -50,8 +53,17 @@ const film: OnFilm = {
   frame,
   seconds: computed(() => (lead.value ? (frame.value - lead.value.snapFrame) / lead.value.framesPerSecond : 0)),
   size: computed(() => ({ width: wide.value, height: high.value })),
+  picture: () => {
+    const video = pair.value?.shown.find((s) => s.clip === lead.value)?.video;
+    return video ? pictureOf(video) : null;
+  },
   kept: computed(() => (lead.value && store.calibrations[lead.value.id]) || null),
 };
+/** When the ball is thrown, seconds from the snap; `null` where nobody marked it. */
+const thrown = computed(() => {
+  const clip = lead.value;
+  return clip?.throwFrame === undefined ? null : sinceSnap(clip.throwFrame, clip.snapFrame, clip.framesPerSecond);
+});
 /** Marks and feet are clicked on the frame before the snap: that is where the film opens. */
 watch(
   () => pair.value?.shown.length,
@@ -101,6 +113,7 @@ useMeasureKeys({
   takeAway: () => onStep.value.takeAway(),
   ball: () => void (marks.wantsBall.value = step.value === 'marks'),
   man: (by) => onStep.value.man(by),
+  assist: () => void (feet.assists.value = !feet.assists.value),
   help: () => void list.value?.open(),
   back: () => void navigateTo(`/film/${route.params.id}`),
 });
@@ -112,7 +125,7 @@ const pendingWords = computed(() => {
 });
 const title = computed(() => {
   const { number, call } = store.snap!;
-  return `Measure snap ${number}: ${schemeName(call.scheme).toLowerCase()} ${call.side} against ${call.frontName.toLowerCase()}`;
+  return `Measure snap ${number}: ${inSentence(schemeName(call.scheme))} ${call.side} against ${inSentence(call.frontName)}`;
 });
 </script>
 
@@ -133,6 +146,7 @@ const title = computed(() => {
         <FilmPair
           ref="pair"
           :clips="store.snap.clips"
+          :pass="store.snap.resolution.passing !== null"
           read-only
           pointing
           stacked
@@ -184,7 +198,9 @@ const title = computed(() => {
           :next="feet.next.value"
           :read="feet.read.value"
           :family="feet.family.value"
+          :assists="feet.assists.value"
           @choose="feet.chosen.value = $event"
+          @assist="feet.assists.value = $event"
           @keep="keepFront(feet.read.value!, feet.family.value)"
         />
         <WaysPanel
@@ -198,6 +214,7 @@ const title = computed(() => {
           :in-hand="inHand"
           :replays="replays.lines.value"
           :seconds="film.seconds.value"
+          :thrown="thrown"
           @follow="following.start"
           @stop="following.stop"
           @choose="(id, team) => (inHand = { id, team: team as Named['team'] })"

@@ -5,7 +5,7 @@ import { askedOnFilm, isTelling, isTrusted } from '#core/film/measures/measure';
 import { measuresOf } from '#core/film/measures/index';
 import type { MovementReading } from '#core/film/alignment/movement';
 import { describeMovement } from '#core/movement/menu';
-import type { Angle } from '#core/model/snap';
+import type { Angle } from '#core/model/angle';
 import { sayCarried } from '#core/reports/calibration-lines';
 import { askedBesideDone } from '#core/reports/meeting-lines';
 import { pastTheLine } from '#core/film/measures/past-line';
@@ -25,6 +25,8 @@ const props = defineProps<{
   replays: readonly ReplayLine[];
   /** Time of the frame on show, seconds from the snap. */
   seconds: number;
+  /** When the ball is thrown, seconds from the snap, where that is marked. */
+  thrown: number | null;
 }>();
 /** Which replay is drawn on the film. */
 const again = defineModel<string>('again', { required: true });
@@ -71,12 +73,13 @@ const told = computed(() => {
     telling: isTelling(r),
   }));
 });
-/** On a pass: who of the line is past the line on this frame. */
+/** On a pass: who of the line is past the line when the ball is thrown, or as long as nobody marked that, on this frame. */
 const past = computed(() => {
   const play = store.measuring.followed;
   if (!play || !store.snap?.resolution.passing) return null;
-  const found = pastTheLine(store.tracks, Math.round((props.seconds - play.start) * play.framesPerSecond));
-  return found && sayPastLine(found);
+  const at = props.thrown ?? props.seconds;
+  const found = pastTheLine(store.tracks, Math.round((at - play.start) * play.framesPerSecond));
+  return found && sayPastLine(found, props.thrown === null ? 'frame' : 'throw');
 });
 /** How cameras that moved were carried along. */
 const carried = computed(() => (store.measuring.followed?.carried ?? []).map(sayCarried));

@@ -1,7 +1,10 @@
+import { useLocalStorage } from '@vueuse/core';
 import { computed, ref } from 'vue';
+import { feetNear, scaleOnGround } from '#core/film/alignment/assist';
 import { frontAsMeasured } from '#core/film/alignment/front';
 import { identify } from '#core/identify/identify';
-import type { Angle } from '#core/model/snap';
+import type { Pixel } from '#core/model/calibration';
+import type { Angle } from '#core/model/angle';
 import { usePlaybook } from '~/features/playbook/store';
 import { menOf, whoseFeet, type Named } from './men';
 import { feetOnPicture, NOTHING_DRAWN } from './overlay';
@@ -15,7 +18,7 @@ export function manOn(men: readonly Named[], of: Pick<Named, 'id' | 'team'> | nu
 }
 
 /** Step 2: everybody's feet at the snap, and the front that makes. */
-export function useFeetStep({ lead, kept }: OnFilm) {
+export function useFeetStep({ lead, kept, picture }: OnFilm) {
   const store = useMeasure();
   const playbook = usePlaybook();
   const men = computed(() => (store.call ? menOf(store.call, playbook.settings) : []));
@@ -37,8 +40,17 @@ export function useFeetStep({ lead, kept }: OnFilm) {
     return [name, ...subNames].join(', ');
   });
 
+  /** Whether a click goes to the feet it was meant for; a man who was named is where the click is. */
+  const assists = useLocalStorage('violet-chalk-assist', true);
+  function putRight(pixel: Pixel): Pixel {
+    const scale = assists.value && !chosen.value && kept.value ? scaleOnGround(kept.value, pixel) : null;
+    const shown = scale === null ? null : picture();
+    return (shown && feetNear(shown, pixel, scale!)) ?? pixel;
+  }
+
   const step: OnStep = {
-    point: (pixel) => {
+    point: (clicked) => {
+      const pixel = putRight(clicked);
       const his = kept.value && !chosen.value ? whoseFeet(pixel, men.value, kept.value, store.places) : null;
       const man = his ?? next.value;
       if (!man || !lead.value) return;
@@ -58,5 +70,5 @@ export function useFeetStep({ lead, kept }: OnFilm) {
       return { ...NOTHING_DRAWN, calibration, men: there };
     },
   };
-  return { ...step, men, chosen, next, read, family };
+  return { ...step, men, chosen, next, read, family, assists };
 }

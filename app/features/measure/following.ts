@@ -5,7 +5,7 @@ import { startsOf } from '#core/film/follow/starts';
 import type { Track } from '#core/film/follow/follow';
 import { ballOf, type MeasuredMan } from '#core/film/alignment/places';
 import type { FollowedPlay } from '#core/model/measured';
-import type { Angle } from '#core/model/snap';
+import type { Angle } from '#core/model/angle';
 import type { Shown } from '~/features/film/transport';
 import { usePlaybook } from '~/features/playbook/store';
 import { startFollower, useMovementReadings } from '~/workers/start';

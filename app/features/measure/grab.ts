@@ -20,6 +20,16 @@ export function followSize(video: Pick<HTMLVideoElement, 'videoWidth' | 'videoHe
   return { width: Math.round(video.videoWidth * share), height: Math.round(video.videoHeight * share) };
 }
 
+/** The picture a film shows now, in its own pixels; `null` before it shows any. */
+export function pictureOf(video: HTMLVideoElement): Picture | null {
+  const { videoWidth: width, videoHeight: height } = video;
+  if (width === 0 || height === 0) return null;
+  const context = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true })!;
+  context.drawImage(video, 0, 0);
+  const { data } = context.getImageData(0, 0, width, height);
+  return { data, width, height };
+}
+
 /** Takes pictures of films one after the other. */
 export class Grabber {
   private readonly canvases: readonly OffscreenCanvas[];

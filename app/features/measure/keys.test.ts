@@ -18,6 +18,7 @@ const hands = (): MeasureHands =>
       'takeAway',
       'ball',
       'man',
+      'assist',
       'help',
       'back',
     ].map((name) => [name, vi.fn()]),

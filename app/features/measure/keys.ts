@@ -18,6 +18,7 @@ export interface MeasureHands {
   takeAway: () => void;
   ball: () => void;
   man: (by: number) => void;
+  assist: () => void;
   help: () => void;
   back: () => void;
 }
@@ -47,6 +48,7 @@ export const MEASURE_HANDS: readonly MeasureHand[] = [
   { key: 'x', cap: 'x', says: 'the next point is the ball', group: 'Point', does: (h) => h.ball() },
   { key: 'n', cap: 'n', says: 'the next man', group: 'Point', does: (h) => h.man(1) },
   { key: 'b', cap: 'b', says: 'the man before', group: 'Point', does: (h) => h.man(-1) },
+  { key: 'a', cap: 'a', says: 'clicks go to the feet beside them, or stay', group: 'Point', does: (h) => h.assist() },
   { key: ' ', cap: 'space', says: 'play or stop', group: 'Film', does: (h) => h.toggle() },
   { key: ',', cap: ',', says: 'one frame back', group: 'Film', does: (h) => h.step(-1) },
   { key: '.', cap: '.', says: 'one frame on', group: 'Film', does: (h) => h.step(1) },

@@ -20,7 +20,14 @@ beforeEach(() => setActivePinia(createPinia()));
 
 function set(kept: Calibration | null = null) {
   const [lead, known] = [ref<FilmClip | null>(clip(5)), ref<Calibration | null>(kept)];
-  const film = { lead, frame: ref(23), seconds: ref(0), size: computed(() => A_SIZE), kept: known };
+  const film = {
+    lead,
+    frame: ref(23),
+    seconds: ref(0),
+    size: computed(() => A_SIZE),
+    kept: known,
+    picture: () => null,
+  };
   useMeasure().offered = { 5: { snap: 3, calibration: aCalibration() } };
   return { lead, known, step: useMarksStep(film) };
 }

@@ -3,7 +3,7 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { nextTick, ref } from 'vue';
 import { workCall } from '#core/calls/resolve-call';
 import { askedPlaces } from '#core/film/follow/asked';
-import type { SnapView } from '#core/model/game';
+import type { SnapView } from '#core/model/snap-view';
 import { NOTHING_MEASURED, type KeptTrack, type Team } from '#core/model/measured';
 import { A_CALL } from '#core/testing/a-call';
 import { need } from '#core/testing/need';

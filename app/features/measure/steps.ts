@@ -1,6 +1,7 @@
 import type { Ref } from 'vue';
+import type { Colours } from '#core/film/alignment/assist';
 import type { Calibration, Pixel } from '#core/model/calibration';
-import type { SnapView } from '#core/model/game';
+import type { SnapView } from '#core/model/snap-view';
 import type { Drawn } from './overlay';
 
 /** The steps of measuring, in order; each needs the ones before it. */
@@ -32,6 +33,8 @@ export interface OnFilm {
   readonly seconds: Readonly<Ref<number>>;
   /** Pixels of the clip that leads. */
   readonly size: Readonly<Ref<{ width: number; height: number }>>;
+  /** The picture of the clip that leads as it is shown; `null` while there is none. */
+  readonly picture: () => Colours | null;
   /** The camera of the clip that leads, when it is kept. */
   readonly kept: Readonly<Ref<Calibration | null>>;
 }

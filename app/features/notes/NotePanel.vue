@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, type Ref } from 'vue';
 import { DRAWN, DRAWN_KINDS, type KeptNote } from '#core/model/film-note';
-import type { SnapView } from '#core/model/game';
+import type { SnapView } from '#core/model/snap-view';
 import { WRITING_HANDS } from './keys';
 import type { Writing } from './writing';
 

@@ -1,5 +1,5 @@
 import { notesAsVtt } from '#core/film/notes/web-vtt';
-import type { SnapView } from '#core/model/game';
+import type { SnapView } from '#core/model/snap-view';
 import { download } from '~/features/playbook/files';
 import { pictureOf } from './picture';
 import type { Writing } from './writing';

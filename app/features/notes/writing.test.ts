@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { nextTick, shallowRef } from 'vue';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { DRAWN, DRAWN_KINDS, FilmNoteSchema, type KeptNote } from '#core/model/film-note';
-import type { SnapView } from '#core/model/game';
+import type { SnapView } from '#core/model/snap-view';
 import { WRITING_HANDS } from './keys';
 import { useWriting } from './writing';
 

@@ -1,6 +1,6 @@
 import { computed, ref, shallowRef, watch, type Ref } from 'vue';
 import { DRAWN, type Drawn, type FilmNote, type KeptNote, type Shape, type Shares } from '#core/model/film-note';
-import type { SnapView } from '#core/model/game';
+import type { SnapView } from '#core/model/snap-view';
 import { attempting } from '~/features/session/attempt';
 import { request } from '~/features/session/request';
 

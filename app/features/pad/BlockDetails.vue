@@ -8,6 +8,7 @@ import { CONSEQUENCES, OutcomeSchema, type Outcome, type PairMark, type PhaseMar
 import type { Assignment } from '#core/model/resolution';
 import { upperFirst } from '~/features/board/words';
 import { useFilm } from '~/features/film/store';
+import { sayCost } from '~/features/propose/words';
 import MarkHistory from './MarkHistory.vue';
 import { PHASE_KEYS } from './fault-keys';
 import { changePair, nextOf, padCap, pairOf, PHASE_MARKS, toggleFact, turnPhase } from './hands';
@@ -21,6 +22,10 @@ const mark = computed(() => film.marks[props.man] ?? null);
 const phases = computed(() => phasesOf(props.asked.block, props.asked.technique?.role ?? 'alone'));
 /** What he was asked to do with feet, eyes, hat and hands, as it was when the snap was logged. */
 const told = computed(() => sayTechnique(props.asked));
+const cost = computed(() => {
+  const seen = film.proposals[props.man]?.cost;
+  return seen ? sayCost(seen) : '';
+});
 const pair = computed(() => pairOf(film, props.man));
 const defenders = computed(() => film.snap?.resolution.defenders.map((d) => d.id) ?? []);
 
@@ -79,6 +84,7 @@ const isOpen = useLocalStorage('violet-chalk-pad-more', false);
             :options="CONSEQUENCES"
             @choose="film.change(man, { consequence: $event })"
           />
+          <span v-if="cost" class="soft">The film: {{ cost }}</span>
           <label class="soft"
             >He hit
             <select

@@ -1,26 +1,37 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { FACTS } from '#core/model/facts';
 import { faultName } from '#core/model/faults';
+import { difficultyOf, sayDifficultyShort } from '#core/grade/difficulty';
 import { sayPair } from '#core/grade/say-grade';
 import ManColumns from '~/features/board/ManColumns.vue';
 import { blockName } from '~/features/board/words';
 import type { Column } from '~/features/board/scale';
 import { capOf } from '~/features/film/keys';
 import { useFilm } from '~/features/film/store';
+import { atRest } from '~/features/session/at-rest';
 import { useMarks } from '~/features/marks/store';
 import { sayProposal } from '~/features/propose/words';
 import { usePlaybook } from '~/features/playbook/store';
 import FindingPanel from '~/features/finding/FindingPanel.vue';
 import ManMarks from './ManMarks.vue';
 import TwoVersions from './TwoVersions.vue';
+import { useFoes } from './foes';
 import { askedOfMan } from './hands';
 
-defineProps<{ columns: readonly Column[]; numbers: Readonly<Record<string, number>>; naming: boolean }>();
+const props = defineProps<{
+  columns: readonly Column[];
+  numbers: Readonly<Record<string, number>>;
+  naming: boolean;
+  /** What the film makes of this snap is still being worked out; why it makes nothing of it, where it should. */
+  filmPending: boolean;
+  filmProblem: string;
+}>();
 const emit = defineEmits<{ next: []; seek: [angle: string, frame: number]; frame: [] }>();
 const film = useFilm();
 const box = useMarks();
 const playbook = usePlaybook();
+const foes = useFoes();
 const own = computed(() => playbook.program.faults ?? []);
 
 /** Rows that would be empty leave their room to the film. */
@@ -29,13 +40,22 @@ const rows = computed(() => {
   return [
     { key: 'asked', name: 'Asked' },
     { key: 'on', name: 'On' },
-    ...(Object.keys(film.proposals).length ? [{ key: 'film', name: 'Film says' }] : []),
+    // Of the man in hand it is said in words below.
+    ...(film.selected ? [] : [{ key: 'hard', name: 'How hard' }]),
+    // It has its room before it says anything: nothing moves under the hand that marks.
+    ...(film.snap?.followed ? [{ key: 'film', name: 'Film says' }] : []),
     { key: 'did', name: 'He did' },
     ...(marks.some((m) => m.faults.length) ? [{ key: 'fault', name: 'Fault' }] : []),
     ...(marks.some((m) => m.facts.length || m.consequence || m.pair) ? [{ key: 'fact', name: 'Beside' }] : []),
     ...(marks.some((m) => m.note) ? [{ key: 'note', name: 'Note' }] : []),
   ];
 });
+const filmSays = (man: string): string => {
+  const proposal = film.proposals[man];
+  if (proposal) return sayProposal(proposal);
+  return props.filmPending ? '…' : '–';
+};
+const proposed = computed(() => Object.keys(film.proposals).length > 0);
 const left = computed(() => film.men.filter((m) => !film.marks[m]).length);
 const rest = computed(() => {
   if (left.value === film.men.length) return 'everybody did his job';
@@ -45,6 +65,20 @@ const on = (man: string): string => {
   const a = askedOfMan(film, man);
   return a ? `${a.target ?? 'next level'}${a.next ? `, then ${a.next}` : ''}` : '';
 };
+const hard = (man: string): string => {
+  const a = askedOfMan(film, man);
+  return a ? sayDifficultyShort(difficultyOf(a, foes.records)) : '';
+};
+/** Beside the film, which is opened without it. */
+watch(
+  () => film.games.find((g) => g.id === film.snap?.gameId)?.opponent,
+  async (opponent) => {
+    if (!opponent || film.readOnly) return;
+    await atRest();
+    await foes.load(opponent);
+  },
+  { immediate: true },
+);
 const beside = (man: string): string => {
   const mark = film.marks[man];
   if (!mark) return '';
@@ -97,9 +131,8 @@ function allPlus(): void {
         <template #default="{ row, man: seat }">
           <template v-if="row === 'asked' && askedOfMan(film, seat)">{{ blockName(askedOfMan(film, seat)!) }}</template>
           <template v-else-if="row === 'on'">{{ on(seat) }}</template>
-          <span v-else-if="row === 'film'" class="film" :class="{ doubt: isDoubt(seat) }">{{
-            film.proposals[seat] ? sayProposal(film.proposals[seat]!) : ''
-          }}</span>
+          <span v-else-if="row === 'hard'" class="note soft hard">{{ hard(seat) }}</span>
+          <span v-else-if="row === 'film'" class="film" :class="{ doubt: isDoubt(seat) }">{{ filmSays(seat) }}</span>
           <template v-else-if="row === 'did'"
             ><button class="plain did" type="button" :aria-label="`Mark ${seat}`" @click="film.selected = seat">
               <GradeMark :grade="film.marks[seat] ?? null" /></button
@@ -125,6 +158,7 @@ function allPlus(): void {
       @frame="emit('frame')"
     />
     <FindingPanel v-if="!film.readOnly && film.sheet === 'program'" />
+    <p v-if="filmProblem" class="wanting" role="status">{{ filmProblem }}</p>
     <div v-if="film.mayMark" class="hands enter">
       <button class="plain all" type="button" @click="allPlus">
         <kbd>{{ capOf('rest') }}</kbd> {{ rest }}, next snap
@@ -132,7 +166,7 @@ function allPlus(): void {
       <span v-if="!film.selected" class="soft"
         ><kbd>1</kbd>-<kbd>{{ film.men.length }}</kbd> a man who did not</span
       >
-      <button v-if="left && Object.keys(film.proposals).length" class="plain" type="button" @click="confirmAll">
+      <button v-if="left && film.snap?.followed" class="plain" type="button" :disabled="!proposed" @click="confirmAll">
         <kbd>{{ capOf('confirm') }}</kbd> as the film says, next snap
       </button>
       <button class="plain" type="button" :disabled="film.steps.length === 0" @click="film.undo()">
@@ -175,6 +209,16 @@ function allPlus(): void {
 }
 .note {
   font-size: 12px;
+}
+.wanting {
+  color: var(--risk);
+  font-size: 13px;
+  padding-top: 6px;
+}
+/* Room for how others have fared against his man, which comes a moment later. */
+.hard {
+  display: block;
+  min-height: 2lh;
 }
 .film {
   font-size: 12px;

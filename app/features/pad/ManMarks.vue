@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue';
-import { helpOf, askedOf } from '#core/grade/book/marked';
+import { difficultyOf, sayDifficulty } from '#core/grade/difficulty';
 import { faultsOffered, standardOf } from '#core/grade/standards';
 import { rubricOf } from '#core/grade/rubrics/index';
 import { FACTS, FACT_IDS } from '#core/model/facts';
@@ -8,8 +8,9 @@ import { FAULT_IDS, faultName } from '#core/model/faults';
 import type { Assignment } from '#core/model/resolution';
 import { blockName } from '~/features/board/words';
 import { useFilm } from '~/features/film/store';
-import { sayProposal, sayWhy } from '~/features/propose/words';
+import { sayWhole } from '~/features/propose/words';
 import { FAULT_KEYS } from './fault-keys';
+import { useFoes } from './foes';
 import BlockDetails from './BlockDetails.vue';
 import { usePlaybook } from '~/features/playbook/store';
 import { addPoints, FACT_KEYS, MARK_KEYS, markBy, padCap, toggleFact, toggleFault } from './hands';
@@ -19,8 +20,11 @@ const props = defineProps<{ man: string; asked: Assignment; naming: boolean }>()
 const emit = defineEmits<{ seek: [angle: string, frame: number]; frame: [] }>();
 const film = useFilm();
 const playbook = usePlaybook();
+const foes = useFoes();
 
 const mark = computed(() => film.marks[props.man] ?? null);
+/** How hard it was: beside the mark, and in no count. */
+const hard = computed(() => sayDifficulty(difficultyOf(props.asked, foes.records)));
 const parts = computed(() => rubricOf((mark.value ?? film.done).rubric).parts);
 const own = computed(() => playbook.program.faults ?? []);
 const standard = computed(() => standardOf(props.asked.block));
@@ -44,12 +48,12 @@ function tagOther(event: Event): void {
 <template>
   <section class="man" :aria-label="`Marks of ${man}`">
     <p>
-      <b>{{ man }}, {{ blockName(asked).toLowerCase() }}, {{ helpOf(askedOf(asked)) }}.</b> Done when:
+      <b>{{ man }}, {{ blockName(asked).toLowerCase() }}, {{ hard }}.</b> Done when:
       {{ standard?.doneWhen }}
       <span class="soft">Not: {{ standard?.notWhen }}</span>
     </p>
     <p v-if="film.proposals[man]" class="film">
-      <b>The film:</b> {{ sayProposal(film.proposals[man]!) }}. {{ sayWhy(film.proposals[man]!) }}
+      <b>The film:</b> {{ sayWhole(film.proposals[man]!) }}
       <button v-if="film.proposals[man]!.assignment" class="plain link" type="button" @click="film.takeProposed([man])">
         <kbd>{{ padCap('take') }}</kbd> take it
       </button>

@@ -95,6 +95,16 @@ describe('the keys of the pad', () => {
     expect(press('G')).toBe(false);
   });
 
+  it('say first of what it meant what the film makes of it', () => {
+    const cost = { consequence: 'fatal', why: '' } as const;
+    const seen = { blocker: 'RG', had: [], assignment: null, sure: 0, why: '', outcome: null, cost, faults: [] };
+    useFilm().proposals = { RG: seen };
+    for (const now of ['fatal', 'harmless', 'costly', null]) {
+      press(',');
+      expect(mark().consequence).toBe(now);
+    }
+  });
+
   it('mark a double once for both its men, and nobody who is alone', () => {
     press('P');
     press('H');
@@ -158,7 +168,7 @@ describe('the keys of the pad', () => {
 
 describe('what the film proposes', () => {
   const proposal = (blocker: string, part: Partial<Proposal> = {}): Proposal => ({
-    ...{ blocker, had: [], assignment: 'right', sure: 0.9, why: 'He had him.', outcome: null, faults: [] },
+    ...{ blocker, had: [], assignment: 'right', sure: 0.9, why: 'He had him.', outcome: null, cost: null, faults: [] },
     ...part,
   });
 

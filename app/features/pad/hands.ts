@@ -1,7 +1,14 @@
 import { faultsOffered, phasesOf } from '#core/grade/standards';
 import { rubricOf } from '#core/grade/rubrics/index';
 import { FACTS, type FactId } from '#core/model/facts';
-import { CONSEQUENCES, OutcomeSchema, PhaseMarkSchema, type Grade, type PairMark } from '#core/model/grade';
+import {
+  CONSEQUENCES,
+  OutcomeSchema,
+  PhaseMarkSchema,
+  type Consequence,
+  type Grade,
+  type PairMark,
+} from '#core/model/grade';
 import type { Assignment } from '#core/model/resolution';
 import { onMan, type Film, type Hand } from '~/features/film/hand';
 import { FAULT_KEYS, PHASE_KEYS } from './fault-keys';
@@ -71,6 +78,12 @@ export function factBy(film: Film, letter: string): unknown {
 export function nextOf<T>(values: readonly T[], now: T | null | undefined): T | null {
   const at = now === null || now === undefined ? -1 : values.indexOf(now);
   return values[at + 1] ?? null;
+}
+
+/** What a miss can have meant; what the film makes of it comes first. */
+export function meantFor(film: Film, man: string): readonly Consequence[] {
+  const seen = film.proposals[man]?.cost?.consequence;
+  return seen ? [seen, ...CONSEQUENCES.filter((c) => c !== seen)] : CONSEQUENCES;
 }
 
 /** What a part of a block, or of a double, can be; and how a block can end. */
@@ -211,7 +224,9 @@ export const PAD_HANDS: readonly Hand[] = [
     cap: ',',
     says: 'what it meant: harmless, costly, fatal',
     ...OF_MAN,
-    does: onMan((film, man) => film.change(man, { consequence: nextOf(CONSEQUENCES, markOf(film, man).consequence) })),
+    does: onMan((film, man) =>
+      film.change(man, { consequence: nextOf(meantFor(film, man), markOf(film, man).consequence) }),
+    ),
   },
   {
     name: 'frame',

@@ -9,7 +9,7 @@ import { aSnap } from '~/testing/a-snap';
 import { demoMeasured } from '#demo/measured';
 import { DEMO_SNAPS } from '#demo/scenario';
 import { useProposals } from './use-proposals';
-import { sayProposal, sayWhy } from './words';
+import { sayCost, sayProposal, sayWhole, sayWhy } from './words';
 import { resolveCall } from '#core/calls/resolve-call';
 import { need } from '#core/testing/need';
 
@@ -35,7 +35,9 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 const { call } = DEMO_SNAPS[0]!;
-const show = (id: number): void => void (useFilm().snap = aSnap(id, { call, resolution: need(resolveCall(call)) }));
+/** On the fourth nobody was followed. */
+const show = (id: number): void =>
+  void (useFilm().snap = aSnap(id, { call, resolution: need(resolveCall(call)), followed: id !== 4 }));
 const until = async (holds: () => boolean): Promise<void> => {
   await vi.waitFor(() => expect(holds()).toBe(true), { timeout: 20_000 });
 };
@@ -43,15 +45,27 @@ const until = async (holds: () => boolean): Promise<void> => {
 describe('what the film makes of a snap', () => {
   it('is worked out beside the screen where everybody was followed, and forgotten with the next snap', async () => {
     show(1);
-    scope.run(() => useProposals());
+    const { pending } = scope.run(() => useProposals())!;
+    await nextTick();
+    expect(pending.value).toBe(true);
     await until(() => Object.keys(useFilm().proposals).length > 0);
+    expect(pending.value).toBe(false);
     expect(useFilm().proposals.LT).toMatchObject({ blocker: 'LT', assignment: 'right' });
     expect(asked).toEqual(['/api/snaps/1/measuring']);
     useFilm().proposals = {};
     show(3);
     await nextTick();
-    await until(() => asked.length === 2);
+    await until(() => asked.length === 2 && !pending.value);
     expect(useFilm().proposals).toEqual({});
+  });
+
+  it('is waited for no longer where there is nothing to say: the call cannot be read any more', async () => {
+    const unread = { ...call, formation: 'nobody knows' };
+    useFilm().snap = aSnap(1, { call: unread, resolution: need(resolveCall(call)), followed: true });
+    const { pending, problem } = scope.run(() => useProposals())!;
+    expect(pending.value).toBe(true);
+    await until(() => !pending.value);
+    expect([useFilm().proposals, problem.value]).toEqual([{}, '']);
   });
 
   it('is asked for by nobody who may only look', async () => {
@@ -62,20 +76,59 @@ describe('what the film makes of a snap', () => {
     expect(asked).toEqual([]);
   });
 
+  it('is not asked for where nobody was followed', async () => {
+    show(4);
+    scope.run(() => useProposals());
+    await nextTick();
+    await nextTick();
+    expect(asked).toEqual([]);
+    useFilm().snap = { ...useFilm().snap!, followed: true };
+    await until(() => asked.length === 1);
+  });
+
+  it('starts nothing when it comes after the place was left', async () => {
+    const Started = vi.fn();
+    let goOn = (): void => undefined;
+    const left = new Promise<void>((done) => (goOn = done));
+    vi.stubGlobal('Worker', Started);
+    vi.stubGlobal('$fetch', async (url: string) => {
+      asked.push(url);
+      await left;
+      return structuredClone(answer(url));
+    });
+    show(1);
+    scope.run(() => useProposals());
+    await until(() => asked.length === 1);
+    scope.stop();
+    goOn();
+    await vi.dynamicImportSettled();
+    await new Promise((done) => setTimeout(done));
+    expect(Started).not.toHaveBeenCalled();
+  });
+
   it('says why it is not there, and the film is graded without', async () => {
     answer = () => {
       throw Object.assign(new Error('x'), { status: 503, data: { message: 'The database does not answer.' } });
     };
     show(1);
-    const { problem } = scope.run(() => useProposals())!;
+    const { problem, pending } = scope.run(() => useProposals())!;
     await until(() => problem.value !== '');
-    expect([problem.value, useFilm().proposals]).toEqual(['The database does not answer.', {}]);
+    expect([problem.value, useFilm().proposals, pending.value]).toEqual(['The database does not answer.', {}, false]);
   });
 });
 
 describe('a proposal in words', () => {
   const proposal: Proposal = {
-    ...{ blocker: 'LG', had: [], assignment: 'right', sure: 0.9, why: 'He had T.', outcome: null, faults: [] },
+    ...{
+      blocker: 'LG',
+      had: [],
+      assignment: 'right',
+      sure: 0.9,
+      why: 'He had T.',
+      outcome: null,
+      cost: null,
+      faults: [],
+    },
   };
   it('is short under the man, with a question mark where it is not sure', () => {
     expect(sayProposal(proposal)).toBe('right');
@@ -87,5 +140,14 @@ describe('a proposal in words', () => {
     ];
     expect(sayProposal({ ...proposal, faults })).toBe('right, pulled too deep?');
     expect(sayWhy({ ...proposal, faults })).toBe('He had T. (90 % sure.) pulled too deep: Pulled 4 ft.');
+    expect(sayWhole({ ...proposal, faults }).startsWith('right, pulled too deep? He had T.')).toBe(true);
+    expect(sayWhole(proposal).startsWith('right. He had T.')).toBe(true);
+    const cost = {
+      consequence: 'costly',
+      why: 'T was 2 ft from the ball after 1.9 s, 4 ft past it; never nearer.',
+    } as const;
+    expect(sayCost(cost)).toBe(`costly: ${cost.why}`);
+    expect(sayWhy({ ...proposal, cost })).toBe('He had T. (90 % sure.)');
+    expect(sayWhy({ ...proposal, assignment: 'wrong', cost })).toBe(`He had T. (90 % sure.) Costly: ${cost.why}`);
   });
 });

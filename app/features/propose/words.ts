@@ -1,5 +1,6 @@
+import { upperFirst } from '~/features/board/words';
 import { faultName } from '#core/model/faults';
-import type { Proposal } from '#core/model/proposal';
+import type { Cost, Proposal } from '#core/model/proposal';
 
 /** From this on it is said plainly; below with a question mark. */
 const SURE = 0.7;
@@ -12,8 +13,19 @@ export function sayProposal({ assignment, sure, faults }: Proposal): string {
   return fault ? `${mark}, ${faultName(fault.fault)}?` : mark;
 }
 
-/** How sure it is and what was seen, in a sentence. */
-export function sayWhy({ sure, why, faults }: Proposal): string {
+/** What a miss of his meant, as the film shows it. */
+export const sayCost = ({ consequence, why }: Cost): string => `${consequence}: ${why}`;
+
+/** How sure it is and what was seen, in a sentence; and where that is a miss, what it meant. */
+export function sayWhy({ sure, why, faults, assignment, cost }: Proposal): string {
   const seen = faults.filter((f) => f.fault !== 'wrong-man').map((f) => `${faultName(f.fault)}: ${f.why}`);
-  return [`${why} (${Math.round(100 * sure)} % sure.)`, ...seen].join(' ');
+  const meant =
+    cost && (assignment === 'wrong' || seen.length > 0) ? [`${upperFirst(cost.consequence)}: ${cost.why}`] : [];
+  return [`${why} (${Math.round(100 * sure)} % sure.)`, ...seen, ...meant].join(' ');
+}
+
+/** Both, as they are read in one go. */
+export function sayWhole(proposal: Proposal): string {
+  const said = sayProposal(proposal);
+  return `${said}${said.endsWith('?') ? '' : '.'} ${sayWhy(proposal)}`;
 }

@@ -6,7 +6,7 @@ import { adviceOf, type AdviceJob } from '#core/calls/advice-job';
 import type { ProtectCall } from '#core/calls/protect-job';
 import type { Formation } from '#core/model/formation';
 import type { Front } from '#core/model/front';
-import type { Overrides } from '#core/model/identification';
+import type { Overrides } from '#core/model/overrides';
 import type { PressureReport } from '#core/model/pressure';
 import type { Resolution } from '#core/model/resolution';
 import type { ProtectionMend } from '#core/protect/mend-protection';

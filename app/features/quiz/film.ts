@@ -2,7 +2,7 @@ import { useLocalStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import type { BookSnap } from '#core/grade/book/lines';
-import { SnapViewSchema, type SnapView } from '#core/model/game';
+import { SnapViewSchema, type SnapView } from '#core/model/snap-view';
 import type { QuizAnswer } from '#core/model/quiz';
 import { filmSnaps, sameAs, type OwnMark } from '#core/quiz/on-film';
 import { readEverySnap } from '~/features/book/store';

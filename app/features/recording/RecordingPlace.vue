@@ -3,7 +3,7 @@ import { useEventListener } from '@vueuse/core';
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
 import { frameAt, seekTime } from '#core/film/frames';
 import type { Cut } from '#core/film/recording/marks';
-import { ANGLES, type Angle } from '#core/model/snap';
+import { ANGLES, type Angle } from '#core/model/angle';
 import KeyList from '~/features/film/KeyList.vue';
 import { useKeys } from '~/features/hands/use-keys';
 import { CUTTING_HANDS, type CuttingHands } from './keys';

@@ -4,7 +4,7 @@ import { cutsOf, inOther, putCut, renumber, type Cut } from '#core/film/recordin
 import { suggestPieces, type Motion } from '#core/film/recording/suggest';
 import { RECORDING_FROM, type FilmView } from '#core/model/film';
 import type { SnapItem } from '#core/model/game';
-import { ANGLES, type Angle } from '#core/model/snap';
+import { ANGLES, type Angle } from '#core/model/angle';
 import { attempting } from '~/features/session/attempt';
 import { request } from '~/features/session/request';
 

@@ -1,5 +1,7 @@
 import { takeAhead } from './ahead';
 
+export const UNREACHABLE = 'The server cannot be reached.';
+
 /** What a request failed with, in words for the screen. `offline` when the server could not be reached at all. */
 export class RequestProblem extends Error {
   constructor(
@@ -40,7 +42,7 @@ export async function request<T>(url: string, options: Options = {}): Promise<T>
     })) as T;
   } catch (problem) {
     const { status, data } = problem as { status?: number; data?: { message?: string; data?: unknown } };
-    if (status === undefined) throw new RequestProblem('The server cannot be reached.', null);
+    if (status === undefined) throw new RequestProblem(UNREACHABLE, null);
     throw new RequestProblem(data?.message ?? 'The server could not do this.', status, data?.data ?? null);
   }
 }

@@ -61,6 +61,16 @@ const PLAY: WayGroup = {
       unit: '(1 is all; 0: the same yards)',
       changes: 'Which plays on third and fourth down the Book calls a success.',
     },
+    {
+      key: 'weighMisses',
+      says: 'In the Book a miss counts',
+      changes:
+        'Whether the Book shows a second grade beside the first, in which fatal misses count more than harmless ones.',
+      options: [
+        { value: 'alike', name: 'as a miss', says: 'every miss alike, as the rubric has it' },
+        { value: 'meant', name: 'by what it meant', says: 'a column more, weighed by harmless, costly, fatal' },
+      ],
+    },
   ],
 };
 

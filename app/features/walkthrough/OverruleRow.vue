@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { FamilySchema, type Overrides } from '#core/model/identification';
+import { FamilySchema, type Overrides } from '#core/model/overrides';
 import { useWalkthrough } from './store';
 
 const board = useWalkthrough();

@@ -1,46 +1,16 @@
 <script setup lang="ts">
 import { Pause, Play, StepBack, StepForward } from '@lucide/vue';
 import { computed } from 'vue';
-import type { Run, RunEvent } from '#core/movement/run/run';
+import type { Run } from '#core/movement/run/run';
+import { lastFrame, momentsOf, sayFrame } from './moments';
 
-const props = defineProps<{ run: Run; frame: number; playing: boolean }>();
+/** Without a run it is still being worked out: all of it stands where it will, and whoever presses has it at once. */
+const props = defineProps<{ run: Run | null; frame: number; playing: boolean }>();
 const emit = defineEmits<{ go: [frame: number]; toggle: [] }>();
 
-const seconds = computed(() => (props.frame * props.run.step).toFixed(2));
-const last = computed(() => props.run.frames.length - 1);
-const marks = computed(() =>
-  props.run.events
-    .filter((e) => e.kind !== 'contact' && e.kind !== 'goes on')
-    .map((e) => ({
-      left: (100 * e.time) / (last.value * props.run.step),
-      says: say(e),
-      bad: e.kind !== 'ball at the line' && e.kind !== 'ball out',
-      frame: e.time / props.run.step,
-    })),
-);
-
-function say(e: RunEvent): string {
-  const at = `${e.time.toFixed(1)} s`;
-  switch (e.kind) {
-    case 'contact':
-      return `${e.man} on ${e.on}, ${at}`;
-    case 'goes on':
-      return `${e.man} on to ${e.to}, ${at}`;
-    case 'meets the ball':
-      return `${e.who} meets the ball, ${at}`;
-    case 'at the quarterback':
-      return `${e.who} at the quarterback, ${at}`;
-    default:
-      return `${e.kind}, ${at}`;
-  }
-}
-const now = computed(
-  () =>
-    props.run.events
-      .filter((e) => e.time <= props.frame * props.run.step)
-      .slice(-1)
-      .map(say)[0] ?? 'before anybody is met',
-);
+const last = computed(() => lastFrame(props.run));
+const moments = computed(() => momentsOf(props.run));
+const now = computed(() => sayFrame(props.run, props.frame));
 </script>
 
 <template>
@@ -61,12 +31,12 @@ const now = computed(
       class="plain"
       type="button"
       aria-label="One step on"
-      :disabled="frame === last"
+      :disabled="run !== null && frame === last"
       @click="emit('go', frame + 1)"
     >
       <StepForward :size="18" aria-hidden="true" />
     </button>
-    <output>{{ frame === 0 ? 'Snap' : `${seconds} s` }}</output>
+    <output>{{ now.time }}</output>
     <div class="track">
       <input
         type="range"
@@ -74,13 +44,14 @@ const now = computed(
         :max="last"
         step="1"
         :value="frame"
+        :disabled="!run"
         aria-label="Time since the snap"
-        :aria-valuetext="`${seconds} seconds`"
+        :aria-valuetext="now.time"
         @input="emit('go', Number(($event.target as HTMLInputElement).value))"
         @keydown.stop
       />
       <button
-        v-for="m in marks"
+        v-for="m in moments"
         :key="m.says"
         class="plain mark"
         :class="{ bad: m.bad }"
@@ -91,7 +62,7 @@ const now = computed(
         @click="emit('go', m.frame)"
       />
     </div>
-    <span class="soft said">{{ frame === 0 ? 'places and speeds only: nobody’s strength or skill' : now }}</span>
+    <span class="soft said">{{ now.last }}</span>
   </div>
 </template>
 

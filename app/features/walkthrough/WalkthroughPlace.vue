@@ -1,16 +1,18 @@
 <script setup lang="ts">
-import { onKeyStroke, useElementSize } from '@vueuse/core';
-import { computed, onMounted, ref } from 'vue';
+import { onKeyStroke } from '@vueuse/core';
+import { computed, onMounted, ref, watch } from 'vue';
 import { sayProblems } from '~/features/board/refusal';
 import { boardScale, columnsUnder, PASS_DEPTH } from '~/features/board/scale';
 import BoardFile from '~/features/board/BoardFile.vue';
 import LineBoard from '~/features/board/LineBoard.vue';
 import ManColumns from '~/features/board/ManColumns.vue';
 import { useBoardHeight } from '~/features/board/room';
+import { useSeenSize } from '~/features/board/seen-size';
 import { blockName, stepWords, upperFirst } from '~/features/board/words';
 import { BLOCKS, type BlockId } from '#core/vocabulary/index';
 import PressureLanes from '~/features/board/PressureLanes.vue';
 import { useRoster } from '~/features/roster/store';
+import { atRest } from '~/features/session/at-rest';
 import { inField } from '~/features/hands/in-field';
 import BoardSide from './BoardSide.vue';
 import CallSentence from './CallSentence.vue';
@@ -25,10 +27,11 @@ useBoardAddress();
 onMounted(roster.load);
 
 const area = ref<HTMLElement | null>(null);
-const { width } = useElementSize(area);
+/** Drawn once it is known how wide: the first drawing is the one that is seen. */
+const { width } = useSeenSize(area);
 const height = useBoardHeight(372, 470);
 const scale = computed(() =>
-  board.formation
+  board.formation && width.value > 0
     ? boardScale(board.formation, Math.max(600, width.value), height.value, {
         front: board.front,
         ...(board.resolution?.passing ? { shallow: PASS_DEPTH } : {}),
@@ -49,7 +52,22 @@ const sets = computed(
   () => new Map(board.resolution?.assignments.map((a) => [a.blocker, a.path[a.path.length - 1]!]) ?? []),
 );
 const showWhy = ref(false);
-const clock = useClock(computed(() => board.run));
+/** The board comes first, as everybody stands; the play in time is much work, and is worked out once it is seen. */
+const isDrawn = ref(false);
+watch(
+  () => scale.value !== null,
+  (drawn) => {
+    if (drawn) void atRest().then(() => (isDrawn.value = true));
+  },
+  { flush: 'post', immediate: true },
+);
+const run = computed(() => (isDrawn.value ? board.run : null));
+const clock = useClock(run);
+/** Whoever asks for the play before has it at once. */
+function inTime(act: () => void): void {
+  isDrawn.value = true;
+  act();
+}
 const before = computed(() => new Map(board.resolution?.movement?.before.assignments.map((a) => [a.blocker, a]) ?? []));
 const rows = computed(() => [
   ...(board.resolution?.movement ? [{ key: 'was', name: 'Was to' }] : []),
@@ -83,7 +101,7 @@ function wasCell(man: string): string {
 
 /** When he meets his men by the run in time, and how late he is to somebody who meets the ball. */
 function meetsCell(man: string): string {
-  const a = board.arrivals.get(man);
+  const a = isDrawn.value ? board.arrivals.get(man) : undefined;
   if (!a) return '';
   const meets = a.meets.map((m) => `${m.on} ${m.at.toFixed(1)} s`).join(', ');
   return a.never
@@ -92,8 +110,10 @@ function meetsCell(man: string): string {
       ? `${meets}, ${a.late.toFixed(1)} s late`
       : meets;
 }
-const isLate = (man: string): boolean =>
-  (board.arrivals.get(man)?.late ?? 0) >= 0.05 || board.arrivals.get(man)?.never != null;
+function isLate(man: string): boolean {
+  const a = isDrawn.value ? board.arrivals.get(man) : undefined;
+  return a !== undefined && (a.late >= 0.05 || a.never !== null);
+}
 
 function cell(row: string, man: string): string {
   const a = assigned.value.get(man);
@@ -138,8 +158,10 @@ onKeyStroke([' ', ',', '.'], (event) => {
   const onButton = event.target instanceof HTMLElement && ['BUTTON', 'A', 'SUMMARY'].includes(event.target.tagName);
   if (inField(event.target) || (event.key === ' ' && onButton) || event.ctrlKey || event.metaKey) return;
   event.preventDefault();
-  if (event.key === ' ') clock.toggle();
-  else clock.go(clock.frame.value + (event.key === '.' ? 1 : -1));
+  inTime(() => {
+    if (event.key === ' ') clock.toggle();
+    else clock.go(clock.frame.value + (event.key === '.' ? 1 : -1));
+  });
 });
 onKeyStroke(
   (event) => /^[1-9]$/.test(event.key),
@@ -188,12 +210,11 @@ onKeyStroke(
               /></template>
             </LineBoard>
             <TimeBar
-              v-if="board.run"
-              :run="board.run"
+              :run="run"
               :frame="clock.frame.value"
               :playing="clock.playing.value"
-              @go="clock.go"
-              @toggle="clock.toggle"
+              @go="(frame) => inTime(() => clock.go(frame))"
+              @toggle="inTime(clock.toggle)"
             />
             <ManColumns
               :columns="columns"

@@ -2,11 +2,12 @@ import { useRafFn } from '@vueuse/core';
 import { computed, ref, watch, type Ref } from 'vue';
 import { placesAt } from '#core/movement/run/places-at';
 import type { Run } from '#core/movement/run/run';
+import { lastFrame } from './moments';
 
 /** A run on the board as film: where it stands, playing or still. Before the snap is frame 0. */
 export function useClock(run: Ref<Run | null>) {
   const frame = ref(0);
-  const last = computed(() => (run.value ? run.value.frames.length - 1 : 0));
+  const last = computed(() => lastFrame(run.value));
   let at = 0;
   const raf = useRafFn(
     ({ delta }) => {

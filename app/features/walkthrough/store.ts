@@ -11,7 +11,7 @@ import type { Formation } from '#core/model/formation';
 import type { Front } from '#core/model/front';
 import type { Resolution } from '#core/model/resolution';
 import type { Side } from '#core/model/side';
-import type { Overrides } from '#core/model/identification';
+import type { Overrides } from '#core/model/overrides';
 import { judgedOn, readNeed } from '#core/model/standard';
 import { readMoves } from '#core/language/lineups/read-moves';
 import { resolve } from '#core/movement/play';

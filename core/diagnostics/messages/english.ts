@@ -16,7 +16,7 @@ export const ENGLISH = {
   'text.too-deep': 'this sentence nests more than {limit} brackets',
   'text.too-many': 'more than {limit} things could not be read; the rest of the text was not looked at',
   'text.too-long': 'this text has more than {limit} lines',
-  'formation.line': 'the line needs LT LG C RG RT once each; {missing} is missing',
+  'formation.line': 'the line needs LT LG C RG RT once each; not there: {missing}',
   'formation.twice': '{id} is in this formation twice',
   'formation.unknown': '{found} is no word of a formation',
   'formation.unknown-near': '{found} is no word of a formation: did you mean "{near}"?',

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { workCall } from '../../calls/resolve-call';
 import type { CalibrationInput, FilmCamera, Pixel } from '../../model/calibration';
 import type { Look } from '../../model/measured';
-import type { Angle } from '../../model/snap';
+import type { Angle } from '../../model/angle';
 import { SHIPPED_SETTINGS } from '../../model/settings';
 import { runPlay } from '../../movement/run/run';
 import { A_CALL } from '../../testing/a-call';

@@ -1,6 +1,6 @@
 import type { Calibration } from '../../model/calibration';
 import type { Look, Team } from '../../model/measured';
-import { ANGLES, type Angle } from '../../model/snap';
+import { ANGLES, type Angle } from '../../model/angle';
 import { spotWithError } from '../calibrate/ball';
 import { placeAt, together, type Spread } from '../calibrate/uncertainty';
 

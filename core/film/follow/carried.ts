@@ -1,6 +1,6 @@
 import type { Calibration, FilmCamera, Pixel } from '../../model/calibration';
 import type { Carried, FollowedPlay } from '../../model/measured';
-import type { Angle } from '../../model/snap';
+import type { Angle } from '../../model/angle';
 import { project, type Size } from '../calibrate/camera';
 import { carryCamera, cornersOf, type SeenMark } from '../calibrate/carry';
 import type { Eyes } from './eyes';

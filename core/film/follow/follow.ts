@@ -36,7 +36,8 @@ export interface Watched {
   readonly carry?: (frame: number, covered: (p: Pixel) => boolean) => void;
 }
 
-/** A man's place on a frame as it was followed: feet on the field, the standard deviation of the place, and how well he was seen (0 to 1). */
+/** A man's place on a frame as it was followed: feet on the field, the standard deviation of the place, and how well he was seen (0 to 1); z is the middle of his
+ * trunk over the ground, 0 where nobody knows it. */
 export interface Followed {
   readonly x: number;
   readonly y: number;

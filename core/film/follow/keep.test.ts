@@ -17,6 +17,11 @@ describe('kept tracks', () => {
   it('are feet from the ball', () => {
     expect(play.tracks[0]!.places[0]).toEqual([5, -1, 1, 0.1]);
   });
+  it('keep how high a man was, which those of an older build did not', () => {
+    expect(bentTracks(play, [])[0]!.places[7]!.z).toBe(3);
+    const older = { ...play, tracks: play.tracks.map(({ id, team, places }) => ({ id, team, places })) };
+    expect(bentTracks(older, [])[0]!.places[7]!.z).toBe(0);
+  });
   it('are the same without a bend', () => {
     const [track] = bentTracks(play, []);
     expect(track!.places.map((p) => [p.x, p.y])).toEqual(play.tracks[0]!.places.map((p) => [p[0], p[1]]));

@@ -25,6 +25,7 @@ export function keepTracks(
         hundredth(error),
         hundredth(seen),
       ]),
+      heights: places.map(({ z }) => hundredth(z)),
     })),
   };
 }
@@ -50,7 +51,7 @@ export function bentTrack(kept: KeptTrack, play: FollowedPlay, bends: readonly B
     const { dx, dy } = shiftAt(pins, frame);
     const away = Math.min(Infinity, ...own.map((b) => Math.abs(b.frame - frame))) / play.framesPerSecond;
     const known = away < HOLDS ? Math.min(error, BY_HAND + (error - BY_HAND) * (away / HOLDS)) : error;
-    return { x: x + dx, y: y + dy, z: 0, error: known, seen: away < HOLDS / 2 ? 1 : seen };
+    return { x: x + dx, y: y + dy, z: kept.heights?.[frame] ?? 0, error: known, seen: away < HOLDS / 2 ? 1 : seen };
   });
   return { id: kept.id, team: kept.team, places };
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { ANGLES } from '../../model/snap';
+import { ANGLES } from '../../model/angle';
 import { readClipName } from './name';
 import { planFilm } from './plan';
 import { readProbe } from './probe';
@@ -33,6 +33,15 @@ describe('what the probing program says', () => {
     });
     const drop = Array.from({ length: 300 }, (_, i) => (i * 1001) / 30_000);
     expect(factsOf(probed({ times: drop })).rate).toBeCloseTo(29.97, 2);
+  });
+
+  it('is also when it was shot, where the file says that', () => {
+    expect(factsOf(probed({}))).not.toHaveProperty('shot');
+    const { format, ...rest } = probed({});
+    const tagged = (creation_time: unknown) => factsOf({ ...rest, format: { ...format, tags: { creation_time } } });
+    expect(tagged('2026-10-03T14:30:12.000000Z').shot).toBe('2026-10-03T14:30:12.000000Z');
+    expect(tagged(7)).not.toHaveProperty('shot');
+    expect(tagged('x'.repeat(5000))).not.toHaveProperty('shot');
   });
 
   it('does not hang on the order in which pictures are stored', () => {
@@ -124,7 +133,13 @@ describe('what a file is called', () => {
     ['07 EZ.mov', 7, 'end zone'],
     ['2026-10-11_Terns_014_SL.MP4', 14, 'sideline'],
     ['clip #9 press box.mkv', 9, 'sideline'],
+    ['2026-10-03 14.30.12.mp4', null, null],
+    ['20261003_143012 snap 7 EZ.mp4', 7, 'end zone'],
     ['warm up.mp4', null, null],
+    ['DSC_045.MP4', null, null],
+    ['IMG-0451 12 sideline.mov', 12, 'sideline'],
+    ['GX010027 snap 8 end.mp4', 8, 'end zone'],
+    ['mov 3 to 5, EZ, 21.mp4', 21, 'end zone'],
   ])('%s', (name, snap, angle) => {
     expect(readClipName(name)).toMatchObject({ snap, angle });
   });

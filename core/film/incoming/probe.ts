@@ -1,6 +1,9 @@
 import * as z from 'zod';
 import type { FilmFacts } from '../../model/film';
 
+/** What is written into a file beside its pictures. */
+const TagsSchema = z.object({ creation_time: z.string().max(40).optional().catch(undefined) }).default({});
+
 /** What the probing program says of a file, as far as it is looked at. */
 const ProbedSchema = z.object({
   streams: z.array(
@@ -14,7 +17,7 @@ const ProbedSchema = z.object({
       side_data_list: z.array(z.object({ rotation: z.number().optional() })).optional(),
     }),
   ),
-  format: z.object({ format_name: z.string(), duration: z.string().optional() }),
+  format: z.object({ format_name: z.string(), duration: z.string().optional(), tags: TagsSchema }),
   packets: z.array(z.object({ pts_time: z.string().optional(), flags: z.string().optional() })).default([]),
 });
 
@@ -70,6 +73,7 @@ export function readProbe(answer: unknown): Probed {
       pixels: video.pix_fmt ?? '',
       keyEvery: longestGap(shown.map((p) => p.key)),
       sound: streams.some((s) => s.codec_type === 'audio'),
+      ...(format.tags.creation_time === undefined ? {} : { shot: format.tags.creation_time }),
     },
   };
 }

@@ -4,6 +4,7 @@ import { firstStepMeasure } from './first-step';
 import { getOffMeasure } from './get-off';
 import { hipGapMeasure } from './hip-gap';
 import type { Measure, PlayOnFilm, Reading } from './measure';
+import { padLevelMeasure } from './pad-level';
 import { passSetMeasure } from './pass-set';
 import { pullDepthMeasure } from './pull-depth';
 import { holeWidthMeasure } from './hole';
@@ -17,6 +18,7 @@ export const MEASURES: readonly Measure[] = [
   passSetMeasure,
   trackAngleMeasure,
   toContactMeasure,
+  padLevelMeasure,
   hipGapMeasure,
   displacementMeasure,
   holeWidthMeasure,

@@ -4,7 +4,7 @@ import { carrierOf } from '../../movement/run/carrier';
 import type { Meeting } from '../follow/events';
 import type { Followed, Track } from '../follow/follow';
 import type { WouldHave } from '../follow/would-have';
-import { ANGLES, type Angle } from '../../model/snap';
+import { ANGLES, type Angle } from '../../model/angle';
 
 /** Where a frame is in time: the first one is `start` seconds from the snap. */
 export interface Timing {

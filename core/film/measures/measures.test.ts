@@ -99,6 +99,45 @@ describe('measures of film', () => {
     expect(read(other, centre, 'To contact')).toBeUndefined();
     expect(read(other, centre, 'Moved his man')).toBeUndefined();
   });
+  describe('of pads', () => {
+    const asked = assignments.find((a) => a.blocker === 'C')!.target!;
+    const at = (t: Track, z: number, seen = 1): Track => ({ ...t, places: t.places.map((p) => ({ ...p, z, seen })) });
+    const centre = track('C', 'offence', (t) => [0, Math.min(0.5, 2 * t)]);
+    const his = track(asked, 'defence', still(0, 2.2));
+    it('say whose are higher while he has his man', () => {
+      for (const z of [2.2, 2.7, 3.6]) {
+        const pads = read(playOf(at(centre, z), at(his, 2.7)), at(centre, z), 'Pad level')!;
+        expect(pads.value).toBeCloseTo(z - 2.7, 6);
+        expect(pads.says).toMatch(
+          new RegExp(
+            `^${Math.abs(z - 2.7).toFixed(1)} ft, give or take 0\\.\\d, ${z < 2.7 ? 'lower' : 'higher'} than ${asked}’s$`,
+          ),
+        );
+      }
+    });
+    it('are held against the other blockers’ where his man is hidden, and against nobody’s where there are too few', () => {
+      const half = at(his, 9, 0.6);
+      const hidden = { ...half, places: half.places.map((p, f) => (f % 5 === 0 ? p : { ...p, z: 0 })) };
+      const others = assignments.filter((a) => a.blocker !== 'C' && a.target && a.target !== asked).slice(0, 2);
+      const beside = others.flatMap(({ blocker, target }, i) => [
+        at(
+          track(blocker, 'offence', (t) => [20 + 9 * i, Math.min(0.5, 2 * t)]),
+          2.8,
+        ),
+        at(track(target!, 'defence', still(20 + 9 * i, 2.2)), 2.8),
+      ]);
+      const high = at(centre, 3.6);
+      const pads = read(playOf(high, hidden, ...beside), high, 'Pad level')!;
+      expect([pads.value, pads.says]).toEqual([
+        expect.closeTo(0.8, 6),
+        expect.stringMatching(/higher than the others’$/),
+      ]);
+      expect(read(playOf(high, hidden, ...beside.slice(0, 2)), high, 'Pad level')).toBeUndefined();
+    });
+    it('are not told where no height was kept', () => {
+      expect(read(playOf(at(centre, 0), at(his, 0)), at(centre, 0), 'Pad level')).toBeUndefined();
+    });
+  });
   it('tell the depth of a pull, and only of one', () => {
     const puller = assignments.find((a) => a.pull)!.blocker;
     const way = (t: number) => [-4 + 8 * t, -1 - 4 * Math.sin(Math.min(1, t) * Math.PI)] as const;
@@ -159,10 +198,11 @@ describe('measures of film', () => {
       ['RT', 5],
       ['LT', 3],
     ]);
-    expect(sayPastLine(pastTheLine(men, RATE)!)).toMatch(
+    expect(sayPastLine(pastTheLine(men, RATE)!, 'frame')).toMatch(
       /^Past the line on this frame: RT 1\.7 yd, give or take 0\.1; LT 1 yd, give or take 0\.1\. How far/,
     );
-    expect(sayPastLine([])).toMatch(/^Nobody of the line/);
+    expect(sayPastLine(pastTheLine(men, RATE)!, 'throw')).toMatch(/^Past the line when the ball is thrown: RT 1\.7 yd/);
+    expect(sayPastLine([], 'frame')).toMatch(/^Nobody of the line is past the line on this frame/);
     expect([pastTheLine(men, -1), pastTheLine(men, 100 * RATE)]).toEqual([null, null]);
   });
   it('may be trusted from the angles that see them', () => {

@@ -1,9 +1,9 @@
 import { CARRIER_SPEED, TACKLE_REACH } from '../../kinematics/speeds';
 import type { Assignment } from '../../model/resolution';
-import { MESH, MET_BEHIND } from '../../movement/run/carrier';
 import { meetingsOf } from '../follow/events';
 import type { Track } from '../follow/follow';
 import { secondsOf, type FollowedMen, type PlayOnFilm, type Timing } from '../measures/measure';
+import { ballFrames } from '../measures/ball-frames';
 import { holeOf, lasts, type Hole } from '../measures/hole';
 
 /** A play as it was followed, and as it would have been had everybody done what was asked. Tracks in feet from the ball. */
@@ -94,9 +94,8 @@ const frameAfter = ({ framesPerSecond, start }: Timing, seconds: number): number
 /** The first defender within reach of the carrier whom no blocker has; the whole of a run from the hand-over on, of a pass from the snap. */
 function metBy(play: FollowedMen & { readonly pass: boolean }, carrier: Track, last: number): Met | null {
   const defenders = play.tracks.filter((t) => t.team === 'defence');
-  for (let f = Math.max(0, frameAfter(play, MESH)); f <= last; f++) {
+  for (const f of ballFrames(play, carrier, last)) {
     const ball = carrier.places[f]!;
-    if (!play.pass && ball.y < -MET_BEHIND) continue;
     const near = defenders
       .filter((d) => !play.meetings.some((m) => m.defender === d.id && lasts(m, f)))
       .map((d) => ({ d, away: Math.hypot(d.places[f]!.x - ball.x, d.places[f]!.y - ball.y) }))

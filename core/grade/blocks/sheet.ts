@@ -1,5 +1,5 @@
 import type { FaultId } from '../../model/faults';
-import type { Phase } from '../../model/grade';
+import type { Phase } from '../../model/phases';
 
 /** What is looked for in one part of a block; of a pair the man nearer the ball and the other one may be asked different things. */
 export type PhaseWords = string | { readonly inner: string; readonly outer: string };

@@ -2,13 +2,14 @@ import { describe, expect, it } from 'vitest';
 import { resolveCall } from '../../calls/resolve-call';
 import { FIRST_SNAP } from '../../film/log/series';
 import { ALL_PLUS, type Grade } from '../../model/grade';
-import type { Situation, SnapBody } from '../../model/snap';
+import type { Situation } from '../../model/snap';
+import type { SnapBody } from '../../model/snap-body';
 import { rateOf } from '../../statistics/rate';
 import { A_CALL } from '../../testing/a-call';
 import { need } from '../../testing/need';
 import { filterOfQuery } from './dimensions';
 import { compareRates, differenceOf, isMeasured, rateIn, type BookLine } from './lines';
-import { askedOf, helpOf, markedOf, unitOf } from './marked';
+import { askedOf, FOE_OF, foeOf, helpOf, markedOf, unitOf } from './marked';
 import { isSameStandard, sayStandard, type Standard } from '../../model/standard';
 import { isSuccess, playResultOf, sayPlay, type BookPlay } from './play-result';
 
@@ -28,9 +29,14 @@ const LATE: Grade = {
   faults: ['left-late'],
   phases: { start: 'done', drive: 'not', fit: 'cannot tell' },
   outcome: 'not',
+  consequence: 'costly',
 };
 
 describe('a grade in the book', () => {
+  it('names their man with whose he is, and finds his letters again', () => {
+    for (const opponent of ['Quillport Terns', 'Sons of Fennick']) expect(foeOf(`RE${FOE_OF}${opponent}`)).toBe('RE');
+  });
+
   it('is counted by what he was asked, where, when and against what', () => {
     expect(markedOf(body, 'RG', asked('RG'), LATE)).toMatchObject({
       ...{ blocker: 'RG', unit: 'guards', scheme: 'power', side: 'right', front: A_CALL.frontName },
@@ -45,6 +51,7 @@ describe('a grade in the book', () => {
         earned: 0.5,
         possible: 1,
       },
+      ...{ target: asked('RG').target, consequence: 'costly' },
       ...{ faults: ['left-late'], phasesDone: ['start'], phasesNot: ['drive'] },
     });
   });

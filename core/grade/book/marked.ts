@@ -1,5 +1,6 @@
-import type { Asked, GradedSnap } from '../../model/asked';
-import type { Grade } from '../../model/grade';
+import type { Asked } from '../../model/asked';
+import type { GradedSnap } from '../../model/snap-body';
+import type { Consequence, Grade } from '../../model/grade';
 import { BLOCKS, type BlockId } from '../../vocabulary/index';
 import type { BlockWord } from '../../vocabulary/word';
 import { assignmentKept, bothKept, plusKept } from '../rubrics/rubric';
@@ -43,6 +44,11 @@ export function helpOf({ partners, role, block }: Asked): string {
   return goes ? 'alone, on the move' : 'alone';
 }
 
+/** Stands between the letters of one of their men and whose he is: "T of Quillport Terns". */
+export const FOE_OF = ' of ';
+/** The letters alone. */
+export const foeOf = (key: string): string => key.slice(0, key.indexOf(FOE_OF));
+
 /** One grade as the Book counts it: what it is counted by, and what it says. */
 export interface Marked {
   readonly blocker: string;
@@ -53,6 +59,8 @@ export interface Marked {
   readonly front: string;
   readonly formation: string;
   readonly block: string;
+  /** Their man he was asked to block, by his letters; `null` for nobody. */
+  readonly target: string | null;
   readonly help: string;
   readonly quarter: number;
   readonly down: number;
@@ -71,6 +79,8 @@ export interface Marked {
   readonly possible: number;
   readonly faults: string[];
   readonly facts: string[];
+  /** What a miss meant to the play; `null` where nobody said. */
+  readonly consequence: Consequence | null;
   readonly phasesDone: string[];
   readonly phasesNot: string[];
 }
@@ -90,6 +100,7 @@ export function markedOf(
     pair: asked.partners.length > 0 ? [blocker, ...asked.partners].sort().join(' and ') : null,
     ...snapColumns({ call, situation }),
     block: asked.block,
+    target: asked.target,
     help: helpOf(asked),
     rubric: grade.rubric,
     assignment: assignmentKept(grade),
@@ -101,6 +112,7 @@ export function markedOf(
     ...rubricOf(grade.rubric).worth(grade, asked.block),
     faults: [...grade.faults],
     facts: [...grade.facts],
+    consequence: grade.consequence,
     phasesDone: phases.filter(([, mark]) => mark === 'done').map(([phase]) => phase),
     phasesNot: phases.filter(([, mark]) => mark === 'not').map(([phase]) => phase),
   };

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { LINE_SEATS } from '../../model/formation';
 import type { Grade } from '../../model/grade';
-import type { GradedSnap } from '../../model/asked';
+import type { GradedSnap } from '../../model/snap-body';
 import { ResultSchema, type Situation } from '../../model/snap';
 import { standardFor, type Standard } from '../../model/standard';
 import { classOfDistance, classOfGain, classOfZone, EXPLOSIVE, SHORT } from '../../film/log/classes';

@@ -1,3 +1,4 @@
+import { inSentence } from '../../vocabulary/in-sentence';
 import * as z from 'zod';
 
 /** Whom a man really hit against whom he was asked to, on one snap. */
@@ -56,4 +57,4 @@ export function habitsOf(hits: readonly Hit[]): Habit[] {
 
 /** A habit as a question: which of the two is right? `play` and `block`: as they are said. */
 export const sayHabit = ({ front, blocker, asked, hit, times, of }: Habit, play: string, block: string): string =>
-  `In ${times} of ${of} snaps of ${play} against ${front.toLowerCase()} ${blocker} takes ${hit}; the sheet says ${block}, ${asked}. Which is right?`;
+  `In ${times} of ${of} snaps of ${play} against ${inSentence(front)} ${blocker} takes ${hit}; the sheet says ${block}, ${asked}. Which is right?`;

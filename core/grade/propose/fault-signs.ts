@@ -7,6 +7,7 @@ import { displacementMeasure } from '../../film/measures/contact';
 import { firstStepMeasure } from '../../film/measures/first-step';
 import { getOffMeasure } from '../../film/measures/get-off';
 import { isTelling, type PlayOnFilm, type Reading } from '../../film/measures/measure';
+import { padLevelMeasure } from '../../film/measures/pad-level';
 import { pullDepthMeasure } from '../../film/measures/pull-depth';
 import { approaches } from './toward';
 import { askedToLeave, offTheWay } from './way';
@@ -44,6 +45,8 @@ const MISSED = 5;
 /** Who is off his asked way by this most of the time, or by that once, did not go it, feet. */
 const OFF_THE_WAY = 1.6;
 const FAR_OFF = 4;
+/** Pads this much above those of his man are too high, feet. */
+const TOO_HIGH = 0.35;
 /** Who gives this much ground was beaten, feet. */
 const GAVE = -1;
 
@@ -128,6 +131,14 @@ export const FAULT_SIGNS: readonly FaultSign[] = [
       const at = leaving(seen);
       if (!at || at.left - at.wanted < LATER) return null;
       return { sure: 0.5, why: `He stayed on ${seen.asked.target} ${tenth(at.left - at.wanted)} s longer than asked.` };
+    },
+  },
+  {
+    fault: 'high-pads',
+    of: ({ play, man }) => {
+      const pads = padLevelMeasure.of(play, man);
+      if (!pads || pads.value < TOO_HIGH || !isTelling(pads)) return null;
+      return { sure: beyond(pads, pads.value - TOO_HIGH), why: `His pads were ${pads.says}.` };
     },
   },
   {

@@ -29,12 +29,13 @@ export function* proposals({ call, resolution, settings, followed, bends }: Prop
   const tracks = bentTracks(followed, bends);
   const { framesPerSecond } = followed;
   const asked = { formation: formation.value, front: front.value, resolution };
-  yield* propose({
+  const play = {
     tracks,
     framesPerSecond,
     start: followed.start,
     meetings: meetingsOf(tracks, framesPerSecond),
     ...askedOnFilm(formation.value, resolution),
     would: wouldHave(asked, { x: 0, y: 0 }, tracks, followed),
-  });
+  };
+  yield* propose(play, settings.standardYards);
 }

@@ -207,6 +207,22 @@ describe('signs of faults', () => {
     expect(signs(toT, { block: 'man' }, met)).not.toContain('no-movement');
   });
 
+  it('are pads above those of his man, and nothing where they are level or nobody knows', () => {
+    const at = (t: Track, z: number): Track => ({ ...t, places: t.places.map((p) => ({ ...p, z })) });
+    const told = (own: number, his: number) => {
+      const man = at(toT, own);
+      return signs(man, {}, { meetings: [meets('T', 9, null)], tracks: [man, at(T, his), N] });
+    };
+    expect(told(3.5, 2.7)).toContain('high-pads');
+    for (const [own, his] of [
+      [2.7, 2.7],
+      [2.95, 2.7],
+      [2.2, 2.7],
+      [3.5, 0],
+    ] as const)
+      expect(told(own, his)).not.toContain('high-pads');
+  });
+
   it('name each fault once', () => {
     expect(new Set(FAULT_SIGNS.map((s) => s.fault)).size).toBe(FAULT_SIGNS.length);
   });

@@ -14,10 +14,11 @@ export const proposedOf = ({ assignment, sure, faults }: Proposal): Proposed => 
 
 /** The grade that says what the film proposes; `null` where it proposes nothing. `done`: that of a man who did his job. */
 export function takeProposal(proposal: Proposal, done: Grade): Grade | null {
-  const { assignment, faults, had, outcome } = proposal;
+  const { assignment, faults, had, outcome, cost } = proposal;
   if (assignment === null) return null;
   const taken = faults.filter((f) => f.sure >= TAKEN).map((f) => f.fault);
   const technique = taken.some((f) => f !== 'wrong-man') ? 'minus' : done.technique;
+  const isMiss = assignment === 'wrong' || technique === 'minus';
   const hit = assignment === 'wrong' ? (had[0]?.defender ?? null) : null;
   return {
     ...done,
@@ -26,6 +27,7 @@ export function takeProposal(proposal: Proposal, done: Grade): Grade | null {
     faults: taken.slice(0, MOST_FAULTS),
     outcome,
     hit,
+    consequence: isMiss ? (cost?.consequence ?? null) : null,
     proposed: proposedOf(proposal),
   };
 }

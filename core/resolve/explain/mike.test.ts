@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { readFormation } from '../../language/lineups/read-formation';
 import { readFront } from '../../language/lineups/read-front';
 import { shippedScheme } from '../../calls/resolve-call';
-import type { Overrides } from '../../model/identification';
+import type { Overrides } from '../../model/overrides';
 import { provePressures } from '../../protect/prove';
 import { need } from '../../testing/need';
 import { prepareCall } from '../prepare/prepare-call';

@@ -3,7 +3,7 @@ import { attackOf, type Attack } from '../../kinematics/attack';
 import { pocketOf, type Pocket } from '../../kinematics/passing';
 import type { CallWords } from '../../model/call-words';
 import { lineOf, type Formation } from '../../model/formation';
-import type { Overrides } from '../../model/identification';
+import type { Overrides } from '../../model/overrides';
 import { SHIPPED_SETTINGS, type Settings } from '../../model/settings';
 import { signOf, type Side } from '../../model/side';
 import type { CompiledScheme } from './compile';

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { PersonNameSchema } from '#core/model/account';
+import { PersonNameSchema } from '#core/model/person-name';
 import { EVERYBODY, requireMember } from '../../session/member';
 import { BEFORE_LOG_IN, readInput } from '../../session/read-input';
 import { changeName } from '../../usecases/accounts';

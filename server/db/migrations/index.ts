@@ -10,6 +10,7 @@ import * as people from './0009-people';
 import * as week from './0010-week';
 import * as huddle from './0011-huddle';
 import * as beforeContact from './0012-before-contact';
+import * as whatItMeant from './0013-what-it-meant';
 
 /** In the order they run. Append only: a migration that has been on main is never changed. */
 export const MIGRATIONS = [
@@ -25,4 +26,5 @@ export const MIGRATIONS = [
   week,
   huddle,
   beforeContact,
+  whatItMeant,
 ] as const;

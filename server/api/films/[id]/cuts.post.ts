@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { AngleSchema } from '#core/model/snap';
+import { AngleSchema } from '#core/model/angle';
 import { askFor } from '../../../jobs/queue';
 import { requireMember, STAFF } from '../../../session/member';
 import { readId, readInput } from '../../../session/read-input';

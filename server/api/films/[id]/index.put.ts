@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { ANGLES } from '#core/model/snap';
+import { ANGLES } from '#core/model/angle';
 import { requireMember, STAFF } from '../../../session/member';
 import { readId, readInput } from '../../../session/read-input';
 import { placeFilm } from '../../../usecases/films';

@@ -1,0 +1,102 @@
+import { createPinia, setActivePinia } from 'pinia';
+import { computed, nextTick, ref } from 'vue';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { resolveCall, workCall } from '#core/calls/resolve-call';
+import type { Colours } from '#core/film/alignment/assist';
+import type { Calibration, Pixel } from '#core/model/calibration';
+import { NOTHING_MEASURED } from '#core/model/measured';
+import { A_CALL } from '#core/testing/a-call';
+import { A_SIZE, aCalibration } from '#core/testing/a-calibration';
+import { need } from '#core/testing/need';
+import { aSnap } from '~/testing/a-snap';
+import { useFeetStep } from './feet-step';
+import { menOf, seenFromBall } from './men';
+import type { FilmClip } from './steps';
+import { useMeasure } from './store';
+
+const CLIP: FilmClip = {
+  ...{ id: 5, angle: 'end zone', framesPerSecond: 30, frames: 120 },
+  ...{ snapFrame: 24, contactFrame: 36, whistleFrame: 100 },
+};
+const calibration = aCalibration();
+const men = menOf(need(workCall(A_CALL)));
+/** Where the camera sees a man's feet. */
+const feetOf = (id: string): Pixel =>
+  seenFromBall(
+    calibration,
+    men.find((m) => m.id === id)!,
+    calibration,
+  )!;
+
+/** Turf with a man standing at a place. */
+function pictureWith({ x: at, y: below }: Pixel): Colours {
+  const { width, height } = A_SIZE;
+  const data = new Uint8ClampedArray(width * height * 4);
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      const isMan = Math.abs(x - at) < 14 && y <= below + 2 && y > below - 80;
+      data.set(isMan ? [80, 40, 130, 255] : [52, 110, 62, 255], 4 * (y * width + x));
+    }
+  return { width, height, data };
+}
+
+let shown: Colours | null;
+beforeEach(() => {
+  setActivePinia(createPinia());
+  shown = pictureWith(feetOf('LG'));
+  vi.stubGlobal('$fetch', async (url: string, { method }: { method: string }) => {
+    if (method !== 'GET') return { revision: 1 };
+    if (url.endsWith('/measuring'))
+      return { revision: 0, measuring: NOTHING_MEASURED, calibrations: { 5: calibration }, offered: {} };
+    return aSnap(11, { call: A_CALL, resolution: need(resolveCall(A_CALL)) });
+  });
+});
+afterEach(() => vi.unstubAllGlobals());
+
+async function set(kept: Calibration | null = calibration) {
+  await useMeasure().open(11);
+  const film = {
+    ...{ lead: ref(CLIP), frame: ref(23), seconds: ref(0), size: computed(() => A_SIZE) },
+    ...{ kept: ref(kept), picture: () => shown },
+  };
+  return useFeetStep(film);
+}
+const clicked = (id: string): Pixel | undefined => useMeasure().measuring.atSnap.find((f) => f.id === id)?.pixel;
+const beside = (id: string): Pixel => ({ x: feetOf(id).x + 4, y: feetOf(id).y - 3 });
+
+describe('a click on somebody’s feet', () => {
+  it('goes to the feet beside it, and is his who stands there', async () => {
+    (await set()).point(beside('LG'));
+    expect(clicked('LG')!.x).toBeCloseTo(feetOf('LG').x, 0);
+    expect(Math.abs(clicked('LG')!.y - feetOf('LG').y)).toBeLessThan(2.5);
+  });
+
+  it('stays where it is once somebody has said whose feet they are, or wants no help', async () => {
+    const step = await set();
+    step.man(1);
+    const named = step.next.value!.id;
+    step.point(beside('LG'));
+    expect(clicked(named)).toEqual(beside('LG'));
+    step.assists.value = false;
+    await nextTick();
+    step.point(beside('LG'));
+    expect(clicked('LG')).toEqual(beside('LG'));
+  });
+
+  it('stays where it is without a picture, and where nobody stands', async () => {
+    shown = null;
+    const step = await set();
+    step.point(beside('LG'));
+    expect(clicked('LG')).toEqual(beside('LG'));
+    shown = pictureWith({ x: 40, y: 100 });
+    step.point(beside('RG'));
+    expect(clicked('RG')).toEqual(beside('RG'));
+  });
+
+  it('stays where it is while the camera is not known', async () => {
+    const step = await set(null);
+    const first = step.next.value!.id;
+    step.point(beside('LG'));
+    expect(clicked(first)).toEqual(beside('LG'));
+  });
+});
