@@ -3,8 +3,8 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: 'tests',
   testMatch: ['e2e/**/*.test.ts', 'trust/*.test.ts'],
-  timeout: 60_000,
-  expect: { timeout: 15_000 },
+  timeout: 180_000,
+  expect: { timeout: 60_000 },
   retries: 0,
   workers: 1,
   forbidOnly: true,

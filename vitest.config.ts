@@ -4,6 +4,8 @@ import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
 
 const at = (path: string): string => fileURLToPath(new URL(path, import.meta.url));
+/** Nothing that is waited for here is late on a busy machine, it only never comes. */
+const PATIENCE = { testTimeout: 180_000, hookTimeout: 180_000, expect: { poll: { timeout: 60_000 } } } as const;
 const alias = { '#core': at('./core'), '#demo': at('./demo'), '#eyes': at('./eyes'), '~': at('./app') };
 
 export default defineConfig({
@@ -15,7 +17,7 @@ export default defineConfig({
         resolve: { alias },
         test: {
           name: 'unit',
-          testTimeout: 60_000,
+          ...PATIENCE,
           setupFiles: ['core/testing/seed.ts', 'tests/settled.ts'],
           include: [
             'core/**/*.test.ts',
@@ -33,7 +35,7 @@ export default defineConfig({
         // What holds over thousands of random fronts: slower than the unit tests, and run apart from them.
         test: {
           name: 'laws',
-          testTimeout: 60_000,
+          ...PATIENCE,
           setupFiles: ['core/testing/seed.ts'],
           include: ['core/**/*.laws.ts'],
         },
@@ -44,8 +46,7 @@ export default defineConfig({
           name: 'integration',
           include: ['tests/integration/**/*.test.ts', 'tests/trust/files/**/*.test.ts'],
           fileParallelism: false,
-          testTimeout: 30_000,
-          hookTimeout: 60_000,
+          ...PATIENCE,
         },
       },
     ],

@@ -38,19 +38,17 @@ describe('the log', () => {
     for (let i = 0; i < lines; i++) log.info({ i, words: 'x'.repeat(1000) }, 'something happened');
     expect(dropped).toBeGreaterThan(lines / 2);
     let text = '';
-    await vi.waitFor(
-      () => {
-        text += readOut();
-        expect(text.split('\n').length - 1).toBe(lines - dropped);
-      },
-      { timeout: 20_000, interval: 5 },
-    );
+    const linesRead = (): number => {
+      text += readOut();
+      return text.split('\n').length - 1;
+    };
+    await expect.poll(linesRead, { interval: 5 }).toBe(lines - dropped);
     const read = text
       .trimEnd()
       .split('\n')
       .map((line) => (JSON.parse(line) as { i: number }).i);
     expect(read).toEqual(Array.from({ length: lines - dropped }, (_, i) => i));
     log.info('after');
-    await vi.waitFor(() => expect(readOut()).toContain('after'), { timeout: 20_000 });
+    await expect.poll(() => readOut()).toContain('after');
   });
 });

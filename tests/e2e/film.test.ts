@@ -56,8 +56,32 @@ test('a cut connection loses nothing: marks wait on the machine, over a reload, 
   await expect(page.getByRole('table', { name: 'Grades' }).getByRole('img', { name: /technique minus/ })).toBeVisible();
   expect((await snapsOf(page))[10]!.graded).toHaveLength(0);
   await page.unroute('**/api/snaps/*/grades');
-  await expect(page.getByText('all marks saved')).toBeVisible({ timeout: 10_000 });
+  await expect(page.getByText('all marks saved')).toBeVisible();
   expect((await snapsOf(page))[10]!.graded.map((g) => g.blocker)).toEqual(['LG']);
+});
+
+test('what is typed while a snap is still being opened is told as not yet saved, and is saved once it is open', async ({
+  page,
+}) => {
+  await enter(page, 'coach', '/film');
+  const snap = (await snapsOf(page))[10]!;
+  let letIn = (): void => undefined;
+  const isLetIn = new Promise<void>((done) => (letIn = done));
+  await page.route('**/api/games/*/snaps', async (route) => {
+    await isLetIn;
+    await route.continue();
+  });
+  await page.goto(`/film/${snap.id}`);
+  await expect(page.getByRole('button', { name: 'Mark RT' })).toBeVisible();
+  await expect(page.getByText('all marks saved')).toBeVisible();
+  await page.keyboard.press('5');
+  await page.keyboard.press('x');
+  await expect(page.getByText('saving …')).toBeVisible();
+  letIn();
+  await expect(page.getByText('all marks saved')).toBeVisible();
+  expect((await snapsOf(page))[10]!.graded.map((g) => g.blocker)).toContain('RT');
+  await page.keyboard.press('Control+z');
+  await expect.poll(async () => (await snapsOf(page))[10]!.graded.map((g) => g.blocker)).not.toContain('RT');
 });
 
 test('a snap whose film is gone says so and is graded all the same', async ({ page }) => {

@@ -120,7 +120,7 @@ test('twelve phones at two processes are one huddle: everybody sees what everybo
   const phones = await Promise.all(Array.from({ length: PHONES }, (_, i) => Phone.open(i % 2 ? second : first, i + 1)));
   const opened = await send(first, coach, 'POST', '', { gameId, question: { ...CALL_OF_HUDDLE, silent: false } });
   expect(opened.status).toBeLessThan(300);
-  await expect.poll(() => phones.every((p) => p.seen?.number === 1), { timeout: 30_000 }).toBe(true);
+  await expect.poll(() => phones.every((p) => p.seen?.number === 1)).toBe(true);
   const seats = ['LT', 'LG', 'C', 'RG', 'RT'];
   await Promise.all(
     phones.map(async (p, i) => {
@@ -130,7 +130,7 @@ test('twelve phones at two processes are one huddle: everybody sees what everybo
       expect((await send(p.at, p.cookie, 'PUT', '/said', { number: 1, said })).status).toBeLessThan(300);
     }),
   );
-  await expect.poll(() => phones.every((p) => p.seen?.said.length === PHONES), { timeout: 30_000 }).toBe(true);
+  await expect.poll(() => phones.every((p) => p.seen?.said.length === PHONES)).toBe(true);
   // The coach goes on at one process; a phone at the other that has not heard of it yet is refused, and loses nothing else.
   expect((await send(second, coach, 'PUT', '', { number: 1, stage: 'shown' })).status).toBeLessThan(300);
   const late = phones[0]!;
@@ -140,9 +140,9 @@ test('twelve phones at two processes are one huddle: everybody sees what everybo
     409,
     'The huddle has gone on. Nothing was changed.',
   ]);
-  await expect.poll(() => phones.every((p) => p.seen?.stage === 'shown'), { timeout: 30_000 }).toBe(true);
+  await expect.poll(() => phones.every((p) => p.seen?.stage === 'shown')).toBe(true);
   await send(first, coach, 'DELETE', '');
-  await expect.poll(() => phones.every((p) => p.seen === null), { timeout: 30_000 }).toBe(true);
+  await expect.poll(() => phones.every((p) => p.seen === null)).toBe(true);
   for (const p of phones) p.socket.close();
 });
 
@@ -172,18 +172,18 @@ test('the screen shows what a phone says as it says it, and goes on when the lin
   await page.getByRole('button', { name: 'Show what is right' }).click();
   await expect(page.getByRole('button', { name: 'Next' })).toBeVisible();
   await player.context().setOffline(false);
-  await expect(player.getByText(/^(Right|Not yet)\.$/)).toBeVisible({ timeout: 30_000 });
+  await expect(player.getByText(/^(Right|Not yet)\.$/)).toBeVisible();
   await page.getByRole('button', { name: 'Next' }).click();
-  await expect(player.getByText(/^(Right|Not yet)\.$/)).toBeHidden({ timeout: 30_000 });
+  await expect(player.getByText(/^(Right|Not yet)\.$/)).toBeHidden();
   await expect(places).toContainText('thinks');
   await page.getByRole('button', { name: 'Send the line home' }).click();
-  await expect(player.getByText('The line is not together just now')).toBeVisible({ timeout: 30_000 });
+  await expect(player.getByText('The line is not together just now')).toBeVisible();
   // Called together again, who has stayed on his page is in it again.
   await page.getByRole('button', { name: 'Call the line together' }).click();
   await expect(player.getByText('You are C')).toBeVisible();
   await expect(places).toContainText('thinks');
   await page.getByRole('button', { name: 'Send the line home' }).click();
-  await expect(player.getByText('The line is not together just now')).toBeVisible({ timeout: 30_000 });
+  await expect(player.getByText('The line is not together just now')).toBeVisible();
   // What was said counts for what he is asked again.
   const quiz = (await (await player.request.get('/api/quiz')).json()) as { answers: { item: { seat: string } }[] };
   expect(quiz.answers.filter((a) => a.item.seat === 'C').length).toBeGreaterThan(0);

@@ -35,9 +35,6 @@ test('who keeps the installation puts a backup back while it runs, and what was 
   await page.keyboard.press('Enter');
   await expect(backups.getByRole('status')).toContainText(
     /Restored as of 20[\s\S]*What was here before is the backup /,
-    {
-      timeout: 60_000,
-    },
   );
   await page.getByRole('link', { name: 'Go on' }).click();
   await expect(page.getByRole('link', { name: ACCOUNT.name })).toBeVisible();

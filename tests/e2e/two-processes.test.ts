@@ -68,7 +68,7 @@ test('a film begun at one arrives at the other, and is prepared once', async () 
   await expect(async () => {
     const { rows } = await client.query<{ state: string }>(`select state from films where name = 'two.mp4'`);
     expect(rows.map((r) => r.state)).toEqual(['refused']);
-  }).toPass({ timeout: 60_000 });
+  }).toPass();
   const { rows } = await client.query<{ n: number }>(
     `select count(*)::int as n from jobs.job where name = 'prepare-film' and data->>'film' = (select id::text from films where name = 'two.mp4')`,
   );

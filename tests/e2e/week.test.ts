@@ -66,7 +66,7 @@ test('where the plan does not hold stands with what mends it, and is opened on t
   await enter(page, 'coach', '/week/plan');
   const first = page.getByRole('region', { name: 'Weak pairs' }).getByRole('listitem').first();
   // What would mend it is looked for in the background and comes when it is found.
-  await expect(first.locator('b')).toHaveText(/^[A-Z]/, { timeout: 60_000 });
+  await expect(first.locator('b')).toHaveText(/^[A-Z]/);
   const verdict = (await first.getAttribute('class'))!.replace('-', ' ');
   expect(['at risk', 'broken']).toContain(verdict);
   const [play, front] = (await first.getByRole('link').textContent())!.split(' against ');
@@ -207,8 +207,7 @@ test('practice film joins the reps of a script in order, and is put right with o
     .getByLabel('Films to bring in')
     .setInputFiles(names.map((name, i) => ({ name, mimeType: 'video/webm', buffer: buffers[i]! })));
   const cameIn = page.getByRole('region', { name: 'What came in' }).getByRole('listitem');
-  for (const name of names)
-    await expect(cameIn.filter({ hasText: name })).toContainText('30 frames a second', { timeout: 60_000 });
+  for (const name of names) await expect(cameIn.filter({ hasText: name })).toContainText('30 frames a second');
 
   await page.goto('/week/scripts');
   await page.getByRole('combobox', { name: 'What kind of script' }).selectOption('inside run');

@@ -91,14 +91,14 @@ describe('a backup', () => {
     expect(there.film).not.toContain('arriving/half');
     expect(there.says).toMatch(/^Restored as of 20/);
     expect(there.says).not.toContain('not in it');
-  }, 60_000);
+  });
 
   it('without film says what is missing where it is put back', async () => {
     const { name } = await makeBackup(keeper, false, places);
     const there = await restored(join(places.folder, name));
     expect([there.players, there.film]).toEqual([12, []]);
     expect(there.says).toContain('1 files of film are not in it');
-  }, 60_000);
+  });
 
   it('says how many people were erased since', async () => {
     await PlayerRow.update(
@@ -119,7 +119,7 @@ describe('a backup', () => {
       await expect(restored(broken)).rejects.toThrow('Nothing was changed.');
     }
     await expect(restored(join(folder, 'none.tar'))).rejects.toThrow('There is no file');
-  }, 60_000);
+  });
 
   it('of a newer build is refused where an older one stands', async () => {
     const record = async (sql: string): Promise<void> => void (await db.sequelize.query(sql));
@@ -136,7 +136,7 @@ describe('a backup', () => {
     } finally {
       await record(`delete from "SequelizeMeta" where name = '9999-from-tomorrow'`);
     }
-  }, 60_000);
+  });
 
   it('that cannot be made leaves nothing and says why', async () => {
     const before = await readdir(places.folder);
@@ -173,7 +173,7 @@ describe('a backup', () => {
       await put(before);
       expect(await names()).toEqual(['Changed Since']);
       await put(name);
-    }, 90_000);
+    });
 
     it('tells whoever asks meanwhile why, and a second one that there is one', async () => {
       const { name } = await makeBackup(keeper, false, places);
@@ -189,7 +189,7 @@ describe('a backup', () => {
       expect(meanwhile).toMatch(/being put back/);
       expect(second).toMatchObject({ statusCode: 503, message: meanwhile });
       expect(whyClosed()).toBeNull();
-    }, 90_000);
+    });
 
     it('is for who keeps the installation, with his password, and only of a whole backup', async () => {
       const was = await names();
@@ -208,7 +208,7 @@ describe('a backup', () => {
       await expect(put('broken.tar')).rejects.toMatchObject({ statusCode: 409, message: /Nothing was changed\.$/ });
       expect([await names(), whyClosed()]).toEqual([was, null]);
       await rm(join(places.folder, 'broken.tar'));
-    }, 90_000);
+    });
 
     it('may come from another machine; a file that is none leaves nothing', async () => {
       const { name } = await makeBackup(keeper, false, places);
@@ -221,6 +221,6 @@ describe('a backup', () => {
         await expect(bringBackup(keeper, Readable.from([other]), places)).rejects.toMatchObject({ statusCode: 400 });
       await expect(bringBackup(other, Readable.from([whole]), places)).rejects.toMatchObject({ statusCode: 403 });
       expect(await readdir(places.folder)).toEqual(there);
-    }, 60_000);
+    });
   });
 });

@@ -100,7 +100,7 @@ describe('the whole line together', () => {
 });
 
 describe('what is announced', () => {
-  const until = (holds: () => boolean) => expect.poll(holds, { timeout: 20_000 }).toBe(true);
+  const until = (holds: () => boolean) => expect.poll(holds).toBe(true);
 
   it('is heard by every process, also after its connection was broken, and then everybody is told', async () => {
     const told: number[][] = [[], []];

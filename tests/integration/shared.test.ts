@@ -92,7 +92,7 @@ describe('locks of uploads in two processes', () => {
     );
     const next = new PostgresLocker(db.url).newLock('p1-b');
     await next.lock(free, () => undefined);
-    await vi.waitFor(() => expect(lost).toHaveBeenCalled());
+    await expect.poll(() => lost).toHaveBeenCalled();
     await next.unlock();
   });
 

@@ -15,8 +15,8 @@ let lanterns: Awaited<ReturnType<typeof makeProgram>>;
 let drop: string;
 let watcher: FSWatcher | null = null;
 let arrived: number[] = [];
-/** How long a file must lie still in these tests, milliseconds. */
-const QUIET = 400;
+/** How long a file must lie still in these tests, milliseconds: a busy machine may be late with a part of it. */
+const QUIET = 2000;
 const start = async (): Promise<void> => {
   watcher = await watchFolders(places, async (film) => void arrived.push(film), QUIET);
   await new Promise<void>((done) => watcher!.on('ready', done));
@@ -52,12 +52,12 @@ describe('a folder a camera drops files into', () => {
     await start();
     const file = join(drop, 'snap 5 sideline.mp4');
     writeFileSync(file, 'first ');
-    for (const part of ['second ', 'third ']) {
-      await new Promise((later) => setTimeout(later, QUIET / 2));
+    for (const part of ['second ', 'third ', 'fourth ', 'fifth ']) {
+      await new Promise((later) => setTimeout(later, QUIET / 3));
       appendFileSync(file, part);
     }
     expect(await FilmRow.count()).toBe(0);
-    await expect.poll(() => arrived.length, { timeout: 20_000 }).toBe(1);
+    await expect.poll(() => arrived.length).toBe(1);
     const [row] = await films();
     expect(row).toMatchObject({
       name: 'snap 5 sideline.mp4',
@@ -65,9 +65,9 @@ describe('a folder a camera drops files into', () => {
       state: 'waiting',
       programId: lanterns.programId,
       gameId: lanterns.gameId,
-      bytes: '19',
+      bytes: '32',
     });
-    expect(readFileSync(join(places.arriving, row!.upload), 'utf8')).toBe('first second third ');
+    expect(readFileSync(join(places.arriving, row!.upload), 'utf8')).toBe('first second third fourth fifth ');
     expect(existsSync(file)).toBe(false);
   });
 
@@ -78,13 +78,11 @@ describe('a folder a camera drops files into', () => {
     writeFileSync(join(drop, '.half.mp4'), 'x');
     writeFileSync(join(drop, 'early.mp4'), 'early');
     await start();
-    await expect.poll(() => arrived.length, { timeout: 20_000 }).toBe(1);
+    await expect.poll(() => arrived.length).toBe(1);
     // A second one right after it shows that the others had their chance.
     renameSync(join(strange, 'theirs.mp4'), join(strange, 'still theirs.mp4'));
     writeFileSync(join(drop, 'late.mp4'), 'late');
-    await expect
-      .poll(async () => (await films()).map((f) => f.name), { timeout: 20_000 })
-      .toEqual(['early.mp4', 'late.mp4']);
+    await expect.poll(async () => (await films()).map((f) => f.name)).toEqual(['early.mp4', 'late.mp4']);
     expect(existsSync(join(strange, 'still theirs.mp4'))).toBe(true);
     expect(existsSync(join(drop, '.half.mp4'))).toBe(true);
   });

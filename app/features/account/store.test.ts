@@ -59,7 +59,7 @@ describe('one’s account', () => {
     expect(await account.visitDemo()).toBe(true);
     server.slow();
     const coming = account.bringIn(new File(['zip'], 'copy.zip'));
-    await vi.waitFor(() => expect(server.asked.at(-1)!.what).toBe('POST /api/copy'));
+    await expect.poll(() => server.asked.at(-1)!.what).toBe('POST /api/copy');
     expect(account.bringing).toBe(true);
     server.answer();
     expect([await coming, account.bringing]).toEqual([true, false]);

@@ -137,7 +137,7 @@ function beside(): void {
   if (both) void navigateTo({ path: '/film/beside', query: { ...both, man: film.selected ?? undefined } });
 }
 
-const { naming } = useFilmKeys({
+const { naming, held } = useFilmKeys({
   frame: markFrame,
   undo: () => void film.undo(),
   columns,
@@ -244,6 +244,7 @@ const { naming } = useFilmKeys({
             :columns="columns"
             :numbers="numbers"
             :naming="naming"
+            :held="held"
             :film-pending="filmPending"
             :film-problem="filmProblem"
             @next="go(1)"

@@ -1,8 +1,9 @@
 import { useEventListener } from '@vueuse/core';
-import { ref, watch, type Ref } from 'vue';
+import { ref, type ComputedRef, type Ref } from 'vue';
 import { inField } from '~/features/hands/in-field';
 import { useKeys } from '~/features/hands/use-keys';
 import { factBy, PAD_HANDS } from '~/features/pad/hands';
+import { useEarly } from './early';
 import type { Hand, HandName, Hands } from './hand';
 import { useFilm } from './store';
 
@@ -206,25 +207,14 @@ export const capOf = (name: HandName): string => FILM_HANDS.find((h) => h.name =
 const FAR = 10;
 
 /** The grader's hands: film on space and arrows, men on digits, marks on letters, the whole snap on Enter. */
-export function useFilmKeys(hands: Hands): { naming: Ref<boolean> } {
+export function useFilmKeys(hands: Hands): { naming: Ref<boolean>; held: ComputedRef<boolean> } {
   const film = useFilm();
-
-  /** What was pressed while a snap was being opened: meant for that one, and done once it is there. */
-  const early: KeyboardEvent[] = [];
-  watch(
-    () => film.opening,
-    (now, meantFor) => {
-      // The snap they were meant for could not be opened: they are no other's.
-      if (now === null && film.snap?.id !== meantFor) early.length = 0;
-      while (film.opening === null && early.length) does(early.shift()!);
-    },
-    { flush: 'post' },
-  );
+  const { keep, held } = useEarly(film, does);
 
   function press(event: KeyboardEvent): unknown {
     const isFilm = FILM_HANDS.some((h) => h.key === event.key && h.group === 'Film');
     if (film.opening === null || isFilm) return does(event);
-    early.push(event);
+    keep(event);
     return true;
   }
 
@@ -252,5 +242,5 @@ export function useFilmKeys(hands: Hands): { naming: Ref<boolean> } {
     event.preventDefault();
     hands.undo();
   });
-  return { naming };
+  return { naming, held };
 }

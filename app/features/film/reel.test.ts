@@ -98,7 +98,7 @@ describe('a reel', () => {
     const reel = useReel();
     held = [];
     const slow = reel.open('block=double', 21);
-    await vi.waitFor(() => expect(held).toHaveLength(1));
+    await expect.poll(() => held).toHaveLength(1);
     const waiting = held;
     held = null;
     await reel.open('apart=3-2', 31);

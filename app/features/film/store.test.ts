@@ -145,7 +145,7 @@ describe('opening film', () => {
     const before = await opened();
     reachable = false;
     before.mark('LT', LATE);
-    await vi.waitFor(() => expect(useMarks().trouble).toContain('1 mark is kept on this machine'));
+    await expect.poll(() => useMarks().trouble).toContain('1 mark is kept on this machine');
     const { member } = useSession();
     setActivePinia(createPinia());
     useSession().member = member;
@@ -287,7 +287,7 @@ describe('the next snap', () => {
     const film = await opened(21);
     held = [];
     const [one, two] = [film.open(22), film.open(21)];
-    await vi.waitFor(() => expect(held).toHaveLength(2));
+    await expect.poll(() => held).toHaveLength(2);
     const [first, second] = held.map((h) => h.go);
     held = null;
     expect(film.opening).toBe(21);
@@ -302,7 +302,7 @@ describe('the next snap', () => {
     const film = await opened(21);
     held = [];
     const going = film.open(22);
-    await vi.waitFor(() => expect(held).toHaveLength(1));
+    await expect.poll(() => held).toHaveLength(1);
     expect(film.opening).toBe(22);
     const waiting = held[0]!;
     held = null;
@@ -321,7 +321,7 @@ describe('what is known of the snap', () => {
     expect(film.snap!.situation.gain).toBe(9);
     held = [];
     const late = film.changeSituation({ gain: 3 });
-    await vi.waitFor(() => expect(held).toHaveLength(1));
+    await expect.poll(() => held).toHaveLength(1);
     const waiting = held[0]!;
     held = null;
     await film.open(22);

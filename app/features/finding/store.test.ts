@@ -68,10 +68,10 @@ describe('what happened on a snap', () => {
     const found = await opened();
     held = [];
     const both = [found.free('T'), found.askRule('T', 'Whose is he?')];
-    await vi.waitFor(() => expect(held).toHaveLength(1));
+    await expect.poll(() => held).toHaveLength(1);
     expect(found.finding.questions).toHaveLength(1);
     held[0]!();
-    await vi.waitFor(() => expect(held).toHaveLength(2));
+    await expect.poll(() => held).toHaveLength(2);
     held[1]!();
     expect(await Promise.all(both)).toEqual([true, true]);
     expect(kept.get(21)).toMatchObject({ revision: 2, finding: { questions: [{ about: 'T' }] } });
@@ -82,10 +82,10 @@ describe('what happened on a snap', () => {
     await found.free('N');
     held = [];
     const both = [found.free('T'), found.askRule('T', 'Whose is he?')];
-    await vi.waitFor(() => expect(held).toHaveLength(1));
+    await expect.poll(() => held).toHaveLength(1);
     kept.set(21, { ...kept.get(21)!, revision: 9 });
     held[0]!();
-    await vi.waitFor(() => expect(held).toHaveLength(2));
+    await expect.poll(() => held).toHaveLength(2);
     held[1]!();
     expect(await Promise.all(both)).toEqual([false, false]);
     expect(found.finding.free.map((f) => f.defender)).toEqual(['N']);
@@ -138,7 +138,7 @@ describe('what happened on a snap', () => {
     await found.free('N');
     held = [];
     const late = found.open(21);
-    await vi.waitFor(() => expect(held).toHaveLength(1));
+    await expect.poll(() => held).toHaveLength(1);
     const waiting = held;
     held = null;
     useFilm().snap = aSnap(22);

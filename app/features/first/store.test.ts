@@ -64,7 +64,7 @@ describe('the first steps', () => {
     const taps = [first.take('play')];
     expect(first.at).toBe('see');
     taps.push(first.take('see'), first.togglePlay('power'), first.togglePlay('duo'));
-    await vi.waitFor(() => expect(server.asked.some((a) => a.what === 'PUT /api/program')).toBe(true));
+    await expect.poll(() => server.asked.some((a) => a.what === 'PUT /api/program')).toBe(true);
     server.answer();
     expect(await Promise.all(taps)).toEqual([true, true, true, true]);
     expect([program.begun, program.plays, first.at]).toEqual([['play', 'see'], ['power', 'duo'], 'words']);

@@ -231,7 +231,7 @@ describe('taking back', () => {
     held = [];
     const logging = store.save();
     const back = store.takeBack();
-    await vi.waitFor(() => expect(held).toHaveLength(1));
+    await expect.poll(() => held).toHaveLength(1);
     expect(gains()).toHaveLength(3);
     for (const go of held) go();
     held = null;
@@ -332,7 +332,7 @@ describe('who is on the field', () => {
     const store = useLog();
     held = [];
     const late = store.open(1);
-    await vi.waitFor(() => expect(held).toHaveLength(1));
+    await expect.poll(() => held).toHaveLength(1);
     await store.open(2);
     expect([store.game, store.log.length]).toEqual([2, 0]);
     for (const go of held) go();

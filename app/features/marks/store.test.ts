@@ -66,7 +66,7 @@ describe('marks on their way', () => {
     expect(later.onItsWay).toHaveLength(1);
     reachable = true;
     await vi.advanceTimersByTimeAsync(3100);
-    await vi.waitFor(() => expect([later.waiting, later.trouble]).toEqual([[], '']));
+    await expect.poll(() => [later.waiting, later.trouble]).toEqual([[], '']);
     expect(at('LT')).toEqual(LATE);
   });
 
@@ -100,7 +100,7 @@ describe('marks on their way', () => {
     reachable = true;
     await Promise.all([one.send(), two.send()]);
     await vi.advanceTimersByTimeAsync(3100);
-    await vi.waitFor(() => expect(server.of(SNAP.id)).toHaveLength(3));
+    await expect.poll(() => server.of(SNAP.id)).toHaveLength(3);
     expect([at('RT'), at('C')]).toEqual([LATE, LATE]);
     const entries = sent.flatMap((s) => s.entries.map((e) => e.entry));
     expect(new Set(entries).size).toBe(entries.length);
@@ -142,11 +142,11 @@ describe('marks on their way', () => {
     expect(marks.trouble).toBe('You are logged out. 1 mark is kept on this machine: log in again.');
     refuse = () => refusal(503, 'The database does not answer.');
     await vi.advanceTimersByTimeAsync(3100);
-    await vi.waitFor(() => expect(marks.trouble).toContain('Not connected'));
+    await expect.poll(() => marks.trouble).toContain('Not connected');
     expect([marks.aside, marks.onItsWay.length]).toEqual([[], 1]);
     refuse = () => null;
     await vi.advanceTimersByTimeAsync(3100);
-    await vi.waitFor(() => expect(at('LT')).toEqual(LATE));
+    await expect.poll(() => at('LT')).toEqual(LATE);
   });
 
   it('that meet another’s lie aside over a reload; the rest of their snap goes on', async () => {
@@ -255,12 +255,12 @@ describe('one tab at a time, without the browser’s locks', () => {
     const [one, two] = [byNote('marks', () => now), byNote('marks', () => now)];
     let release = (): void => {};
     const busy = one(() => new Promise<void>((go) => (release = go)));
-    await vi.waitFor(async () => expect(await two(async () => {})).toBe(false));
+    await expect.poll(() => two(async () => {})).toBe(false);
     release();
     expect(await busy).toBe(true);
     expect(await two(async () => {})).toBe(true);
     void one(() => new Promise<void>(() => {}));
-    await vi.waitFor(async () => expect(await two(async () => {})).toBe(false));
+    await expect.poll(() => two(async () => {})).toBe(false);
     now += 60_000;
     expect(await two(async () => {})).toBe(true);
   });

@@ -140,7 +140,7 @@ describe('writing on film', () => {
     reachable = true;
     held = [];
     const sent = writing.keep();
-    await vi.waitFor(() => expect(held).toHaveLength(1));
+    await expect.poll(() => held).toHaveLength(1);
     writing.put({ text: 'Low hips' });
     held[0]!();
     await sent;
@@ -156,9 +156,9 @@ describe('writing on film', () => {
     writing.put({ text: 'Low' });
     held = [];
     snap.value = { id: 4, notes: [] };
-    await vi.waitFor(() => expect(held).toHaveLength(1));
+    await expect.poll(() => held).toHaveLength(1);
     held[0]!();
-    await vi.waitFor(() => expect(writing.writing.value).toBe(false));
+    await expect.poll(() => writing.writing.value).toBe(false);
     expect(asked).toHaveLength(1);
     expect(snap.value.notes).toEqual([]);
     writing.begin(clip, 10);

@@ -23,6 +23,8 @@ const props = defineProps<{
   columns: readonly Column[];
   numbers: Readonly<Record<string, number>>;
   naming: boolean;
+  /** Keys wait for the snap that is being opened. */
+  held: boolean;
   /** What the film makes of this snap is still being worked out; why it makes nothing of it, where it should. */
   filmPending: boolean;
   filmProblem: string;
@@ -86,7 +88,7 @@ const beside = (man: string): string => {
   return [...facts, mark.pair ? sayPair(mark.pair) : '', mark.consequence ?? ''].filter(Boolean).join(', ');
 };
 const saved = computed(() => {
-  if (box.onItsWay.length) return 'saving …';
+  if (props.held || box.onItsWay.length) return 'saving …';
   return box.lasting ? 'all marks saved' : 'all marks sent; this browser keeps none itself';
 });
 

@@ -39,7 +39,7 @@ const { call } = DEMO_SNAPS[0]!;
 const show = (id: number): void =>
   void (useFilm().snap = aSnap(id, { call, resolution: need(resolveCall(call)), followed: id !== 4 }));
 const until = async (holds: () => boolean): Promise<void> => {
-  await vi.waitFor(() => expect(holds()).toBe(true), { timeout: 20_000 });
+  await expect.poll(() => holds()).toBe(true);
 };
 
 describe('what the film makes of a snap', () => {

@@ -97,7 +97,7 @@ describe('a script', () => {
     scripts.make('inside run', 4);
     expect(asked.at(-1)!.job.id).toBe('inside-run-2');
     await written();
-    await vi.waitFor(() => expect(kept.scripts.map((s) => s.id)).toEqual(['inside-run-1', 'inside-run-2']));
+    await expect.poll(() => kept.scripts.map((s) => s.id)).toEqual(['inside-run-1', 'inside-run-2']);
     expect(scripts.script).toMatchObject({ id: 'inside-run-2', film: [] });
     await scripts.drop('inside-run-2');
     expect(kept.scripts.map((s) => s.id)).toEqual(['inside-run-1']);
@@ -123,7 +123,7 @@ describe('taps on a rep', () => {
     ];
     expect(scripts.record).toEqual({ good: 1, of: 2, missed: [['LT', 1]] });
     const sent = (): number => server.asked.filter((a) => a.what.endsWith('/reps')).length;
-    await vi.waitFor(() => expect(sent()).toBe(1));
+    await expect.poll(() => sent()).toBe(1);
     server.answer();
     expect(await Promise.all(taps)).toEqual([true, true, true]);
     expect(marks).toMatchObject([

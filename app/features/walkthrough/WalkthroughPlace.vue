@@ -62,6 +62,8 @@ watch(
   { flush: 'post', immediate: true },
 );
 const run = computed(() => (isDrawn.value ? board.run : null));
+/** When each man meets his, by that run. */
+const arrivals = computed<typeof board.arrivals>(() => (run.value ? board.arrivals : new Map()));
 const clock = useClock(run);
 /** Whoever asks for the play before has it at once. */
 function inTime(act: () => void): void {
@@ -101,7 +103,7 @@ function wasCell(man: string): string {
 
 /** When he meets his men by the run in time, and how late he is to somebody who meets the ball. */
 function meetsCell(man: string): string {
-  const a = isDrawn.value ? board.arrivals.get(man) : undefined;
+  const a = arrivals.value.get(man);
   if (!a) return '';
   const meets = a.meets.map((m) => `${m.on} ${m.at.toFixed(1)} s`).join(', ');
   return a.never
@@ -111,7 +113,7 @@ function meetsCell(man: string): string {
       : meets;
 }
 function isLate(man: string): boolean {
-  const a = isDrawn.value ? board.arrivals.get(man) : undefined;
+  const a = arrivals.value.get(man);
   return a !== undefined && (a.late >= 0.05 || a.never !== null);
 }
 
