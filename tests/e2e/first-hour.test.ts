@@ -32,7 +32,7 @@ async function letterTo(address: string, place: '/join' | '/reset'): Promise<str
     const links = letters.filter((l) => l.includes(`To: ${address}`)).flatMap((l) => /http\S+/.exec(l)?.[0] ?? []);
     link = links.findLast((l) => l.includes(place));
     expect(link).toBeTruthy();
-  }).toPass({ timeout: 15_000 });
+  }).toPass();
   return link!;
 }
 
