@@ -27,29 +27,23 @@ export const TOLD: Readonly<Partial<Record<Measure, string>>> = {
   outcome: 'b.outcome',
   film: 'b.film',
 };
-/** What marks can say that is counted; those that say the same are taken together first, as there are few kinds and many marks. */
-const SAID = [...Object.values(TOLD), 'b.earned', 'b.possible', 'b.consequence'];
-/** How many of the kinds `b` meet a condition, or how many there are. */
-const many = (where?: string): string => `coalesce(sum(b.n)${where ? ` filter (where ${where})` : ''}, 0)::int`;
 const counted = Object.entries(TOLD)
-  .map(([measure, column]) => `${many(column)} as "${measure}Good", ${many(`${column} is not null`)} as "${measure}Of"`)
+  .map(
+    ([measure, column]) =>
+      `count(*) filter (where ${column})::int as "${measure}Good", count(${column})::int as "${measure}Of"`,
+  )
   .join(', ');
-const spreading = SPREAD_PARTS.map((part) => `${many(SPREADS[part])} as "spread ${part}"`).join(', ');
+const spreading = SPREAD_PARTS.map((part) => `count(*) filter (where ${SPREADS[part]})::int as "spread ${part}"`).join(
+  ', ',
+);
 /** What weighing misses adds: nothing for all but the few of which somebody said what they meant. */
 const weight = `(case b.consequence ${CONSEQUENCES.map((c) => `when '${c}' then ${MISS_WEIGHTS[c] - 1}`).join(' ')} end)`;
 const missed = `b.consequence is not null and not (${SPREADS.all})`;
 const weighing = ['earned', 'possible']
-  .map((part) => `sum(b.n * b.${part} * ${weight}) filter (where ${missed})::float8 as "${part}More"`)
+  .map((part) => `sum(b.${part} * ${weight}) filter (where ${missed})::float8 as "${part}More"`)
   .join(', ');
-const COUNTS = `${many()} as marks, ${counted}, ${spreading}, sum(b.n * b.earned)::float8 as earned, sum(b.n * b.possible)::float8 as possible,
-  ${weighing}, ${many('b.possible > 0')} as scored`;
-
-/** Marks taken together by the key they are counted under and by what they say, `n` of each kind; `but` says of a column that something else stands for it. */
-function kindsOf(key: string, from: string, but: Readonly<Record<string, string>> = {}): string {
-  const said = SAID.map((column) => `${but[column] ?? column} as ${column.slice('b.'.length)}`);
-  const places = Array.from({ length: said.length + 1 }, (_, i) => i + 1);
-  return `select ${key} as key, ${said.join(', ')}, count(*) as n from ${from} group by ${places.join(', ')}`;
-}
+const COUNTS = `count(*)::int as marks, ${counted}, ${spreading}, sum(b.earned)::float8 as earned, sum(b.possible)::float8 as possible,
+  ${weighing}, count(*) filter (where b.possible > 0)::int as scored`;
 
 /** What is asked of `book_marks`: nothing of another program, and of a player nothing but his own in published games. */
 export function conditionOf({ program, player }: Reach, filter: BookFilter): Condition {
@@ -100,10 +94,10 @@ function lineOf(row: CountRow): BookLine {
 /** Everything a filter leaves, counted together. */
 export async function readTotal(db: Sequelize, reach: Reach, filter: BookFilter): Promise<BookLine> {
   const { sql, values } = conditionOf(reach, filter);
-  const [row] = await db.query<CountRow>(
-    `select 'all' as key, ${COUNTS} from (${kindsOf(`'all'`, `book_marks b where ${sql}`)}) b`,
-    { type: QueryTypes.SELECT, replacements: values },
-  );
+  const [row] = await db.query<CountRow>(`select 'all' as key, ${COUNTS} from book_marks b where ${sql}`, {
+    type: QueryTypes.SELECT,
+    replacements: values,
+  });
   return lineOf(row!);
 }
 
@@ -111,13 +105,9 @@ export async function readTotal(db: Sequelize, reach: Reach, filter: BookFilter)
 export async function readLines(db: Sequelize, reach: Reach, filter: BookFilter, by: Dimension): Promise<BookLine[]> {
   const { sql, values } = conditionOf(reach, filter);
   const { value, join = '' } = COLUMNS[by];
-  const kinds = kindsOf(
-    value,
-    `book_marks b ${join} where ${sql} and ${value} is not null`,
-    by === 'phase' ? { 'b.technique': 'v.kept' } : {},
-  );
+  const counts = by === 'phase' ? COUNTS.replaceAll('b.technique', 'v.kept') : COUNTS;
   const counting = db.query<CountRow>(
-    `select b.key, ${COUNTS} from (${kinds}) b group by b.key order by marks desc, b.key`,
+    `select ${value} as key, ${counts} from book_marks b ${join} where ${sql} and ${value} is not null group by 1 order by marks desc, key`,
     { type: QueryTypes.SELECT, replacements: values },
   );
   if (by === 'fault') return (await counting).map(lineOf);
