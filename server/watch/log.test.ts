@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { closeSync, constants, mkdtempSync, openSync, readSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { logInto } from './log';
 
 let folder: string;
