@@ -26,6 +26,7 @@ beforeEach(async () => {
       if (event.path.includes('/api/')) return { answer: answers };
       const isPacked = (event.headers.get('accept-encoding') ?? '').includes('gzip');
       setResponseHeaders(event, { etag: `"${event.path}"`, vary: 'Accept-Encoding', 'x-packed': String(isPacked) });
+      if (event.path.includes('greeting')) setResponseHeaders(event, { 'set-cookie': `one-of-${answers}=secret` });
       return Buffer.from(`what is in ${event.path}`);
     }),
   );
@@ -49,6 +50,14 @@ describe('files of the built page', () => {
     expect([number, again.number]).toEqual(['number 1', 'number 2']);
     expect(date).toBeTruthy();
     expect(read).toEqual(['/_nuxt/one.js']);
+  });
+
+  it('carry to nobody what somebody else was given to keep', async () => {
+    const first = await fetch(`${base}/_nuxt/greeting.js`);
+    expect(first.headers.getSetCookie()).toEqual(['one-of-1=secret']);
+    const again = await fetch(`${base}/_nuxt/greeting.js`);
+    expect([again.status, again.headers.getSetCookie()]).toEqual([200, []]);
+    expect(read).toHaveLength(1);
   });
 
   it('are kept packed and as they are, each for whoever takes it so', async () => {

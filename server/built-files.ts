@@ -1,13 +1,11 @@
 import { defineEventHandler, getRequestHeader, type EventHandler, type H3Event } from 'h3';
+import { OF_ONE_ANSWER } from './one-answer';
 
 /** Where files lie whose names say what is in them: what went out once under a name is what goes out under it for ever. */
 const BUILT = '/_nuxt/';
 
 /** Who asks with one of these wants to hear something else than the whole file. */
 const OTHERWISE = ['range', 'if-none-match', 'if-modified-since'];
-
-/** Headers that are of one answer and not of the file. */
-const OF_ONE_ANSWER = ['x-request-id', 'date', 'connection', 'keep-alive'];
 
 interface BuiltFile {
   readonly headers: readonly (readonly [name: string, value: string | number | readonly string[]])[];

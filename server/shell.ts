@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { CARRIES_LOG_IN } from '#core/model/carried';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
+import { OF_ONE_ANSWER } from './one-answer';
 
 /** The page every place begins with, made once: with the place of its number, and the headers that go with it. */
 export interface Shell {
@@ -13,18 +14,13 @@ export interface Shell {
 /** Stands where the number of an answer comes. */
 const NUMBER = '{{number}}';
 
-/** Headers that are of one answer and not of the page. */
-const OF_ONE_ANSWER = [
-  'date',
-  'connection',
-  'keep-alive',
+/** Headers that say how the one answer was packed and kept, and its policy: the page has its own. */
+const OF_THE_ANSWER_IT_IS_MADE_OF = [
+  ...OF_ONE_ANSWER,
   'content-length',
   'content-encoding',
-  'transfer-encoding',
   'etag',
   'cache-control',
-  // Nobody is given what somebody else was to keep.
-  'set-cookie',
   'content-security-policy',
 ];
 
@@ -50,7 +46,7 @@ export function shellOf(html: string, headers: Readonly<Record<string, string>>)
     .split(';')
     .map((part) => part.replace(/'nonce-[^']*'/, /^\s*style/.test(part) ? `'nonce-${NUMBER}'` : scripts))
     .join(';');
-  const kept = Object.fromEntries(Object.entries(headers).filter(([name]) => !OF_ONE_ANSWER.includes(name)));
+  const kept = Object.fromEntries(Object.entries(headers).filter(([name]) => !OF_THE_ANSWER_IT_IS_MADE_OF.includes(name)));
   return {
     page,
     policy,
