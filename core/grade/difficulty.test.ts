@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { resolveCall } from '../calls/resolve-call';
 import { A_CALL } from '../testing/a-call';
+import { TOO_FEW } from '../statistics/rate';
 import { need } from '../testing/need';
 import { difficultyOf, sayDifficulty, sayDifficultyShort } from './difficulty';
 
@@ -27,12 +28,17 @@ describe('how hard a block was', () => {
     expect(sayDifficulty(pull)).toBe(`alone, on the move, ${Math.round(pull.way)} ft`);
     expect(sayDifficultyShort(pull)).toBe(`alone, on the move, ${Math.round(pull.way)} ft`);
     expect(sayDifficulty({ ...pull, way: 2.9 })).toBe('alone, on the move');
+    expect(sayDifficulty({ ...pull, way: 3 })).toBe('alone, on the move, 3 ft');
   });
 
   it('says nothing of a man of whom nothing could be told, and calls few few', () => {
     const target = of('LT').target!;
     expect(difficultyOf(of('LT'), new Map([[target, { good: 0, of: 0 }]])).foe).toBeNull();
     expect(difficultyOf({ ...of('LT'), target: null }, new Map([[target, { good: 1, of: 2 }]])).foe).toBeNull();
+    const one = difficultyOf(of('LT'), new Map([[target, { good: 1, of: 1 }]]));
+    expect(one.foe).toEqual({ id: target, good: 1, of: 1 });
+    const enough = difficultyOf(of('LT'), new Map([[target, { good: 1, of: TOO_FEW }]]));
+    expect(sayDifficulty(enough)).toMatch(/done as asked$/);
     const few = difficultyOf(of('LT'), new Map([[target, { good: 1, of: 2 }]]));
     expect(sayDifficulty(few)).toMatch(/1 of 2 done as asked, too few to say much$/);
   });

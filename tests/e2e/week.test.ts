@@ -30,6 +30,11 @@ test('the week says what it asks, and each line leads to where it is done', asyn
   await enter(page, 'coach', '/week');
   const todo = page.getByRole('region', { name: 'To do' });
   await expect(todo.getByRole('listitem').filter({ hasText: 'not planned yet' })).toHaveCount(1);
+  const weak = page.getByRole('region', { name: 'Weak pairs' });
+  await expect(weak.getByRole('listitem')).toHaveCount(3);
+  const hangs = page.getByRole('region', { name: 'On whom most of it hangs' });
+  await expect(hangs.getByRole('listitem').first()).toContainText(/asked .*graded at it|asked .* good/);
+  expect(await stumbles(page)).toEqual([]);
   await todo.getByRole('link', { name: 'Plan them' }).click();
   await expect(page).toHaveURL(/week\/practice/);
 });

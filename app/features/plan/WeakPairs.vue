@@ -7,16 +7,16 @@ import { sayPlayOf } from './say-play';
 import { usePlan } from './store';
 
 /** Where the plan does not hold, what comes most often first, each with the smallest thing that mends it. */
+const { most = 8 } = defineProps<{ most?: number }>();
 const plan = usePlan();
-const SHOWN = 8;
 const all = ref(false);
-const shown = computed(() => (all.value ? plan.weak : plan.weak.slice(0, SHOWN)));
+const shown = computed(() => (all.value ? plan.weak : plan.weak.slice(0, most)));
 const sayTimes = (times: number): string => (times < 0.95 ? 'less than once' : `about ${Math.round(times)} times`);
 </script>
 
 <template>
   <section aria-label="Weak pairs">
-    <h2>Where it does not hold</h2>
+    <h2>Where the plan does not hold</h2>
     <ol>
       <li v-for="w in shown" :key="`${w.play} ${w.look}`" :class="w.verdict.replace(' ', '-')">
         <VerdictShape :verdict="w.verdict" />
@@ -28,7 +28,7 @@ const sayTimes = (times: number): string => (times < 0.95 ? 'less than once' : `
         <b>{{ w.mend === undefined ? '…' : upperFirst(sayMend(w.mend)) }}</b>
       </li>
     </ol>
-    <button v-if="plan.weak.length > SHOWN" class="plain link" type="button" @click="all = !all">
+    <button v-if="plan.weak.length > most" class="plain link" type="button" @click="all = !all">
       {{ all ? 'Only what comes most often' : `All ${plan.weak.length}` }}
     </button>
   </section>

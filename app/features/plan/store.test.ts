@@ -105,6 +105,23 @@ describe('a plan on the screen', () => {
     expect(plan.men.map((m) => m.seat)).toEqual(['LT', 'LG', 'C', 'RG', 'RT', 'H']);
   });
 
+  it('knows on whom most of it hangs, the dearest first, and leaves out who is nobody', async () => {
+    const plan = usePlan();
+    const roster = useRoster();
+    const [rook] = roster.players;
+    await answer();
+    expect(plan.dearest.map((m) => m.player.name)).toEqual(['Anselm Rook']);
+    roster.players = ['LT', 'C', 'H'].map((seat, i) => ({ ...rook!, id: 10 + i, number: 70 + i, name: seat, seat }));
+    await nextTick();
+    const weights = plan.dearest.map((m) => m.number.weight);
+    expect(plan.dearest.map((m) => m.seat).sort()).toEqual(['C', 'H', 'LT']);
+    expect(weights).toEqual([...weights].sort((a, b) => b - a));
+    expect(new Set(weights).size).toBeGreaterThan(1);
+    expect(plan.dearest.map((m) => m.seat)).not.toEqual(
+      plan.men.map((m) => m.seat).filter((s) => 'LT C H'.includes(s)),
+    );
+  });
+
   it('asks only for what it does not know: another play for its own looks, another count for nothing', async () => {
     const plan = usePlan();
     await answer();

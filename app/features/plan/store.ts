@@ -130,6 +130,13 @@ export const usePlan = defineStore('plan', () => {
       }),
   );
 
+  /** Men of the roster by what they are asked most dearly, the dearest first: on them most of the plan hangs. */
+  const dearest = computed(() =>
+    men.value
+      .flatMap(({ seat, player, number }) => (player && number ? [{ seat, player, number }] : []))
+      .sort((a, b) => b.number.weight - a.number.weight),
+  );
+
   const put = (plays: PlannedPlay[], looks: PlannedLook[]): Promise<boolean> =>
     week.change('plan', { ...plan.value, plays, looks });
   const changeAnswers = (answers: PlannedAnswer[]): Promise<boolean> => week.change('plan', { ...plan.value, answers });
@@ -186,6 +193,7 @@ export const usePlan = defineStore('plan', () => {
       demands,
       standings,
       men,
+      dearest,
       unused,
       theirs,
       running,

@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { format, parseISO } from 'date-fns';
-import { computed, onMounted } from 'vue';
+import { computed, defineAsyncComponent, onMounted } from 'vue';
+import { atRest } from '~/features/session/at-rest';
 import { useAsks } from './asks';
 import WeekHead from './WeekHead.vue';
 
 /** What the week asks now: one thing a line, the one that holds everything up first, each leading to where it is done. */
+/** What the plan comes to is worked out beside what there is to do. */
+const PlanInShort = defineAsyncComponent(() => atRest().then(() => import('~/features/plan/PlanInShort.vue')));
 const asks = useAsks();
 onMounted(() => void asks.load());
 const next = computed(() => asks.counts?.next ?? null);
@@ -20,42 +23,47 @@ const says = computed(() => {
     <WeekHead title="What the week asks" :says="says" />
     <p v-if="asks.problem" class="page-problem" role="alert">{{ asks.problem }}</p>
     <div class="page-parts">
-      <section aria-label="To do">
-        <ol v-if="asks.asks.length">
-          <li v-for="(a, i) in asks.asks" :key="a.id">
-            <span>{{ a.says }}</span>
-            <NuxtLink :to="a.to" :class="i === 0 ? 'strong' : 'link'">{{ a.act }}</NuxtLink>
-          </li>
-        </ol>
-        <p v-else-if="asks.counts" class="done">
-          Nothing is open. <NuxtLink to="/walkthrough">Walk through the plays</NuxtLink> once more.
-        </p>
-      </section>
-      <section v-if="next && next.days.length" aria-label="The days">
-        <h2>Until the game</h2>
-        <ul class="days">
-          <li v-for="d in next.days" :key="d.day">
-            <b>{{ format(parseISO(d.day), 'EEE d MMM') }}</b>
-            <span :class="{ soft: d.lines === 0 }">{{
-              d.lines ? `practice, ${d.lines} lines` : 'practice, not planned'
-            }}</span>
-          </li>
-          <li v-if="next.playedOn">
-            <b>{{ format(parseISO(next.playedOn), 'EEE d MMM') }}</b> <span>{{ next.opponent }}</span>
-          </li>
-        </ul>
-      </section>
-      <section v-if="asks.counts?.graded.length" aria-label="Grading">
-        <h2>Games of the season</h2>
-        <ul class="days">
-          <li v-for="g in asks.counts.graded" :key="g.gameId">
-            <b>{{ g.week }}</b>
-            <NuxtLink :to="{ path: '/book', query: { by: 'man', game: g.gameId } }">{{ g.opponent }}</NuxtLink>
-            <span class="soft">{{ g.snaps - g.ungraded }} of {{ g.snaps }} snaps marked</span>
-            <i aria-hidden="true"><i :style="{ width: `${(100 * (g.snaps - g.ungraded)) / g.snaps}%` }" /></i>
-          </li>
-        </ul>
-      </section>
+      <div>
+        <section aria-label="To do">
+          <ol v-if="asks.asks.length">
+            <li v-for="(a, i) in asks.asks" :key="a.id">
+              <span>{{ a.says }}</span>
+              <NuxtLink :to="a.to" :class="i === 0 ? 'strong' : 'link'">{{ a.act }}</NuxtLink>
+            </li>
+          </ol>
+          <p v-else-if="asks.counts" class="done">
+            Nothing is open. <NuxtLink to="/walkthrough">Walk through the plays</NuxtLink> once more.
+          </p>
+        </section>
+        <PlanInShort v-if="next" />
+      </div>
+      <div>
+        <section v-if="next && next.days.length" aria-label="The days">
+          <h2>Until the game</h2>
+          <ul class="days">
+            <li v-for="d in next.days" :key="d.day">
+              <b>{{ format(parseISO(d.day), 'EEE d MMM') }}</b>
+              <span :class="{ soft: d.lines === 0 }">{{
+                d.lines ? `practice, ${d.lines} lines` : 'practice, not planned'
+              }}</span>
+            </li>
+            <li v-if="next.playedOn">
+              <b>{{ format(parseISO(next.playedOn), 'EEE d MMM') }}</b> <span>{{ next.opponent }}</span>
+            </li>
+          </ul>
+        </section>
+        <section v-if="asks.counts?.graded.length" aria-label="Grading">
+          <h2>Games of the season</h2>
+          <ul class="days">
+            <li v-for="g in asks.counts.graded" :key="g.gameId">
+              <b>{{ g.week }}</b>
+              <NuxtLink :to="{ path: '/book', query: { by: 'man', game: g.gameId } }">{{ g.opponent }}</NuxtLink>
+              <span class="soft">{{ g.snaps - g.ungraded }} of {{ g.snaps }} snaps marked</span>
+              <i aria-hidden="true"><i :style="{ width: `${(100 * (g.snaps - g.ungraded)) / g.snaps}%` }" /></i>
+            </li>
+          </ul>
+        </section>
+      </div>
     </div>
   </div>
 </template>
@@ -63,9 +71,6 @@ const says = computed(() => {
 <style scoped>
 .page-parts {
   grid-template-columns: minmax(0, 1fr) 340px;
-}
-.page-parts > :first-child {
-  grid-row: span 2;
 }
 ol li {
   display: grid;

@@ -49,11 +49,33 @@ describe('films of two cameras, paired by the clock', () => {
     expect(pairByTime(strange)).toEqual([]);
   });
 
+  it('are together up to eight seconds apart, at least three of them, and at least six of ten that could be', () => {
+    const starts = [0, 60, 130, 210, 300];
+    const there = camera(100, starts, { clock: 0, offs: [0] }, known);
+    const open = (offs: readonly number[], missed: readonly number[] = []) =>
+      pairByTime([...there, ...camera(200, starts, { clock: 0, offs, missed }, () => null)]).length;
+    // Of five the first three tell the clock; the others are as late as they may be, and later.
+    expect([open([0, 0, 0, 8, 8]), open([0, 0, 0, 8.1, 8.1])]).toEqual([5, 3]);
+    expect([open([0], [4, 5]), open([0], [3, 4, 5])]).toEqual([3, 0]);
+    expect(open([0, 0, 0, 20, -20])).toBe(3);
+    expect(open([0, 0, 25, -25, 45])).toBe(0);
+  });
+
+  it('of two clocks that bring as many together take the one that brings them nearer', () => {
+    const starts = [0, 14, 28, 42];
+    const there = camera(100, starts, { clock: 0, offs: [0] }, known);
+    const open = camera(200, starts, { clock: 7, offs: [0.5, -0.5] }, () => null);
+    expect(pairByTime([...there, ...open]).map((p) => [p.id, p.beside])).toEqual(
+      [0, 1, 2, 3].map((i) => [200 + i, 100 + i]),
+    );
+  });
+
   it('take the angle their partners have not', () => {
     const starts = [0, 40, 90, 150];
     const there = camera(100, starts, { clock: 0, offs: [0] }, (snap) => ({ snap, angle: 'end zone' }));
     const open = camera(200, starts, { clock: 3600, offs: [1] }, () => null);
-    expect(pairByTime([...there, ...open]).map((p) => [p.id, p.snap, p.angle])).toEqual([
+    // In whatever order they came in.
+    expect(pairByTime([...there, ...open].reverse()).map((p) => [p.id, p.snap, p.angle])).toEqual([
       ...[200, 201, 202, 203].map((id) => [id, id - 199, 'sideline']),
     ]);
   });
@@ -66,6 +88,10 @@ describe('when a film was shot', () => {
     for (const name of ['20261003_143012.mp4', 'VID-20261003-143012.mov', '2026-10-03 14.30.12 EZ.mp4'])
       expect(shotAt(name, undefined)).toBe(at);
     expect(shotAt('20261003_143012.mp4', 'nonsense')).toBe(at);
+    // The last second of a year, which is a time; and one that is none.
+    expect(shotAt('20261231_235959.mp4', undefined)).toBe(Date.UTC(2026, 11, 31, 23, 59, 59) / 1000);
+    for (const none of ['20261301_000000', '20261232_000000', '20261231_240000', '20261231_236000', '20261231_235960'])
+      expect(shotAt(`${none}.mp4`, undefined)).toBeNull();
   });
 
   it('is not known where neither says, or what they say is no time', () => {

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { TACKLE_REACH } from '../../kinematics/speeds';
 import type { Track } from '../../film/follow/follow';
 import type { PlayOnFilm } from '../../film/measures/measure';
 import type { Assignment } from '../../model/resolution';
@@ -31,6 +32,29 @@ describe('what a missed block meant', () => {
     const meant = (y: number, x = 3) => costOf(play([runner, still('T', x, y)]), asked, 4)?.consequence;
     expect([meant(-4), meant(5), meant(20), meant(5, 14)]).toEqual(['fatal', 'costly', 'harmless', 'harmless']);
     expect(costOf(play([runner, still('T', 3, 5)]), asked, 1)!.consequence).toBe('harmless');
+  });
+
+  it('changes at the line, at what a good run gains, and at arm’s length with the error of the place', () => {
+    // The ball is at the line on one frame, four yards past it on another.
+    const steps = track('B', 'offence', (t) => [3, t < 1 ? -9 : t < 1.5 ? 0 : t < 1.8 ? 0.6 : t < 2 ? 12 : 40]);
+    const at = (y: number) => costOf(play([steps, still('T', 3, y)]), asked, 4);
+    expect(at(0)).toEqual({ consequence: 'fatal', why: expect.stringContaining('0 ft behind the line') as string });
+    expect(at(0.6)).toEqual({ consequence: 'costly', why: expect.stringContaining('ft past it') as string });
+    expect(at(12)).toEqual({ consequence: 'harmless', why: expect.stringContaining('12 ft past it') as string });
+    expect(costOf(play([steps, still('T', 3, 12)]), asked, 4.1)!.consequence).toBe('costly');
+    const reach = (away: number) => costOf(play([steps, still('T', 3 + away, 0)]), asked, 4)!.consequence;
+    expect([reach(TACKLE_REACH), reach(TACKLE_REACH + 0.05), reach(TACKLE_REACH + 0.3)]).toEqual([
+      ...['fatal', 'fatal', 'harmless'],
+    ]);
+    const hurry = (x: number) => costOf(play([passer, still('T', x, -15)], true), asked, 4)!.consequence;
+    expect([hurry(6), hurry(6.01)]).toEqual(['costly', 'harmless']);
+  });
+
+  it('is looked for up to the last frame, and no farther than both were followed', () => {
+    const dive = track('B', 'offence', (t) => [3, -9 + 3 * t]);
+    const last = track('T', 'defence', (t) => (t > 2.85 ? [3, -1] : [40, 0]));
+    expect(costOf(play([dive, last]), asked, 4)!.consequence).toBe('fatal');
+    expect(costOf(play([dive, { ...last, places: last.places.slice(0, -1) }]), asked, 4)!.consequence).toBe('harmless');
   });
 
   it('in a pass is how near to the quarterback he came', () => {
