@@ -21,6 +21,8 @@ let server: MarksServer;
 let reachable: boolean;
 /** Answers that are lost on their way back. */
 let lost: boolean;
+/** Answers wait for this. */
+let held: Promise<void>;
 let refuse: (sent: GradesSent) => Error | null;
 let sent: GradesSent[];
 
@@ -28,6 +30,7 @@ beforeEach(() => {
   vi.stubGlobal('indexedDB', new IDBFactory());
   vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout', 'setInterval', 'clearInterval', 'Date'] });
   [server, reachable, lost, refuse, sent] = [new MarksServer(), true, false, () => null, []];
+  held = Promise.resolve();
   vi.stubGlobal('$fetch', async (url: string, { body }: { body: GradesSent }) => {
     if (!reachable) throw new Error('connection refused');
     const refused = refuse(body);
@@ -35,6 +38,7 @@ beforeEach(() => {
     sent.push(structuredClone(body));
     const answer = server.put(Number(/\d+/.exec(url)![0]), body);
     if (lost) throw new Error('connection lost');
+    await held;
     return answer;
   });
   tab();
@@ -55,6 +59,13 @@ const at = (blocker: string): Grade | undefined => server.of(SNAP.id).find((m) =
 const give = (marks: ReturnType<typeof useMarks>, blocker: string, grade: Grade | null, base = 0): Promise<void> =>
   marks.give(SNAP, 'program', [{ blocker, grade, base }]);
 
+/** What comes of itself, once it has had the time it needs: tries that meet each other are made again later. */
+const inTime = <T>(what: () => T) =>
+  expect.poll(async () => {
+    await vi.advanceTimersByTimeAsync(3100);
+    return what();
+  });
+
 describe('marks on their way', () => {
   it('wait on the machine while the server cannot be reached, over a reload, and go by themselves', async () => {
     reachable = false;
@@ -65,8 +76,7 @@ describe('marks on their way', () => {
     await later.resume();
     expect(later.onItsWay).toHaveLength(1);
     reachable = true;
-    await vi.advanceTimersByTimeAsync(3100);
-    await expect.poll(() => [later.waiting, later.trouble]).toEqual([[], '']);
+    await inTime(() => [later.waiting, later.trouble]).toEqual([[], '']);
     expect(at('LT')).toEqual(LATE);
   });
 
@@ -93,17 +103,43 @@ describe('marks on their way', () => {
     expect([server.of(SNAP.id).length, marks.waiting]).toEqual([5, []]);
   });
 
+  it('are in trouble until they are sent, whatever another tab adds to them', async () => {
+    reachable = false;
+    const first = tab();
+    await give(first, 'LT', LATE);
+    const trouble = first.trouble;
+    const second = tab();
+    await give(second, 'RT', LATE);
+    await expect.poll(() => first.onItsWay).toHaveLength(2);
+    expect(first.trouble).toBe(trouble);
+    reachable = true;
+    await second.send();
+    await expect.poll(() => [first.onItsWay.length, first.trouble]).toEqual([0, '']);
+  });
+
   it('of two tabs without a connection are all kept, and none twice', async () => {
     reachable = false;
     const [one, two] = [tab(), tab()];
     await Promise.all([give(one, 'LT', LATE), give(two, 'RT', LATE), give(one, 'C', LATE), give(two, 'LT', ALL_PLUS)]);
     reachable = true;
     await Promise.all([one.send(), two.send()]);
-    await vi.advanceTimersByTimeAsync(3100);
-    await expect.poll(() => server.of(SNAP.id)).toHaveLength(3);
+    await inTime(() => server.of(SNAP.id)).toHaveLength(3);
     expect([at('RT'), at('C')]).toEqual([LATE, LATE]);
     const entries = sent.flatMap((s) => s.entries.map((e) => e.entry));
     expect(new Set(entries).size).toBe(entries.length);
+  });
+
+  it('given while another of the man is on its way stands on that one, and goes after it', async () => {
+    const marks = tab();
+    let answer = (): void => undefined;
+    held = new Promise((done) => (answer = done));
+    const first = give(marks, 'LT', LATE);
+    await expect.poll(() => sent.length).toBe(1);
+    const second = give(marks, 'LT', { ...LATE, note: 'looked again' });
+    answer();
+    await Promise.all([first, second]);
+    expect([at('LT')!.note, marks.waiting]).toEqual(['looked again', []]);
+    expect(sent.map((s) => s.entries.map((e) => e.base))).toEqual([[0], [1]]);
   });
 
   it('follow each other though the answer to the first was lost', async () => {
@@ -141,12 +177,10 @@ describe('marks on their way', () => {
     await give(marks, 'LT', LATE);
     expect(marks.trouble).toBe('You are logged out. 1 mark is kept on this machine: log in again.');
     refuse = () => refusal(503, 'The database does not answer.');
-    await vi.advanceTimersByTimeAsync(3100);
-    await expect.poll(() => marks.trouble).toContain('Not connected');
+    await inTime(() => marks.trouble).toContain('Not connected');
     expect([marks.aside, marks.onItsWay.length]).toEqual([[], 1]);
     refuse = () => null;
-    await vi.advanceTimersByTimeAsync(3100);
-    await expect.poll(() => at('LT')).toEqual(LATE);
+    await inTime(() => at('LT')).toEqual(LATE);
   });
 
   it('that meet another’s lie aside over a reload; the rest of their snap goes on', async () => {
