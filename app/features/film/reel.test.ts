@@ -75,6 +75,16 @@ describe('a reel', () => {
     expect([reel.current.value, reel.snaps.value]).toEqual([null, []]);
   });
 
+  it('stays at its second man of a snap, and where a snap that is not in it is shown', async () => {
+    const reel = useReel();
+    await reel.open('block=double', 21);
+    reel.step(1);
+    await reel.open('block=double', 21);
+    expect(reel.current.value!.blocker).toBe('RT');
+    await reel.open('block=double', 99);
+    expect([reel.at.value, reel.current.value!.blocker]).toEqual([1, 'RT']);
+  });
+
   it('of plays has no man in hand, and says what speaks for each', async () => {
     const reel = useReel();
     await reel.open('plays=blockedFailed&front=Over', 35);
