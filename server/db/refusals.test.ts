@@ -1,6 +1,6 @@
 import { ConnectionError, DatabaseError, UniqueConstraintError } from 'sequelize';
 import { describe, expect, it } from 'vitest';
-import { refusalOf } from './refusals';
+import { refusalOf, refusalOfDriver } from './refusals';
 
 /** What the driver threw, as it reaches us. */
 const trouble = (message: string, code?: string): DatabaseError =>
@@ -23,6 +23,21 @@ describe('trouble with the database', () => {
       statusCode: 503,
       message: expect.stringContaining('Nothing was changed'),
     });
+  });
+
+  it.each([
+    ['Client has encountered a connection error and is not queryable', undefined],
+    ['Connection terminated unexpectedly', undefined],
+    ['connect ECONNREFUSED', 'ECONNREFUSED'],
+    ['the database system is starting up', '57P03'],
+  ])('is the same where the driver itself is asked: %s', (message, code) => {
+    const plain = Object.assign(new Error(message), code ? { code } : {});
+    expect(refusalOfDriver(plain)).toMatchObject({ statusCode: 503 });
+    expect(refusalOfDriver(trouble(message, code))).toMatchObject({ statusCode: 503 });
+    // Elsewhere another connection may be meant.
+    expect(refusalOf(plain)).toBeNull();
+    for (const other of [new Error('nothing of the kind'), { message }, null])
+      expect(refusalOfDriver(other)).toBeNull();
   });
 
   it('is 409 where something is there already, 503 where nobody answers', () => {

@@ -36,8 +36,17 @@ export function refusalOf(problem: unknown): Refusal | null {
   if (problem instanceof UniqueConstraintError) return THERE;
   if (problem instanceof ConnectionError) return AWAY;
   if (!(problem instanceof DatabaseError)) return null;
-  const { code } = problem.original as { code?: string };
+  return refusalBy((problem.original as { code?: string }).code, problem.message);
+}
+
+/** The same where nothing but the database is asked, without the layer between: what the driver itself has thrown. */
+export function refusalOfDriver(problem: unknown): Refusal | null {
+  if (!(problem instanceof Error)) return null;
+  return refusalOf(problem) ?? refusalBy((problem as { code?: string }).code, problem.message);
+}
+
+function refusalBy(code: string | undefined, message: string): Refusal | null {
   // A connection that is cut in the middle of a statement has no code, only the driver's own words.
-  if (code === undefined) return /connection/i.test(problem.message) ? AWAY : null;
+  if (code === undefined) return /connection/i.test(message) ? AWAY : null;
   return BY_CODE.find(([codes]) => codes.test(code))?.[1] ?? null;
 }

@@ -6,6 +6,7 @@ import * as z from 'zod';
 import { findUnkeepable } from '#core/model/keepable';
 import { FilmKindSchema } from '#core/model/film';
 import { GameRow } from '../db/models';
+import { refusalOfDriver } from '../db/refusals';
 import type { Member } from '../session/member';
 import { noteArrival, type Arrival } from '../usecases/films';
 import type { FilmPlaces } from './places';
@@ -74,11 +75,19 @@ export function uploadServer(
       await arrived(await noteArrival(arrivalOf(upload)));
       return {};
     },
-    onResponseError: (_request, problem) =>
-      (problem as { code?: string }).code === 'ENOSPC'
-        ? refuse(507, 'The disk is full. What has come so far is kept; make room and go on.')
-        : undefined,
+    onResponseError: (_request, problem) => answerTo(problem),
   });
+}
+
+/** What is answered to whoever sends, when a step fails; `undefined` leaves it to the protocol, which says what it refuses itself. */
+function answerTo(problem: Error | { status_code: number }): ReturnType<typeof refuse> | undefined {
+  if ('status_code' in problem) return undefined;
+  if ((problem as { code?: string }).code === 'ENOSPC')
+    return refuse(507, 'The disk is full. What has come so far is kept; make room and go on.');
+  if (refusalOfDriver(problem))
+    return refuse(503, 'The database does not answer just now. What has come so far is kept; go on in a moment.');
+  console.error('An upload failed:', problem);
+  return refuse(500, 'This part could not be taken. What has come so far is kept; try again.');
 }
 
 async function checkSaid(member: Member, upload: Upload, { storage }: FilmPlaces): Promise<Record<string, string>> {

@@ -2,7 +2,8 @@ import { createServer, type Server as HttpServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest';
+import type { Locker } from '@tus/utils';
+import { afterAll, afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
 import { FilmRow, GameRow } from '../../server/db/models';
 import { placesIn, type FilmPlaces } from '../../server/film/places';
 import { PostgresLocker } from '../../server/film/upload-locks';
@@ -23,12 +24,9 @@ let asking: Member;
 let arrived: number[] = [];
 
 /** The server as a process that has just started: nothing but files and the database is left of the one before. */
-async function start(at: FilmPlaces = places): Promise<void> {
+async function start(at: FilmPlaces = places, locker: Locker = new PostgresLocker(db.url)): Promise<void> {
   server = createServer((request, response) => {
-    void uploadServer(asking, at, new PostgresLocker(db.url), async (film) => void arrived.push(film)).handle(
-      request,
-      response,
-    );
+    void uploadServer(asking, at, locker, async (film) => void arrived.push(film)).handle(request, response);
   });
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
   url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
@@ -223,6 +221,31 @@ describe('an upload', () => {
     ]);
     await kill();
     await start();
+  });
+
+  it.each([
+    ['Client has encountered a connection error and is not queryable', 503, 'The database does not answer just now'],
+    ['the wheel came off', 500, 'This part could not be taken'],
+  ])('keeps what has come when %s, says so in words of ours, and goes on', async (trouble, status, says) => {
+    const place = await begin();
+    await part(place, 0, 120_000);
+    await kill();
+    const unlock = async (): Promise<void> => undefined;
+    await start(places, { newLock: () => ({ lock: () => Promise.reject(new Error(trouble)), unlock }) });
+    const heard = vi.spyOn(console, 'error').mockImplementation(() => undefined);
+    const answer = await part(place, 120_000, 200_000);
+    expect([answer.status, ((await answer.json()) as { message: string }).message]).toEqual([
+      status,
+      expect.stringMatching(new RegExp(`^${says}.* What has come so far is kept`)),
+    ]);
+    // What nobody foresaw is told to whoever keeps the machine.
+    expect(heard).toHaveBeenCalledTimes(status === 500 ? 1 : 0);
+    heard.mockRestore();
+    await kill();
+    await start();
+    expect(await offset(place)).toBe(120_000);
+    expect((await part(place, 120_000, bytes.length)).status).toBe(204);
+    expect(arrived).toHaveLength(1);
   });
 
   it('has no address outside its folder', async () => {
