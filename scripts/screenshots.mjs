@@ -90,7 +90,15 @@ const SHOTS = [
     },
   ],
   ['matrix-paper', '/matrix', 'paper'],
-  ['week-paper', '/week', 'paper'],
+  [
+    'week-paper',
+    '/week',
+    'paper',
+    async (page) => {
+      await page.getByRole('region', { name: 'On whom most of it hangs' }).waitFor();
+      await page.waitForTimeout(6000);
+    },
+  ],
   [
     'plan-paper',
     '/week/plan',
