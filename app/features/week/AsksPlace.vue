@@ -72,6 +72,9 @@ const says = computed(() => {
 .page-parts {
   grid-template-columns: minmax(0, 1fr) 340px;
 }
+section + section {
+  padding-top: 20px;
+}
 ol li {
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto;
