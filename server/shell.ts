@@ -46,7 +46,9 @@ export function shellOf(html: string, headers: Readonly<Record<string, string>>)
     .split(';')
     .map((part) => part.replace(/'nonce-[^']*'/, /^\s*style/.test(part) ? `'nonce-${NUMBER}'` : scripts))
     .join(';');
-  const kept = Object.fromEntries(Object.entries(headers).filter(([name]) => !OF_THE_ANSWER_IT_IS_MADE_OF.includes(name)));
+  const kept = Object.fromEntries(
+    Object.entries(headers).filter(([name]) => !OF_THE_ANSWER_IT_IS_MADE_OF.includes(name)),
+  );
   return {
     page,
     policy,

@@ -79,15 +79,17 @@ export function uploadServer(
   });
 }
 
+const KEPT = 'What has come so far is kept.';
+
 /** What is answered to whoever sends, when a step fails; `undefined` leaves it to the protocol, which says what it refuses itself. */
 function answerTo(problem: Error | { status_code: number }): ReturnType<typeof refuse> | undefined {
   if ('status_code' in problem) return undefined;
   if ((problem as { code?: string }).code === 'ENOSPC')
-    return refuse(507, 'The disk is full. What has come so far is kept; make room and go on.');
-  if (refusalOfDriver(problem))
-    return refuse(503, 'The database does not answer just now. What has come so far is kept; go on in a moment.');
+    return refuse(507, `The disk is full; make room and go on. ${KEPT}`);
+  const trouble = refusalOfDriver(problem);
+  if (trouble) return refuse(trouble.statusCode, `${trouble.message} ${KEPT}`);
   console.error('An upload failed:', problem);
-  return refuse(500, 'This part could not be taken. What has come so far is kept; try again.');
+  return refuse(500, `This part could not be taken; try again. ${KEPT}`);
 }
 
 async function checkSaid(member: Member, upload: Upload, { storage }: FilmPlaces): Promise<Record<string, string>> {

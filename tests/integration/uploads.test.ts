@@ -236,7 +236,7 @@ describe('an upload', () => {
     const answer = await part(place, 120_000, 200_000);
     expect([answer.status, ((await answer.json()) as { message: string }).message]).toEqual([
       status,
-      expect.stringMatching(new RegExp(`^${says}.* What has come so far is kept`)),
+      expect.stringMatching(new RegExp(`^${says}.* What has come so far is kept\\.$`)),
     ]);
     // What nobody foresaw is told to whoever keeps the machine.
     expect(heard).toHaveBeenCalledTimes(status === 500 ? 1 : 0);

@@ -74,7 +74,8 @@ export class Installation {
   kill(victim: Victim): void {
     if (victim !== 'database') this.server?.kill('SIGKILL');
     if (victim === 'server') return;
-    const all = 'P=$(head -n 1 "$PG_DATA/postmaster.pid"); C=$(pgrep -P "$P"); kill -9 "$P" $C 2>/dev/null || true; while kill -0 "$P" 2>/dev/null; do sleep 0.05; done';
+    const all =
+      'P=$(head -n 1 "$PG_DATA/postmaster.pid"); C=$(pgrep -P "$P"); kill -9 "$P" $C 2>/dev/null || true; while kill -0 "$P" 2>/dev/null; do sleep 0.05; done';
     inShell(this.cluster, `pg_place $NAME; ${all}`);
   }
 
