@@ -1,4 +1,5 @@
 import { atMost, lessThan, moreThan } from '../geometry/compare';
+import { putInOrder } from '../geometry/put-in-order';
 import { BOX_MARGIN, HEAD_UP, SHADE, STACK_WIDTH } from '../geometry/tolerances';
 import { isOnLine, lineOf, type Blocker, type Formation } from '../model/formation';
 import type { Defender, Front } from '../model/front';
@@ -88,14 +89,6 @@ function ofTrade(line: readonly Blocker[], trade: 'T' | 'G', side: Side): Blocke
   const here = line.filter((m) => m.kind === 'line' && (out(m) > 0 || m.id === 'C'));
   const own = here.filter((m) => m.id.endsWith(trade));
   return (own.length ? own : here).reduce((a, b) => (out(b) > out(a) ? b : a));
-}
-
-/** Puts an item into its place in a list kept in order, behind its equals; lists of a front are too short for anything cleverer. */
-export function putInOrder<T>(list: T[], item: T, compare: (a: T, b: T) => number): void {
-  let at = list.length;
-  list.push(item);
-  for (; at > 0 && compare(list[at - 1]!, item) > 0; at--) list[at] = list[at - 1]!;
-  list[at] = item;
 }
 
 /** From the right across; ties as in lateral order. */

@@ -100,12 +100,14 @@ export function choiceAt(radix: readonly number[], index: number): number[] {
 /** The `sample`-th random choice of a seed: the same whoever draws it, so that work can be shared out in any way. */
 export function choiceDrawn(radix: readonly number[], seed: number, sample: number): number[] {
   let state = Math.imul(seed ^ 0x9e3779b9, 0x85ebca6b) ^ Math.imul(sample + 1, 0xc2b2ae35);
-  return radix.map((n) => {
+  const choice: number[] = [];
+  for (const n of radix) {
     state = (state + 0x6d2b79f5) | 0;
     let t = Math.imul(state ^ (state >>> 15), 1 | state);
     t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) % n;
-  });
+    choice.push(((t ^ (t >>> 14)) >>> 0) % n);
+  }
+  return choice;
 }
 
 /** How far a choice is from the first of everything: fewer men and plainer places first. */

@@ -2,9 +2,9 @@ import type { Problem, ProblemCode } from '../model/resolution';
 import { explainFault, faultKey, isBreaking } from '../resolve/judge/judge';
 import type { Fault } from '../resolve/judge/judge-case';
 import { workPlay } from '../movement/play';
+import type { Outcome } from '../resolve/allot/outcome';
 import type { Prepared } from '../resolve/prepare/prepare-call';
-import type { Worked } from '../resolve/judge/judge';
-import { holesOf } from './holes';
+import { isHole } from './holes';
 import { choiceAt, choiceDrawn, weightOf, type Choice, type OpenSpace } from './space';
 
 /** Which fronts of a space to try: all of them by number, or samples drawn from a seed. `from` and `to` share the work out. */
@@ -72,7 +72,7 @@ export function sharePlan(plan: StressPlan, parts: number): StressPlan[] {
 
 /** Works a call out against every front of a plan. Pure: the same plan gives the same tally. */
 export function stress(prepared: Prepared, space: OpenSpace, plan: StressPlan): Tally {
-  const causes = new Map<string, { -readonly [K in keyof Cause]: Cause[K] }>();
+  const causes = new Causes();
   const count = { fronts: 0, skipped: 0, sound: 0, atRisk: 0, broken: 0, holes: 0 };
   for (let i = plan.from; i < plan.to; i++) {
     const choice = plan.kind === 'all' ? choiceAt(space.radix, i) : choiceDrawn(space.radix, plan.seed, i);
@@ -82,46 +82,65 @@ export function stress(prepared: Prepared, space: OpenSpace, plan: StressPlan): 
       continue;
     }
     count.fronts++;
-    const worked = workPlay(prepared, front);
-    count[worked.judgement.verdict === 'at risk' ? 'atRisk' : worked.judgement.verdict]++;
-    if (worked.judgement.faults.length === 0) continue;
-    const holes = holesOf(worked);
-    if (holes.length) count.holes++;
+    const { outcome, judgement } = workPlay(prepared, front);
+    count[judgement.verdict === 'at risk' ? 'atRisk' : judgement.verdict]++;
+    if (judgement.faults.length === 0) continue;
     const weight = weightOf(choice, front.defenders.length);
-    for (const fault of worked.judgement.faults) note(causes, worked, fault, holes.includes(fault), choice, weight);
+    let hasHole = false;
+    for (const fault of judgement.faults) {
+      const hole = isHole(outcome, fault);
+      hasHole ||= hole;
+      causes.note(outcome, fault, hole, choice, weight);
+    }
+    if (hasHole) count.holes++;
   }
-  return { ...count, causes: ranked([...causes.values()]) };
+  return { ...count, causes: ranked(causes.all) };
 }
 
-function note(
-  causes: Map<string, { -readonly [K in keyof Cause]: Cause[K] }>,
-  worked: Worked,
-  fault: Fault,
-  hole: boolean,
-  choice: Choice,
-  weight: number,
-): void {
-  const key = faultKey(worked.outcome, fault);
-  const known = causes.get(key);
-  if (known && !isPlainer({ weight, choice }, known.smallest)) {
-    known.count++;
-    if (hole) known.holes++;
-    return;
+/** What is known of the faults that begin alike: by the next name involved, and of the fault that ends here. */
+class Branch {
+  readonly next = new Map<string, Branch>();
+  cause: { -readonly [K in keyof Cause]: Cause[K] } | null = null;
+
+  at(name: string): Branch {
+    let branch = this.next.get(name);
+    if (!branch) this.next.set(name, (branch = new Branch()));
+    return branch;
   }
-  const { who, message, lines } = explainFault(worked.outcome, fault);
-  const smallest = { weight, choice, message, lines };
-  const holes = (known?.holes ?? 0) + Number(hole);
-  if (known) Object.assign(known, { count: known.count + 1, holes, smallest });
-  else
-    causes.set(key, {
-      key,
+}
+
+/** Causes as they are counted: found by their code and the names involved one after the other, with no key put together on every front. */
+class Causes {
+  readonly all: Cause[] = [];
+  private readonly root = new Branch();
+
+  note(outcome: Outcome, fault: Fault, hole: boolean, choice: Choice, weight: number): void {
+    const { scene } = outcome.settled;
+    let branch = this.root.at(fault.code);
+    for (const man of fault.men) branch = branch.at(scene.men[man]!.id);
+    for (const d of fault.defenders) branch = branch.at(scene.defenders[d]!.id);
+    const known = branch.cause;
+    if (known) {
+      known.count++;
+      if (hole) known.holes++;
+      if (isPlainer({ weight, choice }, known.smallest)) {
+        const { message, lines } = explainFault(outcome, fault);
+        known.smallest = { weight, choice, message, lines };
+      }
+      return;
+    }
+    const { who, message, lines } = explainFault(outcome, fault);
+    branch.cause = {
+      key: faultKey(outcome, fault),
       code: fault.code,
       severity: isBreaking(fault.code) ? 'broken' : 'risk',
       who,
       count: 1,
-      holes,
-      smallest,
-    });
+      holes: Number(hole),
+      smallest: { weight, choice, message, lines },
+    };
+    this.all.push(branch.cause);
+  }
 }
 
 /** Breaking causes first, then the more frequent. */

@@ -1,19 +1,12 @@
 import { atLeast, atMost } from '../../geometry/compare';
+import { putInOrder } from '../../geometry/put-in-order';
 import type { Defender } from '../../model/front';
 import type { Identification } from '../../model/identification';
 import type { Found } from '../found';
 import type { Settings } from '../../model/settings';
 import type { Side } from '../../model/side';
 import { levelOf } from '../line';
-import {
-  acrossTheField,
-  boxEdges,
-  fromTheRight,
-  isWalkedUp,
-  putInOrder,
-  wideOfGuard,
-  type Picture,
-} from '../before-the-snap';
+import { acrossTheField, boxEdges, fromTheRight, isWalkedUp, wideOfGuard, type Picture } from '../before-the-snap';
 
 const WORDS = ['none', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven'];
 

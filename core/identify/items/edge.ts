@@ -1,10 +1,11 @@
 import { atLeast, atMost, lessThan, moreThan } from '../../geometry/compare';
+import { putInOrder } from '../../geometry/put-in-order';
 import { CORNER_WIDTH, HEAD_UP } from '../../geometry/tolerances';
 import type { Defender } from '../../model/front';
 import type { Identification } from '../../model/identification';
 import { signOf, type Side } from '../../model/side';
 import { levelOf } from '../line';
-import { acrossFrom, acrossTheField, fromTheRight, isWalkedUp, putInOrder, type Picture } from '../before-the-snap';
+import { acrossFrom, acrossTheField, fromTheRight, isWalkedUp, type Picture } from '../before-the-snap';
 import type { Found } from '../found';
 
 type Edge = Found<Identification['edge']['left']>;

@@ -1,4 +1,5 @@
 import { lessThan } from '../../geometry/compare';
+import { putInOrder } from '../../geometry/put-in-order';
 import { NOBODY } from '../../vocabulary/scene';
 import type { Accept, TargetFinder } from '../../vocabulary/word';
 import type { Aim } from '../prepare/prepare-call';
@@ -82,8 +83,11 @@ class Allotting {
     const open: Open = { wish: jobs.map(() => 0), given: jobs.map(() => NOBODY), taken, kept: [], lost: [] };
     giveNames(settled, jobs, open);
     const rest: number[] = [];
+    const fromPlaySide = (a: number, b: number): number =>
+      jobs[b]!.from - jobs[a]!.from || Number(jobs[a]!.kind === 'exit') - Number(jobs[b]!.kind === 'exit');
     for (let j = 0; j < jobs.length; j++)
-      if (open.given[j] === NOBODY && (!isSpoken(jobs[j]!, open.wish[j]!) || this.bumpsOver(jobs[j]!))) rest.push(j);
+      if (open.given[j] === NOBODY && (!isSpoken(jobs[j]!, open.wish[j]!) || this.bumpsOver(jobs[j]!)))
+        putInOrder(rest, j, fromPlaySide);
     const action = jobs.map((job, j) => job.wishes[open.wish[j]!]?.action ?? this.action[job.man]!);
     for (let j = 0; j < jobs.length; j++) if (open.given[j] !== NOBODY) this.take(open.given[j]!);
     const chosen = rest.length > 0 ? this.choose(rest, jobs, open, action) : null;
@@ -96,18 +100,17 @@ class Allotting {
   }
 
   /** Everything that was not named outright, as a whole. */
-  private choose(rest: number[], jobs: readonly Job[], { wish, given }: Open, action: number[]): Shared['chosen'] {
+  private choose(
+    rest: readonly number[],
+    jobs: readonly Job[],
+    { wish, given }: Open,
+    action: number[],
+  ): Shared['chosen'] {
     const { scene } = this.settled;
-    rest.sort(
-      (a, b) => jobs[b]!.from - jobs[a]!.from || Number(jobs[a]!.kind === 'exit') - Number(jobs[b]!.kind === 'exit'),
-    );
     const fixed: [number, number][] = [];
     for (let j = 0; j < jobs.length; j++)
       if (given[j] !== NOBODY && jobs[j]!.kind !== 'errand') fixed.push([jobs[j]!.from, scene.defenders[given[j]!]!.x]);
-    const question = this.question(
-      rest.map((j) => ({ job: jobs[j]!, wish: wish[j]! })),
-      fixed,
-    );
+    const question = this.question(rest, jobs, wish, fixed);
     const picks = bestAllotment(question);
     for (let i = 0; i < picks.length; i++) {
       const pick = picks[i];
@@ -129,7 +132,12 @@ class Allotting {
     return near !== NOBODY && scene.defenders[near]!.level > 1;
   }
 
-  private question(rest: readonly { job: Job; wish: number }[], fixed: Question['fixed']): Question {
+  private question(
+    rest: readonly number[],
+    all: readonly Job[],
+    wishes: readonly number[],
+    fixed: Question['fixed'],
+  ): Question {
     const { settled, taken, aim } = this;
     const { scene } = settled;
     const jobs: Job[] = [];
@@ -137,7 +145,9 @@ class Allotting {
     /** Neither an exit, whose pair has its man, nor a spare end man is idle without one, nor whoever has another man to take. */
     const idle: boolean[] = [];
     let hasEnd = false;
-    for (const { job, wish } of rest) {
+    for (const j of rest) {
+      const job = all[j]!;
+      const wish = wishes[j]!;
       jobs.push(job);
       options.push(isSpoken(job, wish) ? backersFor(settled, job, taken) : optionsOf(settled, job, wish, taken));
       idle.push((job.kind === 'climb' || job.kind === 'errand') && !this.elseOf(job));
@@ -198,6 +208,7 @@ class Allotting {
   /** Scanning men look in turn, play side first: each at whoever nobody has, then each at the next. */
   private scanLast(): void {
     const { scene, call } = this.settled;
+    if (!call.scans) return;
     const free: Accept = (_scene, _man, _him, d) => !this.taken[d];
     const look = (man: number, finder: TargetFinder, list: number[]): void => {
       const found = finder.seek(scene, man, scene.proposals[man]!.him, free);
@@ -218,10 +229,11 @@ class Allotting {
   /** Where men bump over, a lineman with nobody at all takes the nearest man of the box nobody has. */
   private nobodyIdle(): void {
     const { scene, sheets, bound } = this.settled;
+    const free: Accept = (_scene, _man, _him, d) => !this.taken[d];
     for (let man = scene.lineCount - 1; man >= 0; man--) {
       if (sheets[man]!.length === 0 || this.target[man] !== NOBODY) continue;
       if (bound && scene.proposals[man]!.pulls) continue;
-      const found = nearestFreeMan(scene, man, (_scene, _man, _him, d) => !this.taken[d]);
+      const found = nearestFreeMan(scene, man, free);
       if (found === NOBODY) continue;
       change(this.settled, man, NOBODY, 'over');
       this.take(found);
@@ -236,9 +248,9 @@ class Allotting {
  */
 function withoutIntruding(question: Question): Question {
   const { jobs, options } = question;
+  if (!jobs.some((j, i) => j.kind === 'end' && options[i]!.some((o) => o.inBox && !o.said))) return question;
   const others = [...jobs.keys()].filter((j) => jobs[j]!.kind !== 'end');
-  const mayIntrude = jobs.some((j, i) => j.kind === 'end' && options[i]!.some((o) => o.inBox && !o.said));
-  if (others.length === 0 || !mayIntrude) return question;
+  if (others.length === 0) return question;
   const alone = {
     ...question,
     jobs: others.map((j) => jobs[j]!),

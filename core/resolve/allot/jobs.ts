@@ -40,13 +40,14 @@ export function jobsOf(settled: Settled): Job[] {
   let paired = ALONE;
   for (const man of call.across) {
     const proposal = scene.proposals[man]!;
-    if (proposal.instead === 'on' || proposal.instead === 'climb') jobs.push(goesAlone(settled, man, ANYBODY));
+    if (proposal.instead === 'on' || proposal.instead === 'climb') jobs.push(goesAlone(settled, man, ANYBODY, false));
     const act = actionOf(settled, man);
     if (!act) continue;
-    const { target, wishes, then } = act;
-    if (proposal.tooFar) jobs.push(goesAlone(settled, man, then && then.wishes.length > 0 ? then.wishes : ANYBODY));
+    const { target, wishes, then, hasElse } = act;
+    if (proposal.tooFar)
+      jobs.push(goesAlone(settled, man, then && then.wishes.length > 0 ? then.wishes : ANYBODY, hasElse));
     else if (proposal.target === NOBODY && target && wishes.length > 0 && wishes[0]!.action === proposal.action)
-      jobs.push(goesAlone(settled, man, wishes));
+      jobs.push(goesAlone(settled, man, wishes, hasElse));
     else if (then && then.wishes.length > 0 && !paired.includes(man) && !leftAlone(settled, man)) {
       const mates = proposal.pairs ? comingOffToo(settled, man, proposal.target) : ALONE;
       if (mates.length) paired = [...paired, ...mates];
@@ -58,11 +59,10 @@ export function jobsOf(settled: Settled): Job[] {
   return jobs;
 }
 
-function goesAlone(settled: Settled, man: number, wishes: readonly Wish[]): Job {
+function goesAlone(settled: Settled, man: number, wishes: readonly Wish[], hasElse: boolean): Job {
   const { scene } = settled;
   const proposal = scene.proposals[man]!;
   const kind = loneKind(settled, man, proposal);
-  const hasElse = proposal.instead === null && (actionOf(settled, man)?.hasElse ?? false);
   return { man, kind, mates: ALONE, wishes, him: proposal.him, from: scene.men[man]!.x, on: NOBODY, hasElse };
 }
 

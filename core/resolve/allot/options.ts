@@ -35,11 +35,11 @@ export function optionsOf(settled: Settled, job: Job, from: number, taken: reado
   const { finder: first, action } = wishes[from]!;
   const isPlain = first.claim === 'matched';
   const options: Option[] = [];
-  /** Whoever has been looked at already, in reach or not. */
-  const seen: boolean[] = [];
+  /** Whoever has been looked at already, in reach or not: a bit for each. */
+  let seen = 0;
   const add = (defender: number, rank: number, by: number, said: boolean): void => {
-    if (seen[defender] || taken[defender]) return;
-    seen[defender] = true;
+    if (taken[defender] || (seen & (1 << defender)) !== 0) return;
+    seen |= 1 << defender;
     const way = wayTo(settled, job, defender);
     if (kind !== 'errand' ? !lessThan(way, CLIMB_REACH) : isOutOfReach(settled, job, defender)) return;
     options.push({ defender, rank, action: by, inBox: scene.linebackers.includes(defender), said, way });
@@ -48,7 +48,7 @@ export function optionsOf(settled: Settled, job: Job, from: number, taken: reado
   const anyBacker = who !== 'wide' && who !== 'slot' && !first.picky;
   if (isPlain && anyBacker) for (const d of scene.linebackers) add(d, 0, action, false);
   if (!isPlain || wishes.length > from + 1) {
-    const isNew: Accept = (_scene, _man, _him, d) => !taken[d] && !seen[d];
+    const isNew: Accept = (_scene, _man, _him, d) => !taken[d] && (seen & (1 << d)) === 0;
     for (let w = from; w < wishes.length; w++) {
       const { finder, action: by } = wishes[w]!;
       for (let place = 0; ; place++) {
@@ -74,7 +74,8 @@ export function backersFor(settled: Settled, job: Job, taken: readonly boolean[]
   const { scene } = settled;
   const { action } = scene.proposals[job.man]!;
   const options: Option[] = [];
-  for (const [place, defender] of scene.linebackers.entries()) {
+  for (let place = 0; place < scene.linebackers.length; place++) {
+    const defender = scene.linebackers[place]!;
     const way = wayTo(settled, job, defender);
     if (taken[defender] || moreThan(way, LATERAL_REACH)) continue;
     options.push({ defender, rank: UNSAID + place, action, inBox: true, said: false, way });

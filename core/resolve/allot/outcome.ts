@@ -99,8 +99,6 @@ function partnersOf(
   return partners ?? ALONE;
 }
 
-const joined = (men: readonly number[] | null, man: number): readonly number[] => (men ? [...men, man] : [man]);
-
 /** He gives his man a blow in passing and does not have him. */
 export const onlyTouches = ({ action, target }: ManOutcome): boolean =>
   target !== NOBODY && action?.block.role === 'touch';
@@ -120,13 +118,13 @@ function statuses(
     if (target !== NOBODY && out[target] === FREE) out[target] = { status, by: ALONE, rule: man };
     for (const d of scene.proposals[man]!.all) if (out[d] === FREE) out[d] = { status, by: ALONE, rule: man };
   }
-  const by: (readonly number[] | null)[] = scene.defenders.map(() => null);
+  const by: (number[] | null)[] = scene.defenders.map(() => null);
   for (const m of men) {
     const { man, target, next } = m;
-    if (target !== NOBODY && !onlyTouches(m)) by[target] = joined(by[target]!, man);
-    if (next !== NOBODY && next !== target) by[next] = joined(by[next]!, man);
+    if (target !== NOBODY && !onlyTouches(m)) (by[target] ??= []).push(man);
+    if (next !== NOBODY && next !== target) (by[next] ??= []).push(man);
   }
-  for (const m of men) if (onlyTouches(m) && by[m.target]) by[m.target] = joined(by[m.target]!, m.man);
+  for (const m of men) if (onlyTouches(m)) by[m.target]?.push(m.man);
   for (let d = 0; d < by.length; d++) {
     const who = by[d];
     if (who) out[d] = { status: on[d]! >= 3 ? 'triple' : on[d] === 2 ? 'double' : 'single', by: who, rule: NOBODY };

@@ -16,7 +16,7 @@ export function untangle(settled: Settled, jobs: readonly Job[], given: number[]
   const mayTrade = (j: number): boolean =>
     given[j] !== NOBODY && jobs[j]!.kind !== 'errand' && !kept.includes(j) && scene.linebackers.includes(given[j]!);
   const reaches = (j: number, d: number): boolean => lessThan(wayTo(settled, jobs[j]!, d), CLIMB_REACH);
-  for (let i = 0; i < jobs.length; i++) {
+  for (let i = 0; i + 1 < jobs.length; i++) {
     if (!mayTrade(i)) continue;
     for (let j = i + 1; j < jobs.length; j++) {
       if (!mayTrade(j)) continue;

@@ -63,13 +63,15 @@ function freeOnTheLine(judged: Case): void {
  */
 function idleMen(judged: Case): void {
   const { outcome, scene } = judged;
-  const idle = outcome.men.filter((m) => m.man < scene.lineCount && m.target === NOBODY && m.next === NOBODY);
-  if (idle.length === 0) return;
+  const isIdle = (m: ManOutcome): boolean => m.target === NOBODY && m.next === NOBODY && m.man < scene.lineCount;
+  if (!outcome.men.some(isIdle)) return;
   const isFree = (d: number): boolean => outcome.defenders[d]!.status === 'free';
   const inBox = [...scene.first, ...scene.linebackers].filter(isFree);
   const { playside, backside } = scene.edge;
   const [outside, behind] = [playside.overhangs.filter(isFree), backside.overhangs.filter(isFree)];
-  for (const { man } of idle) {
+  for (const m of outcome.men) {
+    if (!isIdle(m)) continue;
+    const { man } = m;
     const near = (who: readonly number[]): number[] =>
       who.filter((d) => !moreThan(Math.abs(scene.defenders[d]!.x - scene.men[man]!.x), LATERAL_REACH));
     const [box, out, back] = [near(inBox), near(outside), near(behind)];
@@ -122,7 +124,7 @@ function farReach(judged: Case, m: ManOutcome): void {
 function farClimb(judged: Case, m: ManOutcome): void {
   const { scene, outcome } = judged;
   const { man, target } = m;
-  if (target === NOBODY || runsToHim(m, scene) || scene.defenders[target]!.level === 1) return;
+  if (target === NOBODY || scene.defenders[target]!.level === 1 || runsToHim(m, scene)) return;
   const away = (d: number): number => Math.abs(scene.defenders[d]!.x - scene.men[man]!.x);
   const far = (): string => `${judged.man(man)} has ${feet(away(target))} to the side to ${judged.foe(target)}`;
   if (!lessThan(away(target), CLIMB_REACH)) {
@@ -143,8 +145,9 @@ function farClimb(judged: Case, m: ManOutcome): void {
 
 /** He comes from elsewhere: how far he runs is a race, not a reach. */
 const runsToHim = ({ pull, block, instead, man }: ManOutcome, { lineCount }: Scene): boolean => {
-  const comesAround = man >= lineCount && BLOCKS[block].course === 'behind-the-line';
-  return pull || (instead === null && ((BLOCKS[block].runsToHim ?? false) || comesAround));
+  if (pull || instead !== null) return pull;
+  const { runsToHim: runs, course } = BLOCKS[block];
+  return (runs ?? false) || (man >= lineCount && course === 'behind-the-line');
 };
 
 /** Two men whose ways to the next level cross; pullers and leads cross whom they like. */
@@ -159,13 +162,15 @@ function crossings(judged: Case): void {
     ways.push({ man: m.man, from: goesOn ? scene.defenders[m.target]!.x : scene.men[m.man]!.x, to });
   }
   const x = (d: number): number => scene.defenders[d]!.x;
-  for (const [i, a] of ways.entries())
-    for (const b of ways.slice(i + 1))
+  for (let i = 0; i < ways.length; i++)
+    for (let j = i + 1; j < ways.length; j++) {
+      const [a, b] = [ways[i]!, ways[j]!];
       if (doCross(a.from, x(a.to), b.from, x(b.to)))
         judged.find('crossing', [a.man, b.man], [a.to, b.to], () => {
           const way = ({ man, to }: typeof a): string => `${judged.man(man)} to ${judged.foe(to)}`;
           return `The ways of ${way(a)} and ${way(b)} cross.`;
         });
+    }
 }
 
 /** A pulling block on the line that loses the race to where it should meet its man. */

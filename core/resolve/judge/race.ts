@@ -18,14 +18,20 @@ export const carryOf = ({ attack }: Pick<Aim, 'attack'>, tempo: Tempo): Carry =>
 
 /** Defenders whom nobody has, reads and leaves, in lateral order; who plays a receiver has his hands full. */
 export function freeMen({ settled: { scene }, defenders }: Outcome): number[] {
-  return scene.defenders
-    .filter(({ index }) => defenders[index]!.status === 'free' && !isOnReceiver(scene, index))
-    .map((d) => d.index);
+  const free: number[] = [];
+  for (let d = 0; d < defenders.length; d++)
+    if (defenders[d]!.status === 'free' && !isOnReceiver(scene, d)) free.push(d);
+  return free;
 }
 
-function isOnReceiver({ defenders, men }: Scene, defender: number): boolean {
+function isOnReceiver({ defenders, men, lineCount }: Scene, defender: number): boolean {
   const { x } = defenders[defender]!;
-  return men.some((m) => (m.kind === 'wide' || m.kind === 'slot') && Math.abs(m.x - x) <= CORNER_WIDTH);
+  // Receivers stand behind the men of the line in the list.
+  for (let man = lineCount; man < men.length; man++) {
+    const m = men[man]!;
+    if ((m.kind === 'wide' || m.kind === 'slot') && Math.abs(m.x - x) <= CORNER_WIDTH) return true;
+  }
+  return false;
 }
 
 /** Where a free man meets the ball, feet past the line, or `null` when it is past him before `limit`; and how long he must be held for that. */

@@ -58,6 +58,8 @@ export interface SeatedCall {
   readonly standIns: readonly number[];
   /** Those of them who only ever name a man nobody else has. */
   readonly givingWay: readonly number[];
+  /** Somebody's words send him to whoever is left when everybody else has his man. */
+  readonly scans: boolean;
   /** For each man how many of his first sentences ask nothing of other men: once one of them stands, it stands for good. One more than he has when none does. */
   readonly steady: readonly number[];
   /** Tight ends, wings, H and fullbacks of whom no sentence speaks, the runner left out. */
@@ -133,6 +135,7 @@ function seat(scheme: CompiledScheme, formation: Formation, side: Side, tags: Re
     blockers: everybody.filter((man) => withRules(man) && !isStandIn(men[man]!)),
     standIns,
     givingWay: standIns.filter((man) => sheets[man]!.every((s) => !s.called || s.actions.every((a) => a.givesWay))),
+    scans: sheets.some((own) => own.some((s) => s.actions.some(looksLast))),
     steady: sheets.map((own, man) => {
       const asks = own.findIndex((s) => s.called && s.asksOthers);
       // What is left by design is read off all of its sentences, so all of them have to be steady.
@@ -239,6 +242,9 @@ function joblessOf(men: Lineup['men'], withRules: (man: number) => boolean): num
   const ends = men.filter((m) => ['tight', 'wing', 'hback', 'fullback'].includes(m.kind) && m !== runner);
   return ends.filter((m) => !withRules(m.index)).map((m) => m.index);
 }
+
+const looksLast = ({ target, then }: CompiledSentence['actions'][number]): boolean =>
+  target?.claim === 'last' || then?.target.claim === 'last';
 
 const isStandIn = ({ kind }: Lineup['men'][number]): boolean => kind === 'quarterback-read' || kind === 'design';
 

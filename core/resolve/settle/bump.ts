@@ -1,4 +1,5 @@
 import { atLeast, lessThan, moreThan } from '../../geometry/compare';
+import { putInOrder } from '../../geometry/put-in-order';
 import { HEAD_UP, LATERAL_REACH, SHADE } from '../../geometry/tolerances';
 import { isBeside } from '../../vocabulary/targets/man-beside';
 import { PLAIN_CLIMB } from '../../vocabulary/index';
@@ -18,11 +19,11 @@ export function bumpOver(settled: Settled): void {
   const { scene } = settled;
   const { owners } = scene;
   for (const d of scene.first) if (owners[d]! > 1) sendOneOn(settled, d);
-  const nobodyHas = scene.first.filter((d) => owners[d] === 0);
-  if (nobodyHas.length === 0) return;
-  for (const d of nobodyHas.sort(
-    (a, b) => Math.abs(scene.defenders[a]!.x) - Math.abs(scene.defenders[b]!.x) || b - a,
-  )) {
+  const fromTheBall = (a: number, b: number): number =>
+    Math.abs(scene.defenders[a]!.x) - Math.abs(scene.defenders[b]!.x) || b - a;
+  const nobodyHas: number[] = [];
+  for (const d of scene.first) if (owners[d] === 0) putInOrder(nobodyHas, d, fromTheBall);
+  for (const d of nobodyHas) {
     if (
       !findSomebody(settled, d, new Set(), false) &&
       !settled.bound &&
@@ -72,9 +73,10 @@ const away = (scene: Scene, man: number, defender: number): number =>
 /** Linemen with rules who have this defender on them or in a gap of theirs, nearest nose first. */
 function menBeside({ scene, sheets }: Settled, defender: number): number[] {
   const beside: number[] = [];
+  const fromHim = (a: number, b: number): number => away(scene, a, defender) - away(scene, b, defender) || b - a;
   for (let man = 0; man < scene.lineCount; man++)
-    if (sheets[man]!.length > 0 && isBeside(scene, man, defender)) beside.push(man);
-  return beside.sort((a, b) => away(scene, a, defender) - away(scene, b, defender) || b - a);
+    if (sheets[man]!.length > 0 && isBeside(scene, man, defender)) putInOrder(beside, man, fromHim);
+  return beside;
 }
 
 /**

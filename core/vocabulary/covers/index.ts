@@ -25,9 +25,11 @@ function put(
     const gap = Math.abs(x - nose) - Math.abs(theirs - nose);
     return Math.abs(gap) > EPSILON ? gap < 0 : Math.abs(x) < Math.abs(theirs);
   };
+  const all = his.slice();
   let at = his.length;
-  while (at > 0 && isNearer(his[at - 1]!)) at--;
-  return [...his.slice(0, at), defender, ...his.slice(at)];
+  for (; at > 0 && isNearer(his[at - 1]!); at--) all[at] = his[at - 1]!;
+  all[at] = defender;
+  return all;
 }
 
 /** A first-level man head-up or shaded on me is mine. */
