@@ -90,14 +90,11 @@ export function hasOwner(scene: Scene, me: number, defender: number): boolean {
   return !mine || (mine.target !== defender && !mine.all.includes(defender));
 }
 
-/** A man and whoever else of his trade stands on his side; nobody for nobody. */
-export function tradeOf({ men }: Lineup, man: number): readonly number[] {
-  if (man === NOBODY) return NONE;
-  const { post } = men[man]!;
-  if (post === null) return [man];
-  const all: number[] = [];
-  for (const m of men) if (m.post === post) all.push(m.index);
-  return all;
+/** Is a man this one, or another of his trade on his side? Nobody is of nobody's trade. */
+export function isOfTrade({ men }: Lineup, man: number, other: number): boolean {
+  if (other === NOBODY) return false;
+  const { post } = men[other]!;
+  return man === other || (post !== null && men[man]!.post === post);
 }
 
 /** The one man of a kind in this formation: the back, the fullback, the H. */

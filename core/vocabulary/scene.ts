@@ -48,6 +48,8 @@ export interface Scene extends Lineup {
   readonly proposals: readonly Proposal[];
   /** How many of those proposals name each defender. */
   readonly owners: readonly number[];
+  /** What has been asked of this picture already and hangs on nobody's choice; `UNASKED` where it has not. */
+  readonly answers: number[];
 }
 
 /** Who is who at one end of the front; -1 for nobody. */
@@ -150,3 +152,4 @@ export const spokenOf = ({ spoken }: Pick<Lineup, 'spoken'>, name: string): stri
   spoken.get(name) ?? name.replaceAll('-', ' ');
 
 export const NOBODY = -1;
+export const UNASKED = -3;

@@ -1,6 +1,6 @@
 import { SchemeHeadSchema, type SchemeHead } from '../../model/scheme';
 import type { LookLine, SchemeTree, Sentence } from '../../language/tree';
-import { saysAny } from './phrase';
+import { saysAny } from './says-any';
 
 /** A scheme ready to be called. Holds no state. */
 export interface CompiledScheme {

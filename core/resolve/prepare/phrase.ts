@@ -1,8 +1,8 @@
 import { sayPhrase } from '../../language/print';
 import type { Condition, Phrase } from '../../language/tree';
-import { CONDITIONS, GAPS, MEN, QUALIFIERS, REGIONS, TARGETS, WORDS } from '../../vocabulary/index';
+import { CONDITIONS, GAPS, MEN, QUALIFIERS, REGIONS, TARGETS } from '../../vocabulary/index';
 import { always } from '../../vocabulary/finding';
-import { NOBODY, type Lineup, type Scene } from '../../vocabulary/scene';
+import { NOBODY, UNASKED, type Lineup, type Scene } from '../../vocabulary/scene';
 import type {
   Accept,
   ConditionWord,
@@ -11,11 +11,11 @@ import type {
   ManFinder,
   ManWord,
   QualifierWord,
-  Saying,
   Slots,
   TargetFinder,
   TargetWord,
 } from '../../vocabulary/word';
+import type { KeptQuestions } from './kept';
 
 /**
  * Whose sentence a phrase stands in. Men, gaps, regions and whatever the call alone decides are then looked up once, when the phrase is
@@ -24,6 +24,8 @@ import type {
 export interface Place {
   readonly lineup: Lineup;
   readonly me: number;
+  /** Answers that hang on nobody's choice are kept by these; left out where every question is asked anew. */
+  readonly kept?: KeptQuestions;
 }
 
 /** A condition made ready: who is "him" once it holds (-1 for nobody yet), `FAILS` when it does not. */
@@ -59,14 +61,25 @@ function compileOne(phrase: Phrase, place: Place | null): CompiledTest | boolean
   if ('finds' in word) {
     const finds = word.finds(slots);
     const rebinds = word.rebinds ?? false;
-    return (scene, me, him) => {
+    return keep(phrase, place, (scene, me, him) => {
       const found = finds(scene, me, him);
       return found === NOBODY ? FAILS : rebinds || him === NOBODY ? found : him;
-    };
+    });
   }
   if (place && word.byCall) return word.byCall(slots)(place.lineup, place.me);
   const test = word.test(slots);
-  return (scene, me, him) => (test(scene, me, him) ? him : FAILS);
+  return keep(phrase, place, (scene, me, him) => (test(scene, me, him) ? him : FAILS));
+}
+
+/** Asks once a scene, where nobody has been named yet and the answer hangs on nobody's choice. */
+function keep(phrase: Phrase, place: Place | null, test: CompiledTest): CompiledTest {
+  const at = place?.kept?.placeOf(phrase, place.me) ?? -1;
+  if (at < 0) return test;
+  return (scene, me, him) => {
+    if (him !== NOBODY) return test(scene, me, him);
+    const known = scene.answers[at]!;
+    return known === UNASKED ? (scene.answers[at] = test(scene, me, him)) : known;
+  };
 }
 
 const HOLDS: CompiledTest = (_scene, _me, him) => him;
@@ -208,22 +221,4 @@ function sayAbsent(phrase: Phrase): string {
   if (phrase.kind === 'target' && (TARGETS as Record<string, TargetWord>)[phrase.word]!.pointsBack)
     return 'nobody has been named';
   return `${ABSENT[phrase.kind] ?? 'there is no'} ${sayPhrase(phrase, { bare: true })}`;
-}
-
-const NO_LOOKS: ReadonlySet<string> = new Set();
-
-/** Does any word in a part of a rule have this property, or name one of these looks, which have it? */
-export function saysAny(
-  part: unknown,
-  property: keyof Saying & ('asksOthers' | 'aboutMe'),
-  looks: ReadonlySet<string> = NO_LOOKS,
-): boolean {
-  if (typeof part !== 'object' || part === null) return false;
-  if (Array.isArray(part)) return part.some((p) => saysAny(p, property, looks));
-  const { kind, word, slots } = part as Partial<Phrase>;
-  if (kind && word) {
-    if ((WORDS[kind] as Record<string, Saying>)[word]?.[property]) return true;
-    if (looks.has(slots?.look as string)) return true;
-  }
-  return Object.values(part).some((p) => saysAny(p, property, looks));
 }

@@ -1,15 +1,17 @@
 import type { Formation } from '../../model/formation';
 import type { Side } from '../../model/side';
 import { sayHead } from '../../language/print';
-import type { Condition, DealLine, Phrase, SchemeTree, Sentence } from '../../language/tree';
+import type { Condition, DealLine, LookLine, Phrase, SchemeTree, Sentence } from '../../language/tree';
 import { COVERS, type LineCover } from '../../vocabulary/covers/index';
 import { GROUPS, type ConditionId, type TargetId } from '../../vocabulary/index';
 import { NOBODY, type Lineup, type Post, type Proposal } from '../../vocabulary/scene';
 import type { GroupWord, TargetFinder } from '../../vocabulary/word';
 import type { CompiledScheme } from './compile';
 import { lineUp } from './line-up';
-import { compileTarget, saysAny, slotsOf, testOf, type Question } from './phrase';
+import { KeptQuestions } from './kept';
+import { compileTarget, slotsOf, testOf, type Place, type Question } from './phrase';
 import { NO_PROPOSAL } from './proposals';
+import { saysAny } from './says-any';
 import { compileSentence, type CompiledSentence } from './sentence';
 
 export interface CompiledDeal {
@@ -73,6 +75,8 @@ export interface SeatedCall {
   readonly nobodyDone: readonly boolean[];
   readonly noRefusals: readonly ReadonlyMap<number, number>[];
   readonly noNext: readonly number[];
+  /** Nothing has been asked of the picture yet. */
+  readonly unasked: readonly number[];
 }
 
 const known = new WeakMap<CompiledScheme, WeakMap<Formation, Map<string, SeatedCall>>>();
@@ -105,7 +109,12 @@ function seat(scheme: CompiledScheme, formation: Formation, side: Side, tags: Re
     { lineup, me: posts.C },
     { lineup, me: NOBODY },
   ];
-  const sheets = everybody.map((man) => sheetOf(scheme, lineup, man));
+  const looksThat = (is: (look: LookLine) => boolean): Set<string> => new Set(tree.looks.filter(is).map((l) => l.name));
+  const kept = new KeptQuestions({
+    asking: looksThat((l) => scheme.asking.has(l)),
+    aboutMe: looksThat((l) => saysAny(l.when, 'aboutMe')),
+  });
+  const sheets = everybody.map((man) => sheetOf(scheme, { lineup, me: man, kept }));
   const withRules = (man: number): boolean => sheets[man]!.length > 0;
   const order = [...everybody.slice(0, lineCount).reverse(), ...everybody.slice(lineCount)].filter((man) =>
     man < lineCount ? withRules(man) : sheets[man]!.some((s) => s.called),
@@ -156,6 +165,7 @@ function seat(scheme: CompiledScheme, formation: Formation, side: Side, tags: Re
     nobodyDone: everybody.map(() => false),
     noRefusals: everybody.map(() => NO_REFUSALS),
     noNext: everybody.map(() => NOBODY),
+    unasked: kept.unasked(),
     across: [...order].sort((a, b) => men[b]!.x - men[a]!.x || a - b),
   };
 }
@@ -255,8 +265,8 @@ const isAmong = (heads: readonly Phrase[], lineup: Lineup, man: number): boolean
   heads.some((h) => (GROUPS as Record<string, GroupWord>)[h.word]!.includes(slotsOf(h, null))(lineup, man));
 
 /** A man's own sentences: those of every sheet he is named on, in the order of the text. */
-function sheetOf({ tree, asking }: CompiledScheme, lineup: Lineup, man: number): CompiledSentence[] {
-  const place = { lineup, me: man };
+function sheetOf({ tree, asking }: CompiledScheme, place: Place): CompiledSentence[] {
+  const { lineup, me: man } = place;
   const own = tree.sheets
     .filter((sheet) => isAmong(sheet.heads, lineup, man))
     .flatMap((sheet) => sheet.sentences.map((sentence, i) => ({ sentence, first: i === 0 })));

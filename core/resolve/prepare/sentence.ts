@@ -66,18 +66,16 @@ export function compileSentence(
 }
 
 /** Of two men of one trade on one side the partner is the one next to him. */
-const nearestOfTrade =
-  (find: ManFinder): ManFinder =>
-  (lineup, me) => {
-    const found = find(lineup, me);
-    const { men } = lineup;
-    const post = found === NOBODY ? null : men[found]!.post;
-    if (post === null) return found;
-    const away = (m: number): number => Math.abs(men[m]!.x - men[me]!.x);
-    let best = found;
+function nearestOfTrade(find: ManFinder, { lineup, me }: Place): ManFinder {
+  const { men } = lineup;
+  const found = find(lineup, me);
+  const post = found === NOBODY ? null : men[found]!.post;
+  const away = (m: number): number => Math.abs(men[m]!.x - men[me]!.x);
+  let best = found;
+  if (post !== null)
     for (const m of men) if (m.post === post && m.index !== me && away(m.index) < away(best)) best = m.index;
-    return best;
-  };
+  return () => best;
+}
 
 /** Whom an action is about. A climb to somebody who may be off the line is handed out with the others, whoever else may say the same. */
 function aimedAt(whom: Phrase, { course }: BlockWord, place: Place): TargetFinder {
@@ -129,7 +127,7 @@ function compileAction(
     id,
     block: word,
     target: whom ? aimedAt(whom, word, place) : word.course === 'climb' ? MATCHED : null,
-    partner: partner ? nearestOfTrade(compileMan(partner, place)) : null,
+    partner: partner ? nearestOfTrade(compileMan(partner, place), place) : null,
     other: other ? compileMan(other, place) : null,
     then: then && thenOf(then.word as BlockId, next ? compileTarget(next, place) : MATCHED, action),
     givesWay: whom?.qualifiers.some((q) => (QUALIFIERS as Record<string, QualifierWord>)[q.word]!.givesWay) ?? false,

@@ -38,6 +38,7 @@ class LiveScene implements OpenScene {
   readonly cover: CoverMap;
   readonly proposals: Proposal[];
   readonly owners: number[];
+  readonly answers: number[];
   linebackers: readonly number[];
   /** Whom each of `defenders` is on the field. */
   private readonly standing: readonly Defender[];
@@ -72,6 +73,7 @@ class LiveScene implements OpenScene {
     this.knownOn = cover === shoulders ? this.cover : null;
     this.proposals = call.silence.slice();
     this.owners = this.defenders.map(() => 0);
+    this.answers = call.unasked.slice();
     const linebackers: number[] = [];
     for (const d of facts.backers()) linebackers.push(this.standing.indexOf(d));
     this.linebackers = linebackers;

@@ -1,4 +1,4 @@
-import { tradeOf } from '../finding';
+import { isOfTrade } from '../finding';
 import { NOBODY } from '../scene';
 import type { ConditionWord } from '../word';
 
@@ -11,9 +11,10 @@ export const asksMe: ConditionWord = {
   finds: (slots) => {
     const who = slots.man('who');
     return (scene, me) => {
-      for (const man of tradeOf(scene, who(scene, me))) {
-        const his = scene.proposals[man]!;
-        if (his.pairs && his.partner === me) return his.target;
+      const asked = who(scene, me);
+      for (let man = 0; man < scene.men.length; man++) {
+        const { pairs, partner, target } = scene.proposals[man]!;
+        if (pairs && partner === me && isOfTrade(scene, man, asked)) return target;
       }
       return NOBODY;
     };

@@ -1,6 +1,5 @@
 import { OVERHANG_REACH } from '../../geometry/tolerances';
-import { firstOf } from '../finding';
-import type { Scene } from '../scene';
+import { NOBODY, type Scene } from '../scene';
 import type { TargetWord } from '../word';
 
 export const freeOverhang: TargetWord = {
@@ -13,14 +12,14 @@ export const freeOverhang: TargetWord = {
     return {
       claim: 'free',
       every: false,
-      seek: (scene, me, him, accept) =>
-        firstOf(
-          scene,
-          me,
-          him,
-          [...scene.edge[side].overhangs].sort((a, b) => off(scene, a) - off(scene, b)),
-          (_scene, _me, _him, d) => off(scene, d) <= OVERHANG_REACH && accept(scene, me, him, d),
-        ),
+      seek: (scene, me, him, accept) => {
+        let nearest = NOBODY;
+        for (const d of scene.edge[side].overhangs) {
+          if (off(scene, d) > OVERHANG_REACH || (nearest !== NOBODY && off(scene, d) >= off(scene, nearest))) continue;
+          if (accept(scene, me, him, d)) nearest = d;
+        }
+        return nearest;
+      },
     };
   },
 };
