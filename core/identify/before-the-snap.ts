@@ -15,6 +15,7 @@ export class Picture {
   readonly first: readonly Defender[];
   readonly second: readonly Defender[];
   private readonly seats: Seats;
+  private knownTurned: readonly Defender[] | null = null;
 
   constructor(
     readonly formation: Formation,
@@ -33,6 +34,11 @@ export class Picture {
     }
     this.first = first;
     this.second = second;
+  }
+
+  /** The same men from the right to the left. */
+  get turned(): readonly Defender[] {
+    return (this.knownTurned ??= turn(this.defenders));
   }
 
   get line(): readonly Blocker[] {
@@ -96,8 +102,10 @@ export const fromTheRight = (a: Defender, b: Defender): number =>
   b.x - a.x || a.y - b.y || (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
 
 /** The same men from a side across; of two straight behind one another the shallower first. */
-export function acrossFrom({ defenders }: Picture, side: Side): readonly Defender[] {
-  if (side === 'left') return defenders;
+export const acrossFrom = (picture: Picture, side: Side): readonly Defender[] =>
+  side === 'left' ? picture.defenders : picture.turned;
+
+function turn(defenders: readonly Defender[]): readonly Defender[] {
   const turned: Defender[] = [];
   for (let i = defenders.length - 1; i >= 0; i--) putInOrder(turned, defenders[i]!, fromTheRight);
   return turned;

@@ -138,11 +138,10 @@ export class Facts {
   }
 
   edge(side: Side): Found<Identification['edge']['left']> {
-    return overrule(
-      nameEdge(side, findEdge(this.picture, side, this.inBox)),
-      this.overrides[FORCE_OF[side]],
-      (force, was) => ({ ...was, force }),
-    );
+    return overrule(nameEdge(this.picture, side, this.inBox), this.overrides[FORCE_OF[side]], (force, was) => ({
+      ...was,
+      force,
+    }));
   }
 }
 

@@ -12,11 +12,9 @@ type Edge = Found<Identification['edge']['left']>;
 
 /** Who is who on one side of the front. */
 export interface EdgeMen {
-  readonly endMan: Defender | null;
   readonly force: Defender | null;
   readonly corner: Defender | null;
   readonly alley: Defender | null;
-  readonly overhangs: readonly Defender[];
 }
 
 /** The widest man on the line on one side of the ball; of two as wide, the first in lateral order on either side. */
@@ -35,32 +33,35 @@ export function findOverhangs({ second }: Picture, side: Side, inBox: (d: Defend
   return found;
 }
 
-/** End man on the line, force, corner, alley and overhangs of one side. */
+/** Force, corner and alley of one side. */
 export function findEdge(picture: Picture, side: Side, inBox: (d: Defender) => boolean): EdgeMen {
   const sign = signOf(side);
   const out = (d: { x: number }): number => d.x * sign;
   const here = acrossFrom(picture, side).filter((d) => moreThan(out(d), HEAD_UP));
-  const endMan = findEndMan(picture, side);
   const offLine = here.filter((d) => levelOf(d) > 1 && !inBox(d));
-  const end = Math.max(...picture.line.map(out));
+  const end = out(picture.line[side === 'left' ? 0 : picture.line.length - 1]!);
   const outside = offLine.filter((d) => atLeast(out(d), end));
   const corner =
     here.find((d) => d.mark === 'corner') ?? outside.find((d) => moreThan(out(d), end + CORNER_WIDTH)) ?? null;
   const force = findForce(here, outside, corner, out);
   const alley = force && (offLine.find((d) => d !== force && d !== corner && lessThan(out(d), out(force))) ?? null);
-  return { endMan, force, corner, alley, overhangs: findOverhangs(picture, side, inBox) };
+  return { force, corner, alley };
 }
 
-/** The same by name. */
-export const nameEdge = (side: Side, { endMan, force, corner, alley, overhangs }: EdgeMen): Edge => ({
-  endMan: endMan?.id ?? null,
-  force: force?.id ?? null,
-  corner: corner?.id ?? null,
-  alley: alley?.id ?? null,
-  overhangs: overhangs.map((d) => d.id),
-  overruled: force?.mark === 'force',
-  why: () => sayEdge(side, endMan, force, corner, alley),
-});
+/** The same by name, with the end man and the overhangs. */
+export function nameEdge(picture: Picture, side: Side, inBox: (d: Defender) => boolean): Edge {
+  const { force, corner, alley } = findEdge(picture, side, inBox);
+  const endMan = findEndMan(picture, side);
+  return {
+    endMan: endMan?.id ?? null,
+    force: force?.id ?? null,
+    corner: corner?.id ?? null,
+    alley: alley?.id ?? null,
+    overhangs: findOverhangs(picture, side, inBox).map((d) => d.id),
+    overruled: force?.mark === 'force',
+    why: () => sayEdge(side, endMan, force, corner, alley),
+  };
+}
 
 /** A mark; else the shallowest outside the box, at or outside the offence's end man and inside the corner; else the corner. */
 function findForce(

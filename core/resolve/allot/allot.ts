@@ -50,7 +50,7 @@ class Allotting {
   private readonly target: number[] = [];
   private readonly next: number[];
   private readonly action: number[] = [];
-  private readonly taken: boolean[];
+  private readonly taken: boolean[] = [];
   private shared = NOTHING_SHARED;
   private givingWay: number[] | null = null;
 
@@ -64,7 +64,7 @@ class Allotting {
       this.target.push(target);
       this.action.push(action);
     }
-    this.taken = scene.owners.map((owners) => owners > 0);
+    for (const owners of scene.owners) this.taken.push(owners > 0);
   }
 
   run(): Claims {

@@ -1,7 +1,6 @@
 import { lessThan } from '../../geometry/compare';
 import { CLIMB_REACH, TURN_BACK } from '../../geometry/tolerances';
-import { BLOCKS, type BlockId } from '../../vocabulary/index';
-import { NOBODY, type Proposal } from '../../vocabulary/scene';
+import { NOBODY, type Proposal, type Scene } from '../../vocabulary/scene';
 import type { CompiledAction, Wish } from '../prepare/sentence';
 import type { Settled } from '../settle/settled';
 
@@ -40,14 +39,14 @@ export function jobsOf(settled: Settled): Job[] {
   let paired = ALONE;
   for (const man of call.across) {
     const proposal = scene.proposals[man]!;
-    if (proposal.instead === 'on' || proposal.instead === 'climb') jobs.push(goesAlone(settled, man, ANYBODY, false));
+    if (proposal.instead === 'on' || proposal.instead === 'climb') jobs.push(goesAlone(settled, man, ANYBODY, null));
     const act = actionOf(settled, man);
     if (!act) continue;
-    const { target, wishes, then, hasElse } = act;
+    const { target, wishes, then } = act;
     if (proposal.tooFar)
-      jobs.push(goesAlone(settled, man, then && then.wishes.length > 0 ? then.wishes : ANYBODY, hasElse));
+      jobs.push(goesAlone(settled, man, then && then.wishes.length > 0 ? then.wishes : ANYBODY, act));
     else if (proposal.target === NOBODY && target && wishes.length > 0 && wishes[0]!.action === proposal.action)
-      jobs.push(goesAlone(settled, man, wishes, hasElse));
+      jobs.push(goesAlone(settled, man, wishes, act));
     else if (then && then.wishes.length > 0 && !paired.includes(man) && !leftAlone(settled, man)) {
       const mates = proposal.pairs ? comingOffToo(settled, man, proposal.target) : ALONE;
       if (mates.length) paired = [...paired, ...mates];
@@ -59,10 +58,11 @@ export function jobsOf(settled: Settled): Job[] {
   return jobs;
 }
 
-function goesAlone(settled: Settled, man: number, wishes: readonly Wish[], hasElse: boolean): Job {
-  const { scene } = settled;
+/** `act`: what his sentence has him do; `null` when he does something else. */
+function goesAlone({ scene }: Settled, man: number, wishes: readonly Wish[], act: CompiledAction | null): Job {
   const proposal = scene.proposals[man]!;
-  const kind = loneKind(settled, man, proposal);
+  const kind = loneKind(scene, man, act);
+  const hasElse = act?.hasElse ?? false;
   return { man, kind, mates: ALONE, wishes, him: proposal.him, from: scene.men[man]!.x, on: NOBODY, hasElse };
 }
 
@@ -71,13 +71,13 @@ export function actionOf({ scene, sheets }: Settled, man: number): CompiledActio
   return sentence < 0 || instead !== null ? null : (sheets[man]![sentence]!.actions[action] ?? null);
 }
 
-function loneKind({ scene }: Settled, man: number, { job, instead }: Proposal): JobKind {
+function loneKind(scene: Scene, man: number, act: CompiledAction | null): JobKind {
   const { kind } = scene.men[man]!;
-  if (instead === null) {
-    const block = BLOCKS[job as BlockId];
-    if (block.pulls || block.runsToHim) return 'errand';
+  if (act) {
+    const { pulls, runsToHim, course } = act.block;
+    if (pulls || runsToHim) return 'errand';
     // Whoever comes around from the backfield is on his way somewhere else too.
-    if (man >= scene.lineCount && block.course === 'behind-the-line') return 'errand';
+    if (man >= scene.lineCount && course === 'behind-the-line') return 'errand';
   }
   if (kind === 'tight' || kind === 'wing' || kind === 'hback') return 'end';
   return man < scene.lineCount ? 'climb' : 'errand';

@@ -31,7 +31,7 @@ export function giveNames(settled: Settled, jobs: readonly Job[], open: Open): v
   const names: number[] = [];
   for (const job of jobs) names.push(nameOf(settled, job, 0));
   keepOverDoubles(settled, jobs, names, open);
-  for (let again = true; again;) {
+  for (let again = names.some((name) => name !== NO_NAME); again;) {
     again = false;
     for (let j = 0; j < jobs.length; j++) {
       const name = names[j]!;
@@ -72,6 +72,7 @@ function comesBefore(settled: Settled, a: Job, b: Job, name: number): boolean {
 /** A double keeps a linebacker who stands straight behind the man it doubles. */
 function keepOverDoubles({ scene }: Settled, jobs: readonly Job[], names: readonly number[], open: Open): void {
   const { given, taken, kept } = open;
+  if (!jobs.some((job) => job.kind === 'exit')) return;
   for (const backer of scene.linebackers) {
     if (taken[backer]) continue;
     const { x } = scene.defenders[backer]!;

@@ -1,4 +1,5 @@
 import { lessThan, moreThan } from '../../geometry/compare';
+import { putInOrder } from '../../geometry/put-in-order';
 import { LONG_CLIMB } from '../../geometry/tolerances';
 import type { Point } from '../../geometry/vec';
 import { arrivesAt } from '../../kinematics/races';
@@ -56,6 +57,8 @@ class Search {
   private idle = 0;
   private crossings = 0;
   private inward = 0;
+  /** When those whom the best leaves would be at the ball; worked out when it is asked for. */
+  private arrivals: readonly number[] | null = null;
 
   constructor(
     private readonly question: Question,
@@ -104,13 +107,18 @@ class Search {
     return false;
   }
 
+  private compareDanger(): number {
+    const { question, picks, best } = this;
+    return compareArrivals(arrivalsOf(question, picks), (this.arrivals ??= arrivalsOf(question, best)));
+  }
+
   /** Keeps a whole allotment when it is better than the best so far. */
   private weigh(uncovered: number, idle: number, crossings: number, inward: number): void {
     const { question, picks, best } = this;
     if (this.found) {
       let by = uncovered - this.uncovered;
       if (by === 0 && uncovered > 0) by = pastOf(question, picks) - pastOf(question, best);
-      if (by === 0 && uncovered > 0) by = compareDanger(question, picks, best);
+      if (by === 0 && uncovered > 0) by = this.compareDanger();
       if (by === 0) by = idle - this.idle || crossings - this.crossings || inward - this.inward;
       if (by === 0)
         by = compareOrder(question, picks, best) || compareWay(picks, best) || compareTie(question, picks, best);
@@ -118,6 +126,7 @@ class Search {
     }
     this.found = true;
     this.best = picks.slice();
+    this.arrivals = null;
     this.uncovered = uncovered;
     this.idle = idle;
     this.crossings = crossings;
@@ -169,15 +178,17 @@ export function arrivalOf({ scene, ball }: Question, backer: number): number {
   return ball ? arrivesAt(d, moverOf(d), ball) : 0;
 }
 
+/** When each of those whom an allotment leaves would be at the ball, seconds, the soonest first; nobody against a pass. */
+function arrivalsOf(question: Question, picks: Picks): readonly number[] {
+  const arrivals: number[] = [];
+  if (!question.ball) return arrivals;
+  for (const d of question.open)
+    if (isLeft(picks, d)) putInOrder(arrivals, arrivalOf(question, d), (one, other) => one - other);
+  return arrivals;
+}
+
 /** Who would be at the ball soonest is the worst to leave: of two allotments that leave as many, the one whose men come later. */
-function compareDanger(question: Question, a: Picks, b: Picks): number {
-  if (!question.ball) return 0;
-  const soonest = (picks: Picks): number[] =>
-    question.open
-      .filter((d) => isLeft(picks, d))
-      .map((d) => arrivalOf(question, d))
-      .sort((x, y) => x - y);
-  const [mine, his] = [soonest(a), soonest(b)];
+function compareArrivals(mine: readonly number[], his: readonly number[]): number {
   for (let i = 0; i < mine.length; i++) {
     const by = compare(his[i]!, mine[i]!);
     if (by !== 0) return by;
@@ -229,7 +240,7 @@ export function decidingRule(question: Question, a: Picks, b: Picks): Rule | nul
     };
   };
   const compared: Partial<Record<Rule, () => number>> = {
-    danger: () => compareDanger(question, a, b),
+    danger: () => compareArrivals(arrivalsOf(question, a), arrivalsOf(question, b)),
     order: () => compareOrder(question, a, b),
     way: () => compareWay(a, b),
     tie: () => compareTie(question, a, b),
