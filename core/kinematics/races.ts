@@ -38,24 +38,32 @@ export function aheadAt(defender: Point, mover: Mover, { attack, ballAtLine }: C
 
 const HALVINGS = 12;
 
-/** How far downfield a free defender meets the ball, feet, or `null` when he cannot before `limit`. Continuous in where he stands. */
-export function meetsBall(defender: Point, mover: Mover, carry: Carry, limit: number): number | null {
+/** The first of the places tried on the ball's way up to `limit`, feet, where a free defender is before it; -1 for none. */
+function firstAhead(defender: Point, mover: Mover, carry: Carry, limit: number): number {
   // Whoever cannot be at the nearest point of the ball's way by the time it has gained so much need not be raced.
   const nearest = { x: carry.attack, y: Math.max(0, Math.min(limit, defender.y)) };
   const soonest = timeToCover(Math.max(0, distance(defender, nearest) - TACKLE_REACH), mover);
-  if (soonest > carry.ballAtLine + limit / CARRIER_SPEED) return null;
-  for (let i = 0; i <= SAMPLES; i++) {
-    const gained = (limit * i) / SAMPLES;
-    if (aheadAt(defender, mover, carry, gained) < 0) continue;
-    let [early, met] = [Math.max(0, gained - limit / SAMPLES), gained];
-    for (let n = 0; i > 0 && n < HALVINGS; n++) {
-      const middle = (early + met) / 2;
-      if (aheadAt(defender, mover, carry, middle) < 0) early = middle;
-      else met = middle;
-    }
-    return met;
+  if (soonest > carry.ballAtLine + limit / CARRIER_SPEED) return -1;
+  for (let i = 0; i <= SAMPLES; i++) if (aheadAt(defender, mover, carry, (limit * i) / SAMPLES) >= 0) return i;
+  return -1;
+}
+
+/** Can a free defender meet the ball before it has gained `limit`, feet? */
+export const canMeetBall = (defender: Point, mover: Mover, carry: Carry, limit: number): boolean =>
+  firstAhead(defender, mover, carry, limit) >= 0;
+
+/** How far downfield a free defender meets the ball, feet, or `null` when he cannot before `limit`. Continuous in where he stands. */
+export function meetsBall(defender: Point, mover: Mover, carry: Carry, limit: number): number | null {
+  const first = firstAhead(defender, mover, carry, limit);
+  if (first < 0) return null;
+  const gained = (limit * first) / SAMPLES;
+  let [early, met] = [Math.max(0, gained - limit / SAMPLES), gained];
+  for (let n = 0; first > 0 && n < HALVINGS; n++) {
+    const middle = (early + met) / 2;
+    if (aheadAt(defender, mover, carry, middle) < 0) early = middle;
+    else met = middle;
   }
-  return null;
+  return met;
 }
 
 /** How long a free defender must be held so that the ball is past him by `limit`, feet: seconds, 0 when nobody need hold him. */

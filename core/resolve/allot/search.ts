@@ -45,7 +45,7 @@ const lookOf = ({ kind }: Job, pick: Option | null): number =>
 /** The best of all allotments: an exact search that leaves out what cannot become the best. `not` forbids one job one defender. */
 export function bestAllotment(question: Question, not: { job: number; defender: number } | null = null): Picks {
   const search = new Search(question, not);
-  search.walk(0, 0, 0, 0, 0);
+  search.walk(0, 0, 0, 0, 0, 0);
   return search.best;
 }
 
@@ -65,8 +65,8 @@ class Search {
     private readonly not: { job: number; defender: number } | null,
   ) {}
 
-  /** Goes through the options of job `j` and those after it; the figures are what those before it add up to. */
-  walk(j: number, covered: number, idle: number, crossings: number, inward: number): void {
+  /** Goes through the options of job `j` and those after it; the figures are what those before it add up to, `had` a bit for each man they have. */
+  walk(j: number, had: number, covered: number, idle: number, crossings: number, inward: number): void {
     const { question, picks, not } = this;
     const { jobs, options, open } = question;
     if (this.found && this.cannotWin(j, open.length - covered - (jobs.length - j), idle, crossings, inward)) return;
@@ -77,10 +77,12 @@ class Search {
     const { kind } = jobs[j]!;
     for (const option of options[j]!) {
       const { defender, inBox } = option;
-      if (this.isTaken(j, defender) || (not !== null && not.job === j && not.defender === defender)) continue;
+      const bit = 1 << defender;
+      if ((had & bit) !== 0 || (not !== null && not.job === j && not.defender === defender)) continue;
       picks[j] = option;
       this.walk(
         j + 1,
+        had | bit,
         inBox ? covered + 1 : covered,
         idle,
         kind === 'errand' ? crossings : crossings + crossingsOf(question, picks, j),
@@ -88,7 +90,7 @@ class Search {
       );
     }
     picks[j] = null;
-    this.walk(j + 1, covered, question.idle[j] ? idle + 1 : idle, crossings, inward + lookOf(jobs[j]!, null));
+    this.walk(j + 1, had, covered, question.idle[j] ? idle + 1 : idle, crossings, inward + lookOf(jobs[j]!, null));
   }
 
   /** What is settled so far is worse already than the best whole allotment: `least` linebackers stay uncovered at least. */
@@ -100,11 +102,6 @@ class Search {
     if (crossings !== this.crossings) return crossings > this.crossings;
     if (inward !== this.inward) return inward > this.inward;
     return compareOrder(question, picks, best, j) > 0;
-  }
-
-  private isTaken(upTo: number, defender: number): boolean {
-    for (let i = 0; i < upTo; i++) if (this.picks[i]?.defender === defender) return true;
-    return false;
   }
 
   private compareDanger(): number {

@@ -8,7 +8,7 @@ import { NOBODY, type Scene } from '../../vocabulary/scene';
 import type { Case } from './judge-case';
 import type { ManOutcome } from '../allot/outcome';
 import { doCross } from '../allot/search';
-import { arrivalAt, carryOf, freeMen, holdOf, raceTo, sayHold, timeAt } from './race';
+import { arrivalAt, canMeet, carryOf, freeMen, holdOf, raceTo, sayHold, timeAt } from './race';
 
 /** What can be wrong with a run. */
 export function judgeRun(judged: Case): void {
@@ -42,7 +42,7 @@ function freeOnTheLine(judged: Case): void {
         [d],
         () => `${judged.foe(d)} is free on the line at or inside the point of attack: no man’s rule reaches him.`,
       );
-    else if (raceTo(scene, d, carry, standard) === null)
+    else if (!canMeet(scene, d, carry, standard))
       judged.notes.push(() => {
         const [he, ball] = [arrivalAt(scene, d, carry, standard), timeAt(carry, standard)];
         return `${judged.foe(d)} is free on the line and too late: after ${seconds(he)} where the ball is after ${seconds(ball)}.`;
@@ -233,9 +233,9 @@ function freeOffTheLine(judged: Case): void {
   const [carry, standard] = [carryOf(aim, scheme.head.tempo), settings.standardYards * YARD];
   for (const d of freeMen(outcome)) {
     if (scene.defenders[d]!.level === 1) continue;
-    const met = raceTo(scene, d, carry, standard);
-    if (met !== null)
+    if (canMeet(scene, d, carry, standard))
       judged.find('free-linebacker', [], [d], () => {
+        const met = raceTo(scene, d, carry, standard) ?? 0;
         const where = lessThan(met, YARD / 4) ? 'at the line' : `${trim(met / YARD, 1)} yards past the line`;
         return `Nobody has ${judged.foe(d)}; he can meet the ball ${where} unless he is held for ${sayHold(holdOf(scene, d, carry, standard))}.`;
       });

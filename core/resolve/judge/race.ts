@@ -1,6 +1,6 @@
 import { CORNER_WIDTH } from '../../geometry/tolerances';
 import { seconds } from '../../geometry/units';
-import { arrivesAt, holdFor, meetsBall, type Carry } from '../../kinematics/races';
+import { arrivesAt, canMeetBall, holdFor, meetsBall, type Carry } from '../../kinematics/races';
 import { BALL_AT_LINE, CARRIER_SPEED, runFitOf } from '../../kinematics/speeds';
 import type { Tempo } from '../../model/scheme';
 import { NOBODY, type Scene } from '../../vocabulary/scene';
@@ -37,6 +37,10 @@ function isOnReceiver({ defenders, men, lineCount }: Scene, defender: number): b
 /** Where a free man meets the ball, feet past the line, or `null` when it is past him before `limit`; and how long he must be held for that. */
 export const raceTo = (scene: Scene, defender: number, carry: Carry, limit: number): number | null =>
   meetsBall(scene.defenders[defender]!, runFitOf(scene.defenders[defender]!), carry, limit);
+
+/** Is he there before the ball is past `limit`? What only a sentence needs to know better is asked by `raceTo`. */
+export const canMeet = (scene: Scene, defender: number, carry: Carry, limit: number): boolean =>
+  canMeetBall(scene.defenders[defender]!, runFitOf(scene.defenders[defender]!), carry, limit);
 
 export const holdOf = (scene: Scene, defender: number, carry: Carry, limit: number): number =>
   holdFor(scene.defenders[defender]!, runFitOf(scene.defenders[defender]!), carry, limit);
