@@ -103,6 +103,12 @@ function partnersOf(
 export const onlyTouches = ({ action, target }: ManOutcome): boolean =>
   target !== NOBODY && action?.block.role === 'touch';
 
+function join(by: (number[] | null)[], defender: number, man: number): void {
+  const who = by[defender];
+  if (who) who.push(man);
+  else by[defender] = [man];
+}
+
 const FREE: DefenderOutcome = { status: 'free', by: ALONE, rule: NOBODY };
 
 function statuses(
@@ -121,8 +127,8 @@ function statuses(
   const by: (number[] | null)[] = scene.defenders.map(() => null);
   for (const m of men) {
     const { man, target, next } = m;
-    if (target !== NOBODY && !onlyTouches(m)) (by[target] ??= []).push(man);
-    if (next !== NOBODY && next !== target) (by[next] ??= []).push(man);
+    if (target !== NOBODY && !onlyTouches(m)) join(by, target, man);
+    if (next !== NOBODY && next !== target) join(by, next, man);
   }
   for (const m of men) if (onlyTouches(m)) by[m.target]?.push(m.man);
   for (let d = 0; d < by.length; d++) {

@@ -62,16 +62,20 @@ function freeOnTheLine(judged: Case): void {
  * stands outside it, where men are taken by name only (on the back side told to the last man alone: the others are too far from him).
  */
 function idleMen(judged: Case): void {
+  const { lineCount } = judged.scene;
+  const idle: number[] = [];
+  for (const { man, target, next } of judged.outcome.men)
+    if (target === NOBODY && next === NOBODY && man < lineCount) idle.push(man);
+  if (idle.length > 0) whoIsFreeFor(judged, idle);
+}
+
+function whoIsFreeFor(judged: Case, idle: readonly number[]): void {
   const { outcome, scene } = judged;
-  const isIdle = (m: ManOutcome): boolean => m.target === NOBODY && m.next === NOBODY && m.man < scene.lineCount;
-  if (!outcome.men.some(isIdle)) return;
   const isFree = (d: number): boolean => outcome.defenders[d]!.status === 'free';
   const inBox = [...scene.first, ...scene.linebackers].filter(isFree);
   const { playside, backside } = scene.edge;
   const [outside, behind] = [playside.overhangs.filter(isFree), backside.overhangs.filter(isFree)];
-  for (const m of outcome.men) {
-    if (!isIdle(m)) continue;
-    const { man } = m;
+  for (const man of idle) {
     const near = (who: readonly number[]): number[] =>
       who.filter((d) => !moreThan(Math.abs(scene.defenders[d]!.x - scene.men[man]!.x), LATERAL_REACH));
     const [box, out, back] = [near(inBox), near(outside), near(behind)];
@@ -122,16 +126,20 @@ function farReach(judged: Case, m: ManOutcome): void {
 
 /** A man who goes at once far to the side: past somebody nearer whom nobody has, or so far that he never gets there. */
 function farClimb(judged: Case, m: ManOutcome): void {
-  const { scene, outcome } = judged;
+  const { scene } = judged;
   const { man, target } = m;
   if (target === NOBODY || scene.defenders[target]!.level === 1 || runsToHim(m, scene)) return;
+  if (moreThan(Math.abs(scene.defenders[target]!.x - scene.men[man]!.x), LONG_CLIMB)) longClimb(judged, m);
+}
+
+function longClimb(judged: Case, { man, target }: ManOutcome): void {
+  const { scene, outcome } = judged;
   const away = (d: number): number => Math.abs(scene.defenders[d]!.x - scene.men[man]!.x);
   const far = (): string => `${judged.man(man)} has ${feet(away(target))} to the side to ${judged.foe(target)}`;
   if (!lessThan(away(target), CLIMB_REACH)) {
     judged.find('climb-too-far', [man], [target], () => `${far()}: too far for a climb.`);
     return;
   }
-  if (!moreThan(away(target), LONG_CLIMB)) return;
   const nearer = scene.linebackers.filter((d) => outcome.defenders[d]!.status === 'free' && away(d) < away(target));
   if (nearer.length === 0) return;
   const [spare] = nearer.sort((a, b) => away(a) - away(b));
@@ -153,7 +161,7 @@ const runsToHim = ({ pull, block, instead, man }: ManOutcome, { lineCount }: Sce
 /** Two men whose ways to the next level cross; pullers and leads cross whom they like. */
 function crossings(judged: Case): void {
   const { scene, outcome } = judged;
-  const ways: { man: number; from: number; to: number }[] = [];
+  const ways: Way[] = [];
   for (const m of outcome.men) {
     const goesOn = m.next !== NOBODY && m.target !== NOBODY;
     const to = goesOn ? m.next : m.target;
@@ -161,16 +169,22 @@ function crossings(judged: Case): void {
       continue;
     ways.push({ man: m.man, from: goesOn ? scene.defenders[m.target]!.x : scene.men[m.man]!.x, to });
   }
-  const x = (d: number): number => scene.defenders[d]!.x;
   for (let i = 0; i < ways.length; i++)
     for (let j = i + 1; j < ways.length; j++) {
       const [a, b] = [ways[i]!, ways[j]!];
-      if (doCross(a.from, x(a.to), b.from, x(b.to)))
-        judged.find('crossing', [a.man, b.man], [a.to, b.to], () => {
-          const way = ({ man, to }: typeof a): string => `${judged.man(man)} to ${judged.foe(to)}`;
-          return `The ways of ${way(a)} and ${way(b)} cross.`;
-        });
+      if (doCross(a.from, scene.defenders[a.to]!.x, b.from, scene.defenders[b.to]!.x)) theyCross(judged, a, b);
     }
+}
+
+interface Way {
+  readonly man: number;
+  readonly from: number;
+  readonly to: number;
+}
+
+function theyCross(judged: Case, a: Way, b: Way): void {
+  const way = ({ man, to }: Way): string => `${judged.man(man)} to ${judged.foe(to)}`;
+  judged.find('crossing', [a.man, b.man], [a.to, b.to], () => `The ways of ${way(a)} and ${way(b)} cross.`);
 }
 
 /** A pulling block on the line that loses the race to where it should meet its man. */

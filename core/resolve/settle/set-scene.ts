@@ -169,6 +169,7 @@ export const sceneWith = (scene: Scene, { proposals, owners }: Choices): Scene =
 /** One end of the front; who forces hangs on more than who is widest and is looked for when asked. */
 class LiveEdge implements Edge {
   private knownOverhangs: readonly number[] | null = null;
+  private knownForce: number | null = null;
 
   constructor(
     private readonly facts: Facts,
@@ -186,8 +187,7 @@ class LiveEdge implements Edge {
   }
 
   get force(): number {
-    if (this.came !== NOBODY) return this.came;
-    return this.find(this.facts.edgeMen(this.side).force);
+    return (this.knownForce ??= this.came === NOBODY ? this.find(this.facts.edgeMen(this.side).force) : this.came);
   }
 
   get corner(): number {

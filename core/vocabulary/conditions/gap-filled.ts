@@ -11,8 +11,8 @@ export const gapFilled: ConditionWord = {
     return (scene, me) => {
       const edges = gap(scene, me);
       if (!edges) return NOBODY;
-      const inside = scene.first.find((d) => fillsGap(scene.defenders[d]!.x, edges.lo, edges.hi));
-      return inside ?? NOBODY;
+      for (const d of scene.first) if (fillsGap(scene.defenders[d]!.x, edges.lo, edges.hi)) return d;
+      return NOBODY;
     };
   },
   why: (slots) => (scene, me, _him, holds) => {

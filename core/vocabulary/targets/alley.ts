@@ -1,3 +1,4 @@
+import { NOBODY } from '../scene';
 import type { TargetWord } from '../word';
 
 export const alley: TargetWord = {
@@ -7,9 +8,9 @@ export const alley: TargetWord = {
   find: () => ({
     claim: 'named',
     every: false,
-    seek: (scene, me, him, accept) =>
-      scene.edge.playside.alley >= 0 && accept(scene, me, him, scene.edge.playside.alley)
-        ? scene.edge.playside.alley
-        : -1,
+    seek: (scene, me, him, accept) => {
+      const { alley } = scene.edge.playside;
+      return alley !== NOBODY && accept(scene, me, him, alley) ? alley : NOBODY;
+    },
   }),
 };

@@ -1,3 +1,4 @@
+import { NOBODY } from '../scene';
 import type { TargetWord } from '../word';
 
 export const corner: TargetWord = {
@@ -7,9 +8,9 @@ export const corner: TargetWord = {
   find: () => ({
     claim: 'named',
     every: false,
-    seek: (scene, me, him, accept) =>
-      scene.edge.playside.corner >= 0 && accept(scene, me, him, scene.edge.playside.corner)
-        ? scene.edge.playside.corner
-        : -1,
+    seek: (scene, me, him, accept) => {
+      const { corner } = scene.edge.playside;
+      return corner !== NOBODY && accept(scene, me, him, corner) ? corner : NOBODY;
+    },
   }),
 };

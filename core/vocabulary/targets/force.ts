@@ -1,3 +1,4 @@
+import { NOBODY } from '../scene';
 import type { TargetWord } from '../word';
 
 export const force: TargetWord = {
@@ -7,9 +8,9 @@ export const force: TargetWord = {
   find: () => ({
     claim: 'named',
     every: false,
-    seek: (scene, me, him, accept) =>
-      scene.edge.playside.force >= 0 && accept(scene, me, him, scene.edge.playside.force)
-        ? scene.edge.playside.force
-        : -1,
+    seek: (scene, me, him, accept) => {
+      const { force } = scene.edge.playside;
+      return force !== NOBODY && accept(scene, me, him, force) ? force : NOBODY;
+    },
   }),
 };

@@ -14,15 +14,14 @@ export const manInGap: TargetWord = {
       seek: (scene, me, him, accept) => {
         const edges = gap(scene, me);
         if (!edges) return -1;
-        const away = (d: number): number => Math.abs(scene.defenders[d]!.x - scene.men[me]!.x);
+        const nose = scene.men[me]!.x;
         let best = NOBODY;
+        let least = Infinity;
         for (const d of scene.first) {
-          if (
-            fillsGap(scene.defenders[d]!.x, edges.lo, edges.hi) &&
-            (best === NOBODY || away(d) < away(best)) &&
-            accept(scene, me, him, d)
-          )
-            best = d;
+          const { x } = scene.defenders[d]!;
+          if (!fillsGap(x, edges.lo, edges.hi) || Math.abs(x - nose) >= least || !accept(scene, me, him, d)) continue;
+          best = d;
+          least = Math.abs(x - nose);
         }
         return best;
       },
