@@ -1,5 +1,5 @@
 import { moreThan } from '../../geometry/compare';
-import { NOBODY, type Scene } from '../../vocabulary/scene';
+import { NOBODY, type Proposal, type Scene } from '../../vocabulary/scene';
 import { change } from '../settle/bump';
 import type { Settled } from '../settle/settled';
 
@@ -9,7 +9,9 @@ import type { Settled } from '../settle/settled';
  */
 export function uncross(settled: Settled, target: number[]): void {
   const { scene } = settled;
-  if (!scene.proposals.some((p) => p.instead === 'over')) return;
+  let isMoved = false;
+  for (const { instead } of scene.proposals) if (instead === 'over') isMoved = true;
+  if (!isMoved) return;
   for (let round = 1; round < scene.lineCount; round++) {
     for (let man = 0; man + 1 < scene.lineCount; man++) {
       if (!areCrossed(scene, target, man, man + 1)) continue;
@@ -29,16 +31,12 @@ function areCrossed({ proposals, defenders }: Scene, target: readonly number[], 
     !moreThan(defenders[his]!.x, defenders[mates]!.x)
   )
     return false;
-  const mayTrade = (who: number): boolean => {
-    const { instead, pulls } = proposals[who]!;
-    return (
-      (instead === null || instead === 'over') &&
-      !pulls &&
-      target.indexOf(target[who]!) === target.lastIndexOf(target[who]!)
-    );
-  };
-  return (proposals[man]!.instead === 'over' || proposals[mate]!.instead === 'over') && mayTrade(man) && mayTrade(mate);
+  const isMoved = proposals[man]!.instead === 'over' || proposals[mate]!.instead === 'over';
+  return isMoved && mayTrade(proposals[man]!, his, target) && mayTrade(proposals[mate]!, mates, target);
 }
+
+const mayTrade = ({ instead, pulls }: Proposal, his: number, target: readonly number[]): boolean =>
+  (instead === null || instead === 'over') && !pulls && target.indexOf(his) === target.lastIndexOf(his);
 
 /** By his own sentence where that named him, else over to him. */
 function take(settled: Settled, target: number[], man: number, defender: number): void {

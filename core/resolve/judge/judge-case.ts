@@ -1,9 +1,9 @@
 import type { Aim } from '../prepare/prepare-call';
 import type { ProblemCode, Verdict } from '../../model/resolution';
 import type { Settings } from '../../model/settings';
-import type { Scene } from '../../vocabulary/scene';
+import { NOBODY, type Scene } from '../../vocabulary/scene';
 import type { CompiledScheme } from '../prepare/compile';
-import { onlyTouches, type Outcome } from '../allot/outcome';
+import { onlyTouches, type ManOutcome, type Outcome } from '../allot/outcome';
 
 /** A fault found: who is involved, in scene indices, and its sentence when somebody asks for it. */
 export interface Fault {
@@ -56,19 +56,23 @@ export class Case {
 }
 
 export function sharedUnasked(judged: Case): void {
-  const { men } = judged.outcome;
-  for (let d = 0; d < judged.scene.defenders.length; d++) {
-    if (judged.outcome.defenders[d]!.by.length < 2) continue;
-    const on = men.filter((m) => m.target === d && !onlyTouches(m));
-    if (on.length < 2 || on.every((m) => m.partners.length > 0)) continue;
-    judged.find(
-      'two-on-one',
-      on.map((m) => m.man),
-      [d],
-      () =>
-        `${on.map((m) => judged.man(m.man)).join(' and ')} both block ${judged.foe(d)}, and neither asked for help.`,
-    );
-  }
+  const { men, defenders } = judged.outcome;
+  // Somebody without a partner is on every man who is shared unasked; most often there is none such.
+  const isAsked = ({ target, partners }: ManOutcome): boolean =>
+    target === NOBODY || partners.length > 0 || defenders[target]!.by.length < 2;
+  if (men.every(isAsked)) return;
+  for (let d = 0; d < defenders.length; d++) if (defenders[d]!.by.length >= 2) isSharedUnasked(judged, d);
+}
+
+function isSharedUnasked(judged: Case, d: number): void {
+  const on = judged.outcome.men.filter((m) => m.target === d && !onlyTouches(m));
+  if (on.length < 2 || on.every((m) => m.partners.length > 0)) return;
+  judged.find(
+    'two-on-one',
+    on.map((m) => m.man),
+    [d],
+    () => `${on.map((m) => judged.man(m.man)).join(' and ')} both block ${judged.foe(d)}, and neither asked for help.`,
+  );
 }
 
 export function lostPartners(judged: Case): void {

@@ -29,32 +29,34 @@ export function judgeRun(judged: Case): void {
 
 /** Free on the line: at the point of attack the play is broken; elsewhere it is a race, and who loses that is printed with his arrival. */
 function freeOnTheLine(judged: Case): void {
-  const { outcome, scene, aim, scheme, settings } = judged;
+  const { outcome, scene } = judged;
+  for (const d of scene.first) if (outcome.defenders[d]!.status === 'free') isFreeOnTheLine(judged, d);
+}
+
+function isFreeOnTheLine(judged: Case, d: number): void {
+  const { scene, aim, scheme, settings } = judged;
   const { attack } = aim;
   const [carry, standard] = [carryOf(aim, scheme.head.tempo), settings.standardYards * YARD];
-  for (const d of scene.first) {
-    if (outcome.defenders[d]!.status !== 'free') continue;
-    const { x } = scene.defenders[d]!;
-    if (!moreThan(x, attack.hi) && !moreThan(attack.lo, x))
-      judged.find(
-        'free-at-attack',
-        [],
-        [d],
-        () => `${judged.foe(d)} is free on the line at or inside the point of attack: no man’s rule reaches him.`,
-      );
-    else if (!canMeet(scene, d, carry, standard))
-      judged.notes.push(() => {
-        const [he, ball] = [arrivalAt(scene, d, carry, standard), timeAt(carry, standard)];
-        return `${judged.foe(d)} is free on the line and too late: after ${seconds(he)} where the ball is after ${seconds(ball)}.`;
-      });
-    else
-      judged.find(
-        'free-on-line',
-        [],
-        [d],
-        () => `${judged.foe(d)} is free on the line away from the point of attack, neither read nor left by design.`,
-      );
-  }
+  const { x } = scene.defenders[d]!;
+  if (!moreThan(x, attack.hi) && !moreThan(attack.lo, x))
+    judged.find(
+      'free-at-attack',
+      [],
+      [d],
+      () => `${judged.foe(d)} is free on the line at or inside the point of attack: no man’s rule reaches him.`,
+    );
+  else if (!canMeet(scene, d, carry, standard))
+    judged.notes.push(() => {
+      const [he, ball] = [arrivalAt(scene, d, carry, standard), timeAt(carry, standard)];
+      return `${judged.foe(d)} is free on the line and too late: after ${seconds(he)} where the ball is after ${seconds(ball)}.`;
+    });
+  else
+    judged.find(
+      'free-on-line',
+      [],
+      [d],
+      () => `${judged.foe(d)} is free on the line away from the point of attack, neither read nor left by design.`,
+    );
 }
 
 /**
@@ -243,17 +245,19 @@ function vacatedGap(judged: Case, m: ManOutcome): void {
  * coach calls a good one. Of a man outside the box who comes too late nothing is said.
  */
 function freeOffTheLine(judged: Case): void {
-  const { outcome, scene, aim, scheme, settings } = judged;
+  const { outcome, scene } = judged;
+  for (const d of freeMen(outcome)) if (scene.defenders[d]!.level > 1) isFreeOffTheLine(judged, d);
+}
+
+function isFreeOffTheLine(judged: Case, d: number): void {
+  const { scene, aim, scheme, settings } = judged;
   const [carry, standard] = [carryOf(aim, scheme.head.tempo), settings.standardYards * YARD];
-  for (const d of freeMen(outcome)) {
-    if (scene.defenders[d]!.level === 1) continue;
-    if (canMeet(scene, d, carry, standard))
-      judged.find('free-linebacker', [], [d], () => {
-        const met = raceTo(scene, d, carry, standard) ?? 0;
-        const where = lessThan(met, YARD / 4) ? 'at the line' : `${trim(met / YARD, 1)} yards past the line`;
-        return `Nobody has ${judged.foe(d)}; he can meet the ball ${where} unless he is held for ${sayHold(holdOf(scene, d, carry, standard))}.`;
-      });
-    else if (scene.linebackers.includes(d))
-      judged.notes.push(() => `${judged.foe(d)} is free but cannot arrive before ${settings.standardYards} yards.`);
-  }
+  if (canMeet(scene, d, carry, standard))
+    judged.find('free-linebacker', [], [d], () => {
+      const met = raceTo(scene, d, carry, standard) ?? 0;
+      const where = lessThan(met, YARD / 4) ? 'at the line' : `${trim(met / YARD, 1)} yards past the line`;
+      return `Nobody has ${judged.foe(d)}; he can meet the ball ${where} unless he is held for ${sayHold(holdOf(scene, d, carry, standard))}.`;
+    });
+  else if (scene.linebackers.includes(d))
+    judged.notes.push(() => `${judged.foe(d)} is free but cannot arrive before ${settings.standardYards} yards.`);
 }

@@ -18,11 +18,20 @@ import type { Settled } from './settled';
 export function bumpOver(settled: Settled): void {
   const { scene } = settled;
   const { owners } = scene;
-  for (const d of scene.first) if (owners[d]! > 1) sendOneOn(settled, d);
+  let isLeft = false;
+  for (const d of scene.first) {
+    if (owners[d]! > 1) sendOneOn(settled, d);
+    else if (owners[d] === 0) isLeft = true;
+  }
+  if (isLeft) findForThoseLeft(settled);
+}
+
+function findForThoseLeft(settled: Settled): void {
+  const { scene } = settled;
   const fromTheBall = (a: number, b: number): number =>
     Math.abs(scene.defenders[a]!.x) - Math.abs(scene.defenders[b]!.x) || b - a;
   const nobodyHas: number[] = [];
-  for (const d of scene.first) if (owners[d] === 0) putInOrder(nobodyHas, d, fromTheBall);
+  for (const d of scene.first) if (scene.owners[d] === 0) putInOrder(nobodyHas, d, fromTheBall);
   for (const d of nobodyHas) {
     if (
       !findSomebody(settled, d, new Set(), false) &&
