@@ -1,7 +1,9 @@
-import { sayPhrase } from '../../language/print';
-import type { Phrase } from '../../language/tree';
+import { sayCondition } from '../../language/print';
+import type { Condition } from '../../language/tree';
 import { UNASKED } from '../../vocabulary/scene';
 import { saysAny } from './says-any';
+
+export const NOT_KEPT = -1;
 
 /**
  * The questions of one call whose answer hangs on where people stand and on nobody's choice, each with a place of its own among a scene's
@@ -16,10 +18,11 @@ export class KeptQuestions {
     private readonly looks: { readonly asking: ReadonlySet<string>; readonly aboutMe: ReadonlySet<string> },
   ) {}
 
-  /** Where the answer is kept; -1 for a question that has to be asked anew each time. */
-  placeOf(phrase: Phrase, me: number): number {
-    if (saysAny(phrase, 'asksOthers', this.looks.asking)) return -1;
-    const key = saysAny(phrase, 'aboutMe', this.looks.aboutMe) ? `${me} ${sayPhrase(phrase)}` : sayPhrase(phrase);
+  /** Where the answer is kept; `NOT_KEPT` for a question that has to be asked anew each time. */
+  placeOf(question: Condition, me: number): number {
+    if (saysAny(question, 'asksOthers', this.looks.asking)) return NOT_KEPT;
+    const said = sayCondition(question);
+    const key = saysAny(question, 'aboutMe', this.looks.aboutMe) ? `${me} ${said}` : said;
     const known = this.places.get(key);
     if (known !== undefined) return known;
     const place = this.places.size;

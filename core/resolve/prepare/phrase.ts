@@ -15,7 +15,7 @@ import type {
   TargetFinder,
   TargetWord,
 } from '../../vocabulary/word';
-import type { KeptQuestions } from './kept';
+import { NOT_KEPT, type KeptQuestions } from './kept';
 
 /**
  * Whose sentence a phrase stands in. Men, gaps, regions and whatever the call alone decides are then looked up once, when the phrase is
@@ -37,6 +37,21 @@ export const FAILS = -2;
  * alternative that does not hold, name nobody. Plain true or false where the call alone decides it.
  */
 export function compileCondition(condition: Condition, place: Place | null): CompiledTest | boolean {
+  const test = compileParts(condition, place);
+  const at = typeof test === 'boolean' ? NOT_KEPT : (place?.kept?.placeOf(condition, place.me) ?? NOT_KEPT);
+  return typeof test === 'boolean' || at === NOT_KEPT ? test : keep(test, at);
+}
+
+/** Asks once a scene what hangs on nobody's choice, as long as nobody has been named yet. */
+const keep =
+  (test: CompiledTest, at: number): CompiledTest =>
+  (scene, me, him) => {
+    if (him !== NOBODY) return test(scene, me, him);
+    const known = scene.answers[at]!;
+    return known === UNASKED ? (scene.answers[at] = test(scene, me, him)) : known;
+  };
+
+function compileParts(condition: Condition, place: Place | null): CompiledTest | boolean {
   switch (condition.op) {
     case 'is':
       return compileOne(condition.phrase, place);
@@ -61,25 +76,14 @@ function compileOne(phrase: Phrase, place: Place | null): CompiledTest | boolean
   if ('finds' in word) {
     const finds = word.finds(slots);
     const rebinds = word.rebinds ?? false;
-    return keep(phrase, place, (scene, me, him) => {
+    return (scene, me, him) => {
       const found = finds(scene, me, him);
       return found === NOBODY ? FAILS : rebinds || him === NOBODY ? found : him;
-    });
+    };
   }
   if (place && word.byCall) return word.byCall(slots)(place.lineup, place.me);
   const test = word.test(slots);
-  return keep(phrase, place, (scene, me, him) => (test(scene, me, him) ? him : FAILS));
-}
-
-/** Asks once a scene, where nobody has been named yet and the answer hangs on nobody's choice. */
-function keep(phrase: Phrase, place: Place | null, test: CompiledTest): CompiledTest {
-  const at = place?.kept?.placeOf(phrase, place.me) ?? -1;
-  if (at < 0) return test;
-  return (scene, me, him) => {
-    if (him !== NOBODY) return test(scene, me, him);
-    const known = scene.answers[at]!;
-    return known === UNASKED ? (scene.answers[at] = test(scene, me, him)) : known;
-  };
+  return (scene, me, him) => (test(scene, me, him) ? him : FAILS);
 }
 
 const HOLDS: CompiledTest = (_scene, _me, him) => him;

@@ -18,7 +18,6 @@ function put(
   { x: nose }: SceneMan,
   defenders: readonly SceneDefender[],
 ): readonly number[] {
-  if (his.length === 0) return [defender];
   const { x } = defenders[defender]!;
   const isNearer = (other: number): boolean => {
     const theirs = defenders[other]!.x;
@@ -32,6 +31,17 @@ function put(
   return all;
 }
 
+/** Adds a defender to the list of the man at a place of the line. */
+function add(
+  men: (readonly number[])[],
+  at: number,
+  defender: number,
+  line: readonly SceneMan[],
+  all: readonly SceneDefender[],
+): void {
+  men[at] = men[at]!.length === 0 ? [defender] : put(men[at]!, defender, line[at]!, all);
+}
+
 /** A first-level man head-up or shaded on me is mine. */
 const shoulders: Cover = (line) => {
   const nobody = line.map(() => NOBODYS);
@@ -40,7 +50,7 @@ const shoulders: Cover = (line) => {
     const men = nobody.slice();
     for (const d of first) {
       const on = coveredIndex(defenders[d]!.x, line);
-      if (on >= 0) men[on] = put(men[on]!, d, line[on]!, defenders);
+      if (on >= 0) add(men, on, d, line, defenders);
     }
     return { men, regions };
   };
@@ -63,7 +73,7 @@ const playsideRegion =
         const { x } = defenders[d]!;
         let man = last;
         while (man >= 0 && x < start[man]!) man--;
-        if (man >= 0) men[man] = put(men[man]!, d, line[man]!, defenders);
+        if (man >= 0) add(men, man, d, line, defenders);
       }
       // Two men in one region: the one farthest back side is mine (a body’s width apart, that is the nearer nose), the others belong to the
       // playside neighbour, who does the same with them and his own: nobody’s man stands across the next man’s.
@@ -71,7 +81,7 @@ const playsideRegion =
         const his = men[i]!;
         if (his.length < 2) continue;
         const mine = his.reduce((a, b) => (defenders[b]!.x < defenders[a]!.x ? b : a));
-        for (const other of his) if (other !== mine) men[i + 1] = put(men[i + 1]!, other, line[i + 1]!, defenders);
+        for (const other of his) if (other !== mine) add(men, i + 1, other, line, defenders);
         men[i] = [mine];
       }
       return { men, regions };
