@@ -109,6 +109,8 @@ export type Test = (scene: Scene, me: number, him: number) => boolean;
 export type Finds = (scene: Scene, me: number, him: number) => number;
 
 interface Asking extends Saying {
+  /** Whose choices it looks at, where it `asksOthers` and not just anybody. */
+  readonly asksOf?: (slots: Slots) => (lineup: Lineup, me: number) => readonly number[];
   /** Why it does not hold, in a coach's words; `holds` is true when its opposite was asked. */
   readonly why: (slots: Slots) => (scene: Scene, me: number, him: number, holds: boolean) => string;
 }

@@ -13,6 +13,7 @@ import { compileTarget, slotsOf, testOf, type Place, type Question } from './phr
 import { NO_PROPOSAL } from './proposals';
 import { saysAny } from './says-any';
 import { compileSentence, type CompiledSentence } from './sentence';
+import { watchersOf } from './watched';
 
 export interface CompiledDeal {
   readonly name: string;
@@ -60,6 +61,8 @@ export interface SeatedCall {
   readonly standIns: readonly number[];
   /** Those of them who only ever name a man nobody else has. */
   readonly givingWay: readonly number[];
+  /** For each man the others whose sentences look at his choice, a bit for each. */
+  readonly watchers: readonly number[];
   /** Somebody's words send him to whoever is left when everybody else has his man. */
   readonly scans: boolean;
   /** For each man how many of his first sentences ask nothing of other men: once one of them stands, it stands for good. One more than he has when none does. */
@@ -110,11 +113,13 @@ function seat(scheme: CompiledScheme, formation: Formation, side: Side, tags: Re
     { lineup, me: NOBODY },
   ];
   const looksThat = (is: (look: LookLine) => boolean): Set<string> => new Set(tree.looks.filter(is).map((l) => l.name));
+  const askingLooks = looksThat((l) => scheme.asking.has(l));
   const kept = new KeptQuestions({
-    asking: looksThat((l) => scheme.asking.has(l)),
+    asking: askingLooks,
     aboutMe: looksThat((l) => saysAny(l.when, 'aboutMe')),
   });
-  const sheets = everybody.map((man) => sheetOf(scheme, { lineup, me: man, kept }));
+  const placeOf = (man: number): Place => ({ lineup, me: man, kept });
+  const sheets = everybody.map((man) => sheetOf(scheme, placeOf(man)));
   const withRules = (man: number): boolean => sheets[man]!.length > 0;
   const order = [...everybody.slice(0, lineCount).reverse(), ...everybody.slice(lineCount)].filter((man) =>
     man < lineCount ? withRules(man) : sheets[man]!.some((s) => s.called),
@@ -144,6 +149,7 @@ function seat(scheme: CompiledScheme, formation: Formation, side: Side, tags: Re
     blockers: everybody.filter((man) => withRules(man) && !isStandIn(men[man]!)),
     standIns,
     givingWay: standIns.filter((man) => sheets[man]!.every((s) => !s.called || s.actions.every((a) => a.givesWay))),
+    watchers: watchersOf(sheets, placeOf, askingLooks),
     scans: sheets.some((own) => own.some((s) => s.actions.some(looksLast))),
     steady: sheets.map((own, man) => {
       const asks = own.findIndex((s) => s.called && s.asksOthers);

@@ -8,6 +8,7 @@ import { bumpOver } from './bump';
 import { naming, NO_DEFENDERS, NO_PROPOSAL, onto, openProposal, pairing, later } from '../prepare/proposals';
 import { FAILS } from '../prepare/phrase';
 import type { SeatedCall } from '../prepare/seat-call';
+import { bitOf } from '../prepare/watched';
 import { choicesOf, type OpenScene } from './set-scene';
 import type { Bound, Settled } from './settled';
 import type { CompiledSentence } from '../prepare/sentence';
@@ -24,7 +25,7 @@ export function settleFirstLevel(call: SeatedCall, scene: OpenScene, bound: Boun
   const { scheme, sheets, order } = call;
   const done = call.nobodyDone.slice();
   const refusals = call.noRefusals.slice();
-  const asking: Asking = { changes: 0, asked: call.noNext.slice() };
+  const asking: Asking = { toAsk: EVERYBODY };
   let cycle: readonly number[] = NO_DEFENDERS;
   for (let round = 0; round < MAX_ROUNDS; round++) {
     cycle = untilStill(scene, call, refusals, done, asking, bound);
@@ -32,7 +33,7 @@ export function settleFirstLevel(call: SeatedCall, scene: OpenScene, bound: Boun
     if (refused.length === 0) break;
     for (const man of refused) {
       done[man] = false;
-      asking.asked[man] = NEVER;
+      asking.toAsk |= bitOf(man);
     }
   }
   const chosen = choicesOf(scene);
@@ -58,12 +59,11 @@ export function settleFirstLevel(call: SeatedCall, scene: OpenScene, bound: Boun
   return settled;
 }
 
-const NEVER = -1;
+const EVERYBODY = -1;
 
-/** How often anybody has changed his mind, and how often when each man was last asked: with nothing new he would say the same again. */
+/** Who is to be asked, a bit for each: with nothing new among the choices he looks at a man would say the same again. */
 interface Asking {
-  changes: number;
-  readonly asked: number[];
+  toAsk: number;
 }
 
 /** Repeats proposals until a whole round changes nothing; returns the men of a cycle, if there is one. Men who are `done` are not asked again. */
@@ -75,19 +75,19 @@ function untilStill(
   asking: Asking,
   bound: Bound | null,
 ): readonly number[] {
-  const { order, steady } = call;
+  const { order, steady, watchers } = call;
   let seen: Set<string> | null = null;
   for (let round = 0; ; round++) {
     let changed = false;
     const before = round > PATIENCE ? [...scene.proposals] : null;
     for (const man of order) {
-      if (done[man] || asking.asked[man] === asking.changes) continue;
-      asking.asked[man] = asking.changes;
+      if (done[man] || (asking.toAsk & bitOf(man)) === 0) continue;
+      asking.toAsk &= ~bitOf(man);
       const runs = bound ? bound.running(man) : null;
       const proposal = bound?.fixed[man] ?? runs ?? propose(scene, man, call, refusals[man]!, bound);
       if (!sameProposal(proposal, scene.proposals[man]!)) {
         changed = true;
-        asking.changes++;
+        asking.toAsk |= bound ? EVERYBODY : watchers[man]!;
         scene.propose(man, proposal);
       }
       done[man] = !runs && (proposal.sentence < 0 ? call.sheets[man]!.length : proposal.sentence) < steady[man]!;

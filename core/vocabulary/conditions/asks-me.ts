@@ -8,6 +8,10 @@ export const asksMe: ConditionWord = {
   help: 'His own rule is a double team with me; "him" is then the man he wants doubled.',
   asksOthers: true,
   aboutMe: true,
+  asksOf: (slots) => (lineup, me) => {
+    const asked = slots.man('who')(lineup, me);
+    return lineup.men.map((m) => m.index).filter((man) => isOfTrade(lineup, man, asked));
+  },
   finds: (slots) => {
     const who = slots.man('who');
     return (scene, me) => {

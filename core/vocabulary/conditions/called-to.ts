@@ -6,6 +6,7 @@ export const calledTo: ConditionWord = {
   denies: ['{who:man!} is not called to {job:job}'],
   help: 'The block his own rule has chosen on this front; "pull" means any pulling block.',
   asksOthers: true,
+  asksOf: (slots) => (lineup, me) => [slots.man('who')(lineup, me)],
   test: (slots) => {
     const [who, job] = [slots.man('who'), slots.text('job')];
     return (scene, me) => {

@@ -6,6 +6,7 @@ export const leavesHisMan: ConditionWord = {
   denies: ['{who:man!} keeps his man'],
   help: 'He is covered, but his rule sends him to somebody else; "him" is the man he leaves.',
   asksOthers: true,
+  asksOf: (slots) => (lineup, me) => [slots.man('who')(lineup, me)],
   finds: (slots) => {
     const who = slots.man('who');
     return (scene, me) => {

@@ -6,6 +6,7 @@ export const worksWith: ConditionWord = {
   denies: ['{who:man!} does not work with {mate:man}'],
   help: 'His own rule puts him on one defender together with that man; "him" is then that defender.',
   asksOthers: true,
+  asksOf: (slots) => (lineup, me) => [slots.man('who')(lineup, me)],
   finds: (slots) => {
     const [who, mate] = [slots.man('who'), slots.man('mate')];
     return (scene, me) => {
