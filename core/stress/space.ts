@@ -50,6 +50,7 @@ export function openSpace(
     movements.push(read.value.movements);
   }
   const isLimited = hasLeagueRules(settings);
+  const rivals = men.map((his, man) => men.slice(0, man).flatMap((theirs, i) => (canMeet(his, theirs) ? [i] : [])));
   const radix = [...men.map((m) => m.length), movements.length];
   const size = radix.reduce((all, n) => all * n, 1);
   return {
@@ -60,7 +61,7 @@ export function openSpace(
       size: Number.isSafeInteger(size) ? size : Infinity,
       radix,
       frontAt: (choice) => {
-        const front = frontOf(space, men, movements, choice);
+        const front = frontOf(space, men, rivals, movements, choice);
         return front && (!isLimited || isLegal(front, formation, settings)) ? front : null;
       },
     },
@@ -71,9 +72,17 @@ export function openSpace(
 const shifts = (d: Defender, jitter: number): number[] =>
   jitter > 0 && d.y <= 4.5 ? [d.x, d.x - jitter, d.x + jitter] : [d.x];
 
+const areOneBody = (a: Defender, b: Defender): boolean => Math.abs(a.x - b.x) < BODY && Math.abs(a.y - b.y) < BODY;
+
+/** Can two men be placed so that they would stand on one spot? */
+const canMeet = (his: readonly (Defender | null)[], theirs: readonly (Defender | null)[]): boolean =>
+  his.some((a) => a && theirs.some((b) => b && areOneBody(a, b)));
+
+/** `rivals`: for each man those listed before him who can be placed on his spot. */
 function frontOf(
   space: Space,
   men: readonly (readonly (Defender | null)[])[],
+  rivals: readonly (readonly number[])[],
   movements: readonly Front['movements'][],
   choice: Choice,
 ): Front | null {
@@ -81,7 +90,10 @@ function frontOf(
   for (let i = 0; i < men.length; i++) {
     const d = men[i]![choice[i]!];
     if (!d) continue;
-    for (const other of defenders) if (Math.abs(other.x - d.x) < BODY && Math.abs(other.y - d.y) < BODY) return null;
+    for (const rival of rivals[i]!) {
+      const other = men[rival]![choice[rival]!];
+      if (other && areOneBody(d, other)) return null;
+    }
     defenders.push(d);
   }
   return { id: space.id, name: space.name, defenders, movements: movements[choice[men.length]!] ?? [] };

@@ -83,13 +83,16 @@ class Allotting {
     const open: Open = { wish: jobs.map(() => 0), given: jobs.map(() => NOBODY), taken, kept: [], lost: [] };
     giveNames(settled, jobs, open);
     const rest: number[] = [];
+    const action: number[] = [];
     const fromPlaySide = (a: number, b: number): number =>
       jobs[b]!.from - jobs[a]!.from || Number(jobs[a]!.kind === 'exit') - Number(jobs[b]!.kind === 'exit');
-    for (let j = 0; j < jobs.length; j++)
-      if (open.given[j] === NOBODY && (!isSpoken(jobs[j]!, open.wish[j]!) || this.bumpsOver(jobs[j]!)))
-        putInOrder(rest, j, fromPlaySide);
-    const action = jobs.map((job, j) => job.wishes[open.wish[j]!]?.action ?? this.action[job.man]!);
-    for (let j = 0; j < jobs.length; j++) if (open.given[j] !== NOBODY) this.take(open.given[j]!);
+    for (let j = 0; j < jobs.length; j++) {
+      const job = jobs[j]!;
+      const wish = open.wish[j]!;
+      if (open.given[j] === NOBODY && (!isSpoken(job, wish) || this.bumpsOver(job))) putInOrder(rest, j, fromPlaySide);
+      action.push(isSpoken(job, wish) ? this.action[job.man]! : job.wishes[wish]!.action);
+    }
+    for (const defender of open.given) if (defender !== NOBODY) this.take(defender);
     const chosen = rest.length > 0 ? this.choose(rest, jobs, open, action) : null;
     const traded = untangle(settled, jobs, open.given, open.kept);
     this.shared = { jobs, chosen, kept: open.kept, lost: open.lost, traded };

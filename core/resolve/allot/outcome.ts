@@ -125,12 +125,14 @@ function statuses(
     for (const d of scene.proposals[man]!.all) if (out[d] === FREE) out[d] = { status, by: ALONE, rule: man };
   }
   const by: (number[] | null)[] = scene.defenders.map(() => null);
+  let doTouch = false;
   for (const m of men) {
     const { man, target, next } = m;
-    if (target !== NOBODY && !onlyTouches(m)) join(by, target, man);
+    if (onlyTouches(m)) doTouch = true;
+    else if (target !== NOBODY) join(by, target, man);
     if (next !== NOBODY && next !== target) join(by, next, man);
   }
-  for (const m of men) if (onlyTouches(m)) by[m.target]?.push(m.man);
+  if (doTouch) for (const m of men) if (onlyTouches(m)) by[m.target]?.push(m.man);
   for (let d = 0; d < by.length; d++) {
     const who = by[d];
     if (who) out[d] = { status: on[d]! >= 3 ? 'triple' : on[d] === 2 ? 'double' : 'single', by: who, rule: NOBODY };

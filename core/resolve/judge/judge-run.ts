@@ -154,9 +154,9 @@ function longClimb(judged: Case, { man, target }: ManOutcome): void {
 }
 
 /** He comes from elsewhere: how far he runs is a race, not a reach. */
-const runsToHim = ({ pull, block, instead, man }: ManOutcome, { lineCount }: Scene): boolean => {
+const runsToHim = ({ pull, block, action, instead, man }: ManOutcome, { lineCount }: Scene): boolean => {
   if (pull || instead !== null) return pull;
-  const { runsToHim: runs, course } = BLOCKS[block];
+  const { runsToHim: runs, course } = action?.id === block ? action.block : BLOCKS[block];
   return (runs ?? false) || (man >= lineCount && course === 'behind-the-line');
 };
 
