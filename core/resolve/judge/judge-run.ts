@@ -65,34 +65,36 @@ function isFreeOnTheLine(judged: Case, d: number): void {
  */
 function idleMen(judged: Case): void {
   const { lineCount } = judged.scene;
-  const idle: number[] = [];
   for (const { man, target, next } of judged.outcome.men)
-    if (target === NOBODY && next === NOBODY && man < lineCount) idle.push(man);
-  if (idle.length > 0) whoIsFreeFor(judged, idle);
+    if (target === NOBODY && next === NOBODY && man < lineCount) isIdle(judged, man);
 }
 
-function whoIsFreeFor(judged: Case, idle: readonly number[]): void {
-  const { outcome, scene } = judged;
-  const isFree = (d: number): boolean => outcome.defenders[d]!.status === 'free';
-  const inBox = [...scene.first, ...scene.linebackers].filter(isFree);
-  const { playside, backside } = scene.edge;
-  const [outside, behind] = [playside.overhangs.filter(isFree), backside.overhangs.filter(isFree)];
-  for (const man of idle) {
-    const near = (who: readonly number[]): number[] =>
-      who.filter((d) => !moreThan(Math.abs(scene.defenders[d]!.x - scene.men[man]!.x), LATERAL_REACH));
-    const [box, out, back] = [near(inBox), near(outside), near(behind)];
-    if (box.length)
-      judged.find(
-        'idle',
-        [man],
-        box,
-        () =>
-          `${judged.man(man)} has nobody to block while ${box.map((d) => judged.foe(d)).join(', ')} is free in the box.`,
-      );
-    else if (out.length) judged.notes.push(byNameOnly(judged, man, out[0]!, ''));
-    else if (man === 0 && back.length) judged.notes.push(byNameOnly(judged, man, back[0]!, ' backside'));
-    else judged.notes.push(oneTooMany(judged, man));
+function isIdle(judged: Case, man: number): void {
+  const { scene } = judged;
+  const box = [...freeNear(judged, man, scene.first), ...freeNear(judged, man, scene.linebackers)];
+  if (box.length > 0) {
+    judged.find(
+      'idle',
+      [man],
+      box,
+      () =>
+        `${judged.man(man)} has nobody to block while ${box.map((d) => judged.foe(d)).join(', ')} is free in the box.`,
+    );
+    return;
   }
+  const [outside] = freeNear(judged, man, scene.edge.playside.overhangs);
+  const [behind] = man === 0 ? freeNear(judged, man, scene.edge.backside.overhangs) : [];
+  if (outside !== undefined) judged.notes.push(byNameOnly(judged, man, outside, ''));
+  else if (behind !== undefined) judged.notes.push(byNameOnly(judged, man, behind, ' backside'));
+  else judged.notes.push(oneTooMany(judged, man));
+}
+
+/** Whom of these nobody has and this man could get to. */
+function freeNear({ scene, outcome }: Case, man: number, who: readonly number[]): number[] {
+  const { x } = scene.men[man]!;
+  return who.filter(
+    (d) => outcome.defenders[d]!.status === 'free' && !moreThan(Math.abs(scene.defenders[d]!.x - x), LATERAL_REACH),
+  );
 }
 
 const byNameOnly = (judged: Case, man: number, overhang: number, side: '' | ' backside') => () =>
