@@ -48,9 +48,37 @@ describe.each(libraryIds('schemes'))('%s, seated', (id) => {
       { numRuns: 15 },
     );
   });
+
+  it('settles as it would if everybody were asked again whenever anybody changes his mind', () => {
+    fc.assert(
+      fc.property(aLineup, fc.constantFrom<Side>('left', 'right'), ({ formation, front }, side) => {
+        const call = seatCall(compiled, formation, side, tagsInForce(compiled, {}));
+        const settled = (one: SeatedCall): unknown => {
+          const scene = setScene(one, new Facts(formation, front, { side }));
+          const { cycle, fallbacks, chosen } = settleFirstLevel(one, scene);
+          return { cycle, fallbacks, chosen };
+        };
+        expect(settled(call)).toEqual(settled({ ...call, watchers: call.watchers.map(() => -1) }));
+      }),
+      { numRuns: 15 },
+    );
+  });
 });
 
 describe('a seated call', () => {
+  it('knows whose choices each man looks at', () => {
+    const call = seat(
+      `${HEAD}centre\n  when the playside guard asks me for help: help the playside guard on him\n  otherwise: climb\nbackside guard\n  when there is a man on me whom nobody else has: base him\n  otherwise: climb\nplayside guard\n  when there is a nose: double him with the centre, then climb to L1\n  otherwise: climb\n`,
+    );
+    const watching = (name: string): string[] => {
+      const mask = call.watchers[call.lineup.men.findIndex((m) => m.id === name)]!;
+      return call.lineup.men.filter((m) => (mask & (1 << m.index)) !== 0).map((m) => m.id);
+    };
+    expect(watching('RG')).toEqual(['LG', 'C']);
+    expect(watching('LT')).toEqual(['LG']);
+    expect(watching('C')).toEqual(['LG']);
+  });
+
   it('knows which sentences can fit as the play is called', () => {
     const text = `${HEAD}tag wham "he goes"\ncentre\n  when tag wham is on: base the nose\n  when tag wham is off and there is a nose: base him\n  otherwise: climb\nback\n  when tag wham is on: lead for L1\n`;
     const quiet = seat(text);
