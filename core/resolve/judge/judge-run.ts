@@ -166,11 +166,13 @@ const runsToHim = ({ pull, block, action, instead, man }: ManOutcome, { lineCoun
 function crossings(judged: Case): void {
   const { scene, outcome } = judged;
   const ways: Way[] = [];
+  /** A bit for each man somebody is on his way to already. */
+  let gone = 0;
   for (const m of outcome.men) {
     const goesOn = m.next !== NOBODY && m.target !== NOBODY;
     const to = goesOn ? m.next : m.target;
-    if (to === NOBODY || scene.defenders[to]!.level === 1 || runsToHim(m, scene) || ways.some((w) => w.to === to))
-      continue;
+    if (to === NOBODY || scene.defenders[to]!.level === 1 || (gone & (1 << to)) !== 0 || runsToHim(m, scene)) continue;
+    gone |= 1 << to;
     ways.push({ man: m.man, from: goesOn ? scene.defenders[m.target]!.x : scene.men[m.man]!.x, to });
   }
   for (let i = 0; i < ways.length; i++)

@@ -73,9 +73,8 @@ export interface SeatedCall {
   readonly undone: readonly string[];
   /** Tags in force that only men who are not in this formation could do. */
   readonly idleTags: readonly string[];
-  /** How settling begins: nobody has proposed anything, nobody is done, nobody was refused, nobody has a next man. */
+  /** How settling begins: nobody has proposed anything, nobody was refused, nobody has a next man. */
   readonly silence: readonly Proposal[];
-  readonly nobodyDone: readonly boolean[];
   readonly noRefusals: readonly ReadonlyMap<number, number>[];
   readonly noNext: readonly number[];
   /** Nothing has been asked of the picture yet. */
@@ -168,7 +167,6 @@ function seat(scheme: CompiledScheme, formation: Formation, side: Side, tags: Re
         !sheets.some((own) => own.some((s) => s.called && asksFor(s.sentence.when, tag))),
     ),
     silence: everybody.map(() => NO_PROPOSAL),
-    nobodyDone: everybody.map(() => false),
     noRefusals: everybody.map(() => NO_REFUSALS),
     noNext: everybody.map(() => NOBODY),
     unasked: kept.unasked(),

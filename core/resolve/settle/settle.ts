@@ -23,16 +23,15 @@ const PATIENCE = 6;
  */
 export function settleFirstLevel(call: SeatedCall, scene: OpenScene, bound: Bound | null = null): Settled {
   const { scheme, sheets, order } = call;
-  const done = call.nobodyDone.slice();
   const refusals = call.noRefusals.slice();
-  const asking: Asking = { toAsk: EVERYBODY };
+  const asking: Asking = { toAsk: EVERYBODY, done: NOBODY_YET };
   let cycle: readonly number[] = NO_DEFENDERS;
   for (let round = 0; round < MAX_ROUNDS; round++) {
-    cycle = untilStill(scene, call, refusals, done, asking, bound);
+    cycle = untilStill(scene, call, refusals, asking, bound);
     const refused = refusePartners(scene, order, refusals);
     if (refused.length === 0) break;
     for (const man of refused) {
-      done[man] = false;
+      asking.done &= ~bitOf(man);
       asking.toAsk |= bitOf(man);
     }
   }
@@ -60,18 +59,22 @@ export function settleFirstLevel(call: SeatedCall, scene: OpenScene, bound: Boun
 }
 
 const EVERYBODY = -1;
+const NOBODY_YET = 0;
 
-/** Who is to be asked, a bit for each: with nothing new among the choices he looks at a man would say the same again. */
+/**
+ * Who is to be asked, a bit for each: with nothing new among the choices he looks at a man would say the same again. And who is done: he is
+ * not asked again, whatever the others choose.
+ */
 interface Asking {
   toAsk: number;
+  done: number;
 }
 
-/** Repeats proposals until a whole round changes nothing; returns the men of a cycle, if there is one. Men who are `done` are not asked again. */
+/** Repeats proposals until a whole round changes nothing; returns the men of a cycle, if there is one. */
 function untilStill(
   scene: OpenScene,
   call: SeatedCall,
   refusals: readonly ReadonlyMap<number, number>[],
-  done: boolean[],
   asking: Asking,
   bound: Bound | null,
 ): readonly number[] {
@@ -81,7 +84,7 @@ function untilStill(
     let changed = false;
     const before = round > PATIENCE ? [...scene.proposals] : null;
     for (const man of order) {
-      if (done[man] || (asking.toAsk & bitOf(man)) === 0) continue;
+      if ((asking.toAsk & ~asking.done & bitOf(man)) === 0) continue;
       asking.toAsk &= ~bitOf(man);
       const runs = bound ? bound.running(man) : null;
       const proposal = bound?.fixed[man] ?? runs ?? propose(scene, man, call, refusals[man]!, bound);
@@ -90,7 +93,8 @@ function untilStill(
         asking.toAsk |= bound ? EVERYBODY : watchers[man]!;
         scene.propose(man, proposal);
       }
-      done[man] = !runs && (proposal.sentence < 0 ? call.sheets[man]!.length : proposal.sentence) < steady[man]!;
+      const isDone = !runs && (proposal.sentence < 0 ? call.sheets[man]!.length : proposal.sentence) < steady[man]!;
+      if (isDone) asking.done |= bitOf(man);
     }
     if (!changed) return NO_DEFENDERS;
     if (!before) continue;
