@@ -5,7 +5,7 @@ const SAMPLES = 24;
 
 /**
  * By how many seconds the puller is late where he has his best chance to meet a man who runs straight for the hole;
- * negative when he is early. Feet and seconds.
+ * negative when he is early. Feet and seconds. Not looked for any better than `enough`.
  */
 export function lateness(
   puller: Point,
@@ -13,9 +13,10 @@ export function lateness(
   defender: Point,
   defenderMover: Mover,
   hole: Point,
+  enough = -Infinity,
 ): number {
   let best = Infinity;
-  for (let i = 0; i <= SAMPLES; i++) {
+  for (let i = 0; i <= SAMPLES && best > enough; i++) {
     const place = between(defender, hole, i / SAMPLES);
     const late =
       timeToCover(distance(puller, place), pullerMover) - timeToCover(distance(defender, place), defenderMover);

@@ -59,34 +59,17 @@ class Search {
   private inward = 0;
   /** When those whom the best leaves would be at the ball; worked out when it is asked for. */
   private arrivals: readonly number[] | null = null;
-  /** For each job how many from it on are idle without anybody, and whom those may have, a bit for each. */
-  private readonly mayIdle: number[];
-  private readonly offered: number[];
 
   constructor(
     private readonly question: Question,
     private readonly not: { job: number; defender: number } | null,
-  ) {
-    const { options, idle } = question;
-    this.mayIdle = options.map(() => 0);
-    this.offered = options.map(() => 0);
-    let [men, offered] = [0, 0];
-    for (let j = options.length - 1; j >= 0; j--) {
-      if (idle[j]) {
-        men++;
-        for (const { defender } of options[j]!) offered |= 1 << defender;
-      }
-      this.mayIdle[j] = men;
-      this.offered[j] = offered;
-    }
-  }
+  ) {}
 
   /** Goes through the options of job `j` and those after it; the figures are what those before it add up to, `had` a bit for each man they have. */
   walk(j: number, had: number, covered: number, idle: number, crossings: number, inward: number): void {
     const { question, picks, not } = this;
     const { jobs, options, open } = question;
-    if (this.found && this.cannotWin(j, had, open.length - covered - (jobs.length - j), idle, crossings, inward))
-      return;
+    if (this.found && this.cannotWin(j, open.length - covered - (jobs.length - j), idle, crossings, inward)) return;
     if (j === jobs.length) {
       this.weigh(open.length - covered, idle, crossings, inward);
       return;
@@ -111,22 +94,14 @@ class Search {
   }
 
   /** What is settled so far is worse already than the best whole allotment: `least` linebackers stay uncovered at least. */
-  private cannotWin(j: number, had: number, least: number, sofar: number, crossings: number, inward: number): boolean {
+  private cannotWin(j: number, least: number, idle: number, crossings: number, inward: number): boolean {
     const { question, picks, best } = this;
     if (least > this.uncovered) return true;
     if (this.uncovered > 0) return false;
-    const idle = sofar + this.idleFrom(j, had);
     if (idle !== this.idle) return idle > this.idle;
     if (crossings !== this.crossings) return crossings > this.crossings;
     if (inward !== this.inward) return inward > this.inward;
     return compareOrder(question, picks, best, j) > 0;
-  }
-
-  /** How many of the jobs from `j` on will be idle at least: there are no more men left for them than these. */
-  private idleFrom(j: number, had: number): number {
-    let jobs = this.mayIdle[j] ?? 0;
-    for (let left = jobs === 0 ? 0 : this.offered[j]! & ~had; left !== 0 && jobs > 0; left &= left - 1) jobs--;
-    return jobs;
   }
 
   private compareDanger(): number {

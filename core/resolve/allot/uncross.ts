@@ -13,12 +13,15 @@ export function uncross(settled: Settled, target: number[]): void {
   for (const { instead } of scene.proposals) if (instead === 'over') isMoved = true;
   if (!isMoved) return;
   for (let round = 1; round < scene.lineCount; round++) {
+    let isStill = true;
     for (let man = 0; man + 1 < scene.lineCount; man++) {
       if (!areCrossed(scene, target, man, man + 1)) continue;
+      isStill = false;
       const [his, mates] = [target[man]!, target[man + 1]!];
       take(settled, target, man, mates);
       take(settled, target, man + 1, his);
     }
+    if (isStill) return;
   }
 }
 

@@ -5,12 +5,20 @@ import type { Settled } from '../settle/settled';
 import { wayTo, type Job } from './jobs';
 import { doCross } from './search';
 
+const NOBODY_TRADED: readonly number[] = [];
+
 /**
  * Two men whose names would send them across each other trade their linebackers: a number says who is meant in the usual picture, and nobody
  * crosses a team mate for it. `given` says whom each job has and is put right; whoever a double keeps stays with it. Gives the jobs that
  * traded.
  */
-export function untangle(settled: Settled, jobs: readonly Job[], given: number[], kept: readonly number[]): number[] {
+export function untangle(
+  settled: Settled,
+  jobs: readonly Job[],
+  given: number[],
+  kept: readonly number[],
+): readonly number[] {
+  if (jobs.length < 2) return NOBODY_TRADED;
   const { scene } = settled;
   const traded: number[] = [];
   const mayTrade = (j: number): boolean =>

@@ -69,7 +69,8 @@ function lateSet(judged: Case, m: ManOutcome, { spot }: Pocket): void {
   const { scene, settings } = judged;
   if (m.target === NOBODY || m.partners.length > 0 || m.man >= scene.lineCount) return;
   const rusher = scene.defenders[m.target]!;
-  const late = lateness(scene.men[m.man]!, m.pull ? MOVERS.puller : MOVERS.passSet, rusher, moverOf(rusher), spot);
+  const mover = m.pull ? MOVERS.puller : MOVERS.passSet;
+  const late = lateness(scene.men[m.man]!, mover, rusher, moverOf(rusher), spot, settings.pullMargin);
   if (!moreThan(late, settings.pullMargin)) return;
   judged.find(
     'set-late',

@@ -201,10 +201,8 @@ function lateKick(judged: Case, m: ManOutcome): void {
     settings,
   } = judged;
   if (m.target === NOBODY || scene.defenders[m.target]!.level > 1) return;
-  const late = lateness(scene.men[m.man]!, MOVERS.puller, scene.defenders[m.target]!, MOVERS.rusher, {
-    x: attack.x,
-    y: -1,
-  });
+  const [puller, him, hole] = [scene.men[m.man]!, scene.defenders[m.target]!, { x: attack.x, y: -1 }];
+  const late = lateness(puller, MOVERS.puller, him, MOVERS.rusher, hole, settings.pullMargin);
   if (!moreThan(late, settings.pullMargin)) return;
   judged.find(
     'pull-late',

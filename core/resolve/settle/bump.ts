@@ -6,6 +6,7 @@ import { PLAIN_CLIMB } from '../../vocabulary/index';
 import { NOBODY, type Scene } from '../../vocabulary/scene';
 import type { Accept } from '../../vocabulary/word';
 import { insteadOf } from '../prepare/proposals';
+import { bitOf } from '../prepare/watched';
 import type { Settled } from './settled';
 
 /**
@@ -34,11 +35,11 @@ function findForThoseLeft(settled: Settled): void {
   for (const d of scene.first) if (scene.owners[d] === 0) putInOrder(nobodyHas, d, fromTheBall);
   for (const d of nobodyHas) {
     if (
-      !findSomebody(settled, d, new Set(), false) &&
+      !findSomebody(settled, d, { men: 0 }, false) &&
       !settled.bound &&
       atLeast(scene.defenders[d]!.x, scene.men[0]!.x)
     )
-      findSomebody(settled, d, new Set(), true);
+      findSomebody(settled, d, { men: 0 }, true);
   }
 }
 
@@ -56,21 +57,27 @@ function sendOneOn(settled: Settled, defender: number): void {
   for (const man of others) if (!scene.proposals[man]!.pulls) change(settled, man, NOBODY, 'on');
 }
 
+/** Who has been asked to hand his own man on, a bit for each. */
+interface Asked {
+  men: number;
+}
+
 /** Gives a defender to a lineman beside him; true when somebody could come. */
-function findSomebody(settled: Settled, defender: number, asked: Set<number>, desperate: boolean): boolean {
+function findSomebody(settled: Settled, defender: number, asked: Asked, desperate: boolean): boolean {
   const { scene } = settled;
   const beside = menBeside(settled, defender);
   const take = (man: number): true => {
     change(settled, man, defender, 'over');
     return true;
   };
-  for (const man of beside) if (!asked.has(man) && hasHandFree(settled, man, desperate)) return take(man);
+  for (const man of beside)
+    if ((asked.men & bitOf(man)) === 0 && hasHandFree(settled, man, desperate)) return take(man);
   // Once the ball is snapped nobody hands his own man on to take another: who could see it coming?
   if (settled.bound) return false;
   for (const man of beside) {
     const his = scene.proposals[man]!.target;
-    if (asked.has(man) || scene.proposals[man]!.pulls || his === NOBODY) continue;
-    asked.add(man);
+    if ((asked.men & bitOf(man)) !== 0 || scene.proposals[man]!.pulls || his === NOBODY) continue;
+    asked.men |= bitOf(man);
     if (findSomebody(settled, his, asked, desperate)) return take(man);
   }
   return false;
