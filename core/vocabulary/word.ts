@@ -91,6 +91,8 @@ export type Claim = 'named' | 'free' | 'matched' | 'last';
 export interface TargetFinder {
   readonly claim: Claim | null;
   readonly seek: Seek;
+  /** Everybody whom `seek` would find, in its order, for a word that is nothing but such a list. */
+  readonly list?: ((scene: Scene, me: number, him: number) => readonly number[]) | null;
   /** True for "every man ...". */
   readonly every: boolean;
   /** A number higher than there are men means the last of them. */

@@ -51,10 +51,15 @@ export function optionsOf(settled: Settled, job: Job, from: number, taken: reado
     const isNew: Accept = (_scene, _man, _him, d) => !taken[d] && (seen & (1 << d)) === 0;
     for (let w = from; w < wishes.length; w++) {
       const { finder, action: by } = wishes[w]!;
-      for (let place = 0; ; place++) {
+      let rank = (w - from) * PER_ACTION;
+      if (finder.list) {
+        for (const d of finder.list(scene, man, job.him)) if (isNew(scene, man, job.him, d)) add(d, rank++, by, true);
+        continue;
+      }
+      for (;;) {
         const found = finder.seek(scene, man, job.him, isNew);
         if (found === NOBODY) break;
-        add(found, (w - from) * PER_ACTION + place, by, true);
+        add(found, rank++, by, true);
         if (finder.claim === 'named') break;
       }
     }

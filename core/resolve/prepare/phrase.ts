@@ -186,6 +186,7 @@ export function compileTarget(phrase: Phrase, place: Place | null): TargetFinder
   return {
     ...finder,
     picky: true,
+    list: null,
     seek: (scene, me, him, accept) =>
       seek(scene, me, him, accept === always ? keep : (s, m, h, d) => keep(s, m, h, d) && accept(s, m, h, d)),
   };

@@ -49,6 +49,29 @@ describe.each(libraryIds('schemes'))('%s, seated', (id) => {
     );
   });
 
+  it('lists whom its words would find, in the order in which they would find them', () => {
+    fc.assert(
+      fc.property(
+        aLineup,
+        fc.constantFrom<Side>('left', 'right'),
+        fc.func(fc.boolean()),
+        ({ formation, front }, side, likes) => {
+          const call = seatCall(compiled, formation, side, tagsInForce(compiled, {}));
+          const scene = setScene(call, new Facts(formation, front, { side }));
+          for (const [man, sentences] of call.sheets.entries())
+            for (const { finder } of sentences.flatMap((s) =>
+              s.actions.flatMap((a) => [...a.wishes, ...(a.then?.wishes ?? [])]),
+            )) {
+              if (!finder.list) continue;
+              const found = finder.seek(scene, man, NOBODY, (_scene, _man, _him, d) => likes(d));
+              expect(found).toBe(finder.list(scene, man, NOBODY).find((d) => likes(d)) ?? NOBODY);
+            }
+        },
+      ),
+      { numRuns: 15 },
+    );
+  });
+
   it('settles as it would if everybody were asked again whenever anybody changes his mind', () => {
     fc.assert(
       fc.property(aLineup, fc.constantFrom<Side>('left', 'right'), ({ formation, front }, side) => {

@@ -1,4 +1,5 @@
 import { firstOf } from '../finding';
+import type { Scene } from '../scene';
 import type { TargetWord } from '../word';
 
 export const nextFreeLinebacker: TargetWord = {
@@ -7,11 +8,12 @@ export const nextFreeLinebacker: TargetWord = {
   offTheLine: true,
   find: (slots) => {
     const after = slots.has('count') ? Number(slots.text('count').slice(1)) : 0;
+    const list = ({ linebackers }: Scene): readonly number[] => (after === 0 ? linebackers : linebackers.slice(after));
     return {
       claim: 'free',
       every: false,
-      seek: (scene, me, him, accept) =>
-        firstOf(scene, me, him, after === 0 ? scene.linebackers : scene.linebackers.slice(after), accept),
+      list,
+      seek: (scene, me, him, accept) => firstOf(scene, me, him, list(scene), accept),
     };
   },
 };
