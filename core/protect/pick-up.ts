@@ -1,4 +1,5 @@
 import { atMost, moreThan } from '../geometry/compare';
+import { putInOrder } from '../geometry/put-in-order';
 import { HAND_HELP } from '../geometry/tolerances';
 import { between, distance, type Point } from '../geometry/vec';
 import { MOVERS, moverOf, timeToCover, type Mover } from '../kinematics/speeds';
@@ -120,20 +121,24 @@ export class Rush {
       if (at < 0) idle.push(g);
       else by[at]!.push(g);
     }
-    const spare = idle
-      .filter((g) => {
-        const found = guards[g]!.scan.map((d) => pressure.rushers.indexOf(d)).find(
-          (l) => l >= 0 && by[l]!.length === 0 && reach(g, l),
-        );
-        if (found !== undefined) by[found]!.push(g);
-        return found === undefined;
-      })
-      .concat(secondMen(by));
-    const open = lanes
-      .map((_, l) => l)
-      .filter((l) => by[l]!.length === 0)
-      .sort((a, b) => lanes[a]!.arrives - lanes[b]!.arrives || a - b);
-    for (const [l, g] of matchGuards(open, spare, guards, own, lanes, reach)) {
+    const spare: number[] = [];
+    for (const g of idle) {
+      const first = guards[g]!.scan.find((d) => {
+        const l = pressure.rushers.indexOf(d);
+        return l >= 0 && by[l]!.length === 0 && reach(g, l);
+      });
+      if (first === undefined) spare.push(g);
+      else by[pressure.rushers.indexOf(first)]!.push(g);
+    }
+    // Of two on one rusher, whoever can leave him.
+    for (const men of by) for (let i = 1; i < men.length; i++) spare.push(men[i]!);
+    const open: number[] = [];
+    const sooner = (a: number, b: number): number => lanes[a]!.arrives - lanes[b]!.arrives || a - b;
+    for (let l = 0; l < lanes.length; l++) if (by[l]!.length === 0) putInOrder(open, l, sooner);
+    const matched = open.length > 0 ? matchGuards(open, spare, guards, own, lanes, reach) : [];
+    for (const l of open) {
+      const g = matched[l]!;
+      if (g === NOBODY) continue;
       for (const men of by) if (men.length > 1 && men.includes(g)) men.splice(men.indexOf(g), 1);
       by[l]!.push(g);
     }
@@ -167,11 +172,10 @@ function passTwist(
   return [one.index, other.index];
 }
 
-/** Of two on one rusher, whoever can leave him. */
-const secondMen = (by: readonly (readonly number[])[]): number[] =>
-  by.flatMap((men) => (men.length > 1 ? men.slice(1) : []));
-
-/** Augmenting paths, so that as many rushers as possible are had; whose man he is by rule is asked first, then the nearest. */
+/**
+ * Augmenting paths, so that as many rushers as possible are had; whose man he is by rule is asked first, then the nearest. For each lane
+ * its guard, -1 for nobody.
+ */
 function matchGuards(
   open: readonly number[],
   spare: readonly number[],
@@ -179,21 +183,29 @@ function matchGuards(
   own: readonly number[],
   lanes: readonly Lane[],
   reach: (guard: number, lane: number) => boolean,
-): Map<number, number> {
-  const has = new Map<number, number>();
-  const place = (g: number, l: number): number =>
-    own[g] === lanes[l]!.rusher ? -1 : Math.abs(guards[g]!.at.x - lanes[l]!.x);
-  const find = (l: number, asked: Set<number>): boolean => {
-    for (const g of spare.filter((x) => !asked.has(x) && reach(x, l)).sort((x, y) => place(x, l) - place(y, l))) {
-      asked.add(g);
-      const his = [...has].find(([, guard]) => guard === g)?.[0];
-      if (his !== undefined && !find(his, asked)) continue;
-      has.set(l, g);
+): number[] {
+  const has = lanes.map(() => NOBODY);
+  const his = guards.map(() => NOBODY);
+  /** Who has been asked on the way to one lane, a bit for each. */
+  let asked = 0;
+  const find = (l: number): boolean => {
+    const place = (g: number): number => (own[g] === lanes[l]!.rusher ? -1 : Math.abs(guards[g]!.at.x - lanes[l]!.x));
+    const willing: number[] = [];
+    for (const g of spare)
+      if ((asked & (1 << g)) === 0 && reach(g, l)) putInOrder(willing, g, (x, y) => place(x) - place(y));
+    for (const g of willing) {
+      asked |= 1 << g;
+      if (his[g] !== NOBODY && !find(his[g]!)) continue;
+      has[l] = g;
+      his[g] = l;
       return true;
     }
     return false;
   };
-  for (const l of open) find(l, new Set());
+  for (const l of open) {
+    asked = 0;
+    find(l);
+  }
   return has;
 }
 
