@@ -1,3 +1,4 @@
+import { bitOf, has } from '../geometry/bits';
 import { atMost, moreThan } from '../geometry/compare';
 import { putInOrder } from '../geometry/put-in-order';
 import { HAND_HELP } from '../geometry/tolerances';
@@ -184,19 +185,18 @@ function matchGuards(
   lanes: readonly Lane[],
   reach: (guard: number, lane: number) => boolean,
 ): number[] {
-  const has = lanes.map(() => NOBODY);
+  const hasHim = lanes.map(() => NOBODY);
   const his = guards.map(() => NOBODY);
   /** Who has been asked on the way to one lane, a bit for each. */
   let asked = 0;
   const find = (l: number): boolean => {
     const place = (g: number): number => (own[g] === lanes[l]!.rusher ? -1 : Math.abs(guards[g]!.at.x - lanes[l]!.x));
     const willing: number[] = [];
-    for (const g of spare)
-      if ((asked & (1 << g)) === 0 && reach(g, l)) putInOrder(willing, g, (x, y) => place(x) - place(y));
+    for (const g of spare) if (!has(asked, g) && reach(g, l)) putInOrder(willing, g, (x, y) => place(x) - place(y));
     for (const g of willing) {
-      asked |= 1 << g;
+      asked |= bitOf(g);
       if (his[g] !== NOBODY && !find(his[g]!)) continue;
-      has[l] = g;
+      hasHim[l] = g;
       his[g] = l;
       return true;
     }
@@ -206,7 +206,7 @@ function matchGuards(
     asked = 0;
     find(l);
   }
-  return has;
+  return hasHim;
 }
 
 /** Next to his place on the line, or anywhere for a man behind it. */

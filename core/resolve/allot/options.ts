@@ -1,3 +1,4 @@
+import { bitOf, has } from '../../geometry/bits';
 import { lessThan, moreThan } from '../../geometry/compare';
 import { CLIMB_REACH, LATERAL_REACH } from '../../geometry/tolerances';
 import type { Accept } from '../../vocabulary/word';
@@ -38,8 +39,8 @@ export function optionsOf(settled: Settled, job: Job, from: number, taken: reado
   /** Whoever has been looked at already, in reach or not: a bit for each. */
   let seen = 0;
   const add = (defender: number, rank: number, by: number, said: boolean): void => {
-    if (taken[defender] || (seen & (1 << defender)) !== 0) return;
-    seen |= 1 << defender;
+    if (taken[defender] || has(seen, defender)) return;
+    seen |= bitOf(defender);
     const way = wayTo(settled, job, defender);
     if (kind !== 'errand' ? !lessThan(way, CLIMB_REACH) : isOutOfReach(settled, job, defender)) return;
     options.push({ defender, rank, action: by, inBox: scene.linebackers.includes(defender), said, way });
@@ -48,7 +49,7 @@ export function optionsOf(settled: Settled, job: Job, from: number, taken: reado
   const anyBacker = who !== 'wide' && who !== 'slot' && !first.picky;
   if (isPlain && anyBacker) for (const d of scene.linebackers) add(d, 0, action, false);
   if (!isPlain || wishes.length > from + 1) {
-    const isNew: Accept = (_scene, _man, _him, d) => !taken[d] && (seen & (1 << d)) === 0;
+    const isNew: Accept = (_scene, _man, _him, d) => !taken[d] && !has(seen, d);
     for (let w = from; w < wishes.length; w++) {
       const { finder, action: by } = wishes[w]!;
       let rank = (w - from) * PER_ACTION;

@@ -1,3 +1,4 @@
+import { bitOf, has } from '../../geometry/bits';
 import { lessThan, moreThan } from '../../geometry/compare';
 import { putInOrder } from '../../geometry/put-in-order';
 import { LONG_CLIMB } from '../../geometry/tolerances';
@@ -77,12 +78,11 @@ class Search {
     const { kind } = jobs[j]!;
     for (const option of options[j]!) {
       const { defender, inBox } = option;
-      const bit = 1 << defender;
-      if ((had & bit) !== 0 || (not !== null && not.job === j && not.defender === defender)) continue;
+      if (has(had, defender) || (not !== null && not.job === j && not.defender === defender)) continue;
       picks[j] = option;
       this.walk(
         j + 1,
-        had | bit,
+        had | bitOf(defender),
         inBox ? covered + 1 : covered,
         idle,
         kind === 'errand' ? crossings : crossings + crossingsOf(question, picks, j),

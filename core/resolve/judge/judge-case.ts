@@ -61,10 +61,10 @@ export function sharedUnasked(judged: Case): void {
   const isAsked = ({ target, partners }: ManOutcome): boolean =>
     target === NOBODY || partners.length > 0 || defenders[target]!.by.length < 2;
   if (men.every(isAsked)) return;
-  for (let d = 0; d < defenders.length; d++) if (defenders[d]!.by.length >= 2) isSharedUnasked(judged, d);
+  for (let d = 0; d < defenders.length; d++) if (defenders[d]!.by.length >= 2) judgeShared(judged, d);
 }
 
-function isSharedUnasked(judged: Case, d: number): void {
+function judgeShared(judged: Case, d: number): void {
   const on = judged.outcome.men.filter((m) => m.target === d && !onlyTouches(m));
   if (on.length < 2 || on.every((m) => m.partners.length > 0)) return;
   judged.find(

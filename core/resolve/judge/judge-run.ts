@@ -1,3 +1,4 @@
+import { bitOf, has } from '../../geometry/bits';
 import { lessThan, moreThan } from '../../geometry/compare';
 import { CLIMB_REACH, LATERAL_REACH, LONG_CLIMB } from '../../geometry/tolerances';
 import { feet, seconds, trim, YARD, yards } from '../../geometry/units';
@@ -30,10 +31,10 @@ export function judgeRun(judged: Case): void {
 /** Free on the line: at the point of attack the play is broken; elsewhere it is a race, and who loses that is printed with his arrival. */
 function freeOnTheLine(judged: Case): void {
   const { outcome, scene } = judged;
-  for (const d of scene.first) if (outcome.defenders[d]!.status === 'free') isFreeOnTheLine(judged, d);
+  for (const d of scene.first) if (outcome.defenders[d]!.status === 'free') judgeFreeOnTheLine(judged, d);
 }
 
-function isFreeOnTheLine(judged: Case, d: number): void {
+function judgeFreeOnTheLine(judged: Case, d: number): void {
   const { scene, aim, scheme, settings } = judged;
   const { attack } = aim;
   const [carry, standard] = [carryOf(aim, scheme.head.tempo), settings.standardYards * YARD];
@@ -66,10 +67,10 @@ function isFreeOnTheLine(judged: Case, d: number): void {
 function idleMen(judged: Case): void {
   const { lineCount } = judged.scene;
   for (const { man, target, next } of judged.outcome.men)
-    if (target === NOBODY && next === NOBODY && man < lineCount) isIdle(judged, man);
+    if (target === NOBODY && next === NOBODY && man < lineCount) judgeIdle(judged, man);
 }
 
-function isIdle(judged: Case, man: number): void {
+function judgeIdle(judged: Case, man: number): void {
   const { scene } = judged;
   const box = [...freeNear(judged, man, scene.first), ...freeNear(judged, man, scene.linebackers)];
   if (box.length > 0) {
@@ -171,14 +172,14 @@ function crossings(judged: Case): void {
   for (const m of outcome.men) {
     const goesOn = m.next !== NOBODY && m.target !== NOBODY;
     const to = goesOn ? m.next : m.target;
-    if (to === NOBODY || scene.defenders[to]!.level === 1 || (gone & (1 << to)) !== 0 || runsToHim(m, scene)) continue;
-    gone |= 1 << to;
+    if (to === NOBODY || scene.defenders[to]!.level === 1 || has(gone, to) || runsToHim(m, scene)) continue;
+    gone |= bitOf(to);
     ways.push({ man: m.man, from: goesOn ? scene.defenders[m.target]!.x : scene.men[m.man]!.x, to });
   }
   for (let i = 0; i < ways.length; i++)
     for (let j = i + 1; j < ways.length; j++) {
       const [a, b] = [ways[i]!, ways[j]!];
-      if (doCross(a.from, scene.defenders[a.to]!.x, b.from, scene.defenders[b.to]!.x)) theyCross(judged, a, b);
+      if (doCross(a.from, scene.defenders[a.to]!.x, b.from, scene.defenders[b.to]!.x)) findCrossing(judged, a, b);
     }
 }
 
@@ -188,7 +189,7 @@ interface Way {
   readonly to: number;
 }
 
-function theyCross(judged: Case, a: Way, b: Way): void {
+function findCrossing(judged: Case, a: Way, b: Way): void {
   const way = ({ man, to }: Way): string => `${judged.man(man)} to ${judged.foe(to)}`;
   judged.find('crossing', [a.man, b.man], [a.to, b.to], () => `The ways of ${way(a)} and ${way(b)} cross.`);
 }
@@ -248,10 +249,10 @@ function vacatedGap(judged: Case, m: ManOutcome): void {
  */
 function freeOffTheLine(judged: Case): void {
   const { outcome, scene } = judged;
-  for (const d of freeMen(outcome)) if (scene.defenders[d]!.level > 1) isFreeOffTheLine(judged, d);
+  for (const d of freeMen(outcome)) if (scene.defenders[d]!.level > 1) judgeFreeOffTheLine(judged, d);
 }
 
-function isFreeOffTheLine(judged: Case, d: number): void {
+function judgeFreeOffTheLine(judged: Case, d: number): void {
   const { scene, aim, scheme, settings } = judged;
   const [carry, standard] = [carryOf(aim, scheme.head.tempo), settings.standardYards * YARD];
   if (canMeet(scene, d, carry, standard))

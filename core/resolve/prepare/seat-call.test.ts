@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { has } from '../../geometry/bits';
 import { Facts } from '../../identify/identify';
 import { libraryIds, libraryText, schemeFrom } from '../../library/library';
 import type { Side } from '../../model/side';
@@ -95,7 +96,7 @@ describe('a seated call', () => {
     );
     const watching = (name: string): string[] => {
       const mask = call.watchers[call.lineup.men.findIndex((m) => m.id === name)]!;
-      return call.lineup.men.filter((m) => (mask & (1 << m.index)) !== 0).map((m) => m.id);
+      return call.lineup.men.filter((m) => has(mask, m.index)).map((m) => m.id);
     };
     expect(watching('RG')).toEqual(['LG', 'C']);
     expect(watching('LT')).toEqual(['LG']);

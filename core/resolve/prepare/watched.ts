@@ -1,3 +1,4 @@
+import { bitOf, has } from '../../geometry/bits';
 import type { Phrase } from '../../language/tree';
 import { CONDITIONS, WORDS } from '../../vocabulary/index';
 import { NOBODY } from '../../vocabulary/scene';
@@ -7,8 +8,6 @@ import type { CompiledSentence } from './sentence';
 
 /** A bit for every man. */
 const EVERYBODY = -1;
-
-export const bitOf = (man: number): number => 1 << man;
 
 /** For each man the others whose sentences look at his choice, a bit for each: when he changes his mind they are asked again. */
 export function watchersOf(
@@ -21,9 +20,7 @@ export function watchersOf(
       .filter((s) => s.called && s.asksOthers)
       .reduce((all, { sentence }) => all | askedBy([sentence.when, sentence.actions], placeOf(man), askingLooks), 0),
   );
-  return sheets.map((_, him) =>
-    watched.reduce((all, of, man) => ((of & bitOf(him)) === 0 ? all : all | bitOf(man)), 0),
-  );
+  return sheets.map((_, him) => watched.reduce((all, of, man) => (has(of, him) ? all | bitOf(man) : all), 0));
 }
 
 /** Whose choices a part of a rule looks at. */

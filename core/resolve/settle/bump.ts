@@ -1,3 +1,4 @@
+import { bitOf, has } from '../../geometry/bits';
 import { atLeast, lessThan, moreThan } from '../../geometry/compare';
 import { putInOrder } from '../../geometry/put-in-order';
 import { HEAD_UP, LATERAL_REACH, SHADE } from '../../geometry/tolerances';
@@ -6,7 +7,6 @@ import { PLAIN_CLIMB } from '../../vocabulary/index';
 import { NOBODY, type Scene } from '../../vocabulary/scene';
 import type { Accept } from '../../vocabulary/word';
 import { insteadOf } from '../prepare/proposals';
-import { bitOf } from '../prepare/watched';
 import type { Settled } from './settled';
 
 /**
@@ -70,13 +70,12 @@ function findSomebody(settled: Settled, defender: number, asked: Asked, desperat
     change(settled, man, defender, 'over');
     return true;
   };
-  for (const man of beside)
-    if ((asked.men & bitOf(man)) === 0 && hasHandFree(settled, man, desperate)) return take(man);
+  for (const man of beside) if (!has(asked.men, man) && hasHandFree(settled, man, desperate)) return take(man);
   // Once the ball is snapped nobody hands his own man on to take another: who could see it coming?
   if (settled.bound) return false;
   for (const man of beside) {
     const his = scene.proposals[man]!.target;
-    if ((asked.men & bitOf(man)) !== 0 || scene.proposals[man]!.pulls || his === NOBODY) continue;
+    if (has(asked.men, man) || scene.proposals[man]!.pulls || his === NOBODY) continue;
     asked.men |= bitOf(man);
     if (findSomebody(settled, his, asked, desperate)) return take(man);
   }

@@ -1,3 +1,4 @@
+import { bitOf, has } from '../../geometry/bits';
 import { moreThan } from '../../geometry/compare';
 import { HAND_HELP } from '../../geometry/tolerances';
 import { always } from '../../vocabulary/finding';
@@ -8,7 +9,6 @@ import { bumpOver } from './bump';
 import { naming, NO_DEFENDERS, NO_PROPOSAL, onto, openProposal, pairing, later } from '../prepare/proposals';
 import { FAILS } from '../prepare/phrase';
 import type { SeatedCall } from '../prepare/seat-call';
-import { bitOf } from '../prepare/watched';
 import { choicesOf, type OpenScene } from './set-scene';
 import type { Bound, Settled } from './settled';
 import type { CompiledSentence } from '../prepare/sentence';
@@ -84,7 +84,7 @@ function untilStill(
     let changed = false;
     const before = round > PATIENCE ? [...scene.proposals] : null;
     for (const man of order) {
-      if ((asking.toAsk & ~asking.done & bitOf(man)) === 0) continue;
+      if (!has(asking.toAsk & ~asking.done, man)) continue;
       asking.toAsk &= ~bitOf(man);
       const runs = bound ? bound.running(man) : null;
       const proposal = bound?.fixed[man] ?? runs ?? propose(scene, man, call, refusals[man]!, bound);
