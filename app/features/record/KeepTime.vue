@@ -22,7 +22,17 @@ const kept = computed(() => playbook.program.keepLeft ?? null);
 /** What is being thought of: nothing is erased by looking through the list. */
 const chosen = ref(kept.value);
 watch(kept, (months) => (chosen.value = months));
-const keep = (): Promise<boolean> => attempt(() => playbook.changeProgram({ keepLeft: chosen.value }));
+/** It counts only once the server has it: until then the button stays. */
+const isOnItsWay = ref(false);
+async function keep(): Promise<void> {
+  if (isOnItsWay.value) return;
+  isOnItsWay.value = true;
+  try {
+    await attempt(() => playbook.changeProgram({ keepLeft: chosen.value }));
+  } finally {
+    isOnItsWay.value = false;
+  }
+}
 
 const day = (date: Date): string => format(date, 'd MMM yyyy');
 /** What becomes of one man with what is chosen. */
@@ -45,7 +55,7 @@ function sayOf(man: LeftMan): string {
           <option v-for="months in KEEP_TIMES" :key="String(months)" :value="months">{{ sayKeepTime(months) }}</option>
         </select>
       </label>
-      <button v-if="chosen !== kept" class="plain link" type="submit">Keep it so from now on</button>
+      <button v-if="chosen !== kept || isOnItsWay" class="plain link" type="submit">Keep it so from now on</button>
     </form>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <ul v-if="men.length">
