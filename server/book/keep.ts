@@ -1,5 +1,5 @@
-import { QueryTypes, type Transaction } from 'sequelize';
-import { markedOf } from '#core/grade/book/marked';
+import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
+import { markedOf, type Marked } from '#core/grade/book/marked';
 import { playResultOf, snapColumns } from '#core/grade/book/play-result';
 import type { GradedSnap } from '#core/model/snap-body';
 import { PROGRAM_SHEET } from '#core/model/grade';
@@ -7,8 +7,10 @@ import { ProgramBodySchema } from '#core/model/program';
 import { SHIPPED_SETTINGS } from '#core/model/settings';
 import type { Standard } from '#core/model/standard';
 import { database } from '../db/database';
+import { isNowOpen } from '../opening';
 import { gradeAsked, gradeBody, gradedSnap } from '../db/mappers';
-import { BookMarkRow, BookSnapRow, GradeRow, SnapRow } from '../db/models';
+import { BookKindRow, BookMarkRow, BookSnapRow, GradeRow, SnapRow } from '../db/models';
+import { BOOK_KIND } from '../db/book-models';
 
 /** What of the games and the program of snaps the Book needs. */
 interface Around {
@@ -16,8 +18,7 @@ interface Around {
   readonly standard: Standard;
 }
 
-async function around(snaps: readonly SnapRow[], transaction: Transaction): Promise<Around> {
-  const sequelize = await database();
+async function around(sequelize: Sequelize, snaps: readonly SnapRow[], transaction: Transaction): Promise<Around> {
   const games = [...new Set(snaps.map((s) => s.gameId))];
   const rows = await sequelize.query<{ id: number; seasonId: number; settings: unknown }>(
     `select g.id, g.season_id as "seasonId", p.body->'settings' as settings from games g join programs p on p.id = g.program_id where g.id in (:games)`,
@@ -45,14 +46,37 @@ function counted(snap: SnapRow, body: GradedSnap, grades: readonly GradeRow[], {
   return { marks, results };
 }
 
-/**
- * Makes anew what the Book counts of these snaps, from the snaps and their grades. Whoever changes either calls it in the same transaction,
- * so that the Book never says what is no longer so.
- */
-export async function keepInBook(snaps: readonly SnapRow[], transaction: Transaction): Promise<void> {
-  if (snaps.length === 0) return;
+/** What marks say, as the database has it; of each the number of its kind. */
+type Said = Pick<Marked, SaidPart>;
+type SaidPart = Exclude<keyof typeof BOOK_KIND, 'id' | 'programId'>;
+const SAID = Object.keys(BOOK_KIND).filter((column): column is SaidPart => column !== 'id' && column !== 'programId');
+const spell = (said: Said): string => JSON.stringify(SAID.map((part) => said[part]));
+
+/** The numbers of the kinds these marks are of, by how each is spelt; kinds nobody has met before are added. */
+async function kindsOf(
+  programId: number,
+  said: readonly Said[],
+  transaction: Transaction,
+): Promise<Map<string, number>> {
+  const met = new Map(said.map((one) => [spell(one), one]));
+  const known = async (): Promise<Map<string, number>> => {
+    const rows = await BookKindRow.findAll({ where: { programId }, transaction });
+    return new Map(rows.map((row) => [spell(row.get() as Said), row.id]));
+  };
+  const numbers = await known();
+  const added = [...met].flatMap(([spelt, { ...one }]) => (numbers.has(spelt) ? [] : [one]));
+  if (added.length === 0) return numbers;
+  const rows = added.map((one) => ({ programId, ...Object.fromEntries(SAID.map((part) => [part, one[part]])) }));
+  await BookKindRow.bulkCreate(rows, { transaction });
+  return known();
+}
+
+/** Makes anew what the Book counts of these snaps of one program. */
+async function keepInBook(sequelize: Sequelize, snaps: readonly SnapRow[], transaction: Transaction): Promise<void> {
+  const [first] = snaps;
+  if (!first) return;
   const snapId = snaps.map((s) => s.id);
-  const beside = await around(snaps, transaction);
+  const beside = await around(sequelize, snaps, transaction);
   const grades = await GradeRow.findAll({ where: { snapId, sheet: PROGRAM_SHEET }, transaction });
   const all = snaps.map((snap) =>
     counted(
@@ -62,10 +86,12 @@ export async function keepInBook(snaps: readonly SnapRow[], transaction: Transac
       beside,
     ),
   );
+  const marks = all.flatMap((a) => a.marks);
+  const kinds = await kindsOf(first.programId, marks, transaction);
   await BookMarkRow.destroy({ where: { snapId }, transaction });
   await BookSnapRow.destroy({ where: { snapId }, transaction });
   await BookMarkRow.bulkCreate(
-    all.flatMap((a) => a.marks),
+    marks.map((mark) => ({ ...mark, kind: kinds.get(spell(mark))! })),
     { transaction },
   );
   await BookSnapRow.bulkCreate(
@@ -74,57 +100,84 @@ export async function keepInBook(snaps: readonly SnapRow[], transaction: Transac
   );
 }
 
-/** The same for one snap whose grades are at hand, all of them; those that were taken away have left the Book with their row. */
-export async function keepSnapInBook(
-  snap: SnapRow,
-  body: GradedSnap,
-  grades: readonly GradeRow[],
-  transaction: Transaction,
-): Promise<void> {
-  const { marks, results } = counted(snap, body, grades, await around([snap], transaction));
-  const left = marks.map((m) => m.gradeId);
-  if (left.length < grades.length)
-    await BookMarkRow.destroy({
-      where: { gradeId: grades.map((g) => g.id).filter((id) => !left.includes(id)) },
-      transaction,
-    });
-  await BookMarkRow.bulkCreate(marks, { updateOnDuplicate: MARK_COLUMNS, transaction });
-  await BookSnapRow.bulkCreate(results, { updateOnDuplicate: ['blocked', 'pressured'], transaction });
-}
-/** What of a mark in the Book can change while it is the same man's on the same snap. */
-const MARK_COLUMNS = [
-  ...['block', 'target', 'pair', 'help', 'rubric', 'assignment', 'technique', 'finish', 'bothKept', 'outcome', 'film'],
-  ...['earned', 'possible', 'faults', 'facts', 'consequence', 'phasesDone', 'phasesNot'],
-] as never[];
-
 /** Snaps that are worked through at once. */
 const AT_ONCE = 200;
+/** The lock of whoever brings a program's Book up to date, beside the program's number. */
+const BOOK_LOCK = 8714;
 
-/** Puts into the Book what an older build or a restored copy has not: every snap that is not in it and counts. */
-export async function fillBook(): Promise<void> {
-  const sequelize = await database();
+/**
+ * Brings a program's Book up to date: snaps that were changed, or graded, since it was last made are counted anew. Everything that reads the
+ * Book calls it first, outside any transaction.
+ */
+export async function bringUpBook(sequelize: Sequelize, programId: number): Promise<void> {
   for (;;) {
-    const done = await sequelize.transaction(async (transaction) => {
-      const [found] = await sequelize.query(
-        `select s.id from snaps s left join book_snaps b on b.snap_id = s.id
-         where b.snap_id is null and jsonb_exists(s.body, 'call') and coalesce(s.body->'logged'->>'notCounted', '') = '' order by s.id limit ${AT_ONCE} for update of s skip locked`,
-        { transaction },
-      );
-      const ids = (found as { id: number }[]).map((row) => row.id);
-      const rows = await SnapRow.findAll({ where: { id: ids }, transaction });
-      // One program at a time, as each has its own standard.
-      for (const programId of new Set(rows.map((r) => r.programId)))
-        await keepInBook(
-          rows.filter((r) => r.programId === programId),
-          transaction,
-        );
-      return ids.length;
+    const [due] = await sequelize.query('select 1 from book_due where program_id = :programId limit 1', {
+      type: QueryTypes.SELECT,
+      replacements: { programId },
     });
-    if (done < AT_ONCE) return;
+    if (!due) return;
+    await sequelize.transaction((transaction) => bringUpSome(sequelize, programId, transaction));
   }
 }
 
-/** Takes out what the Book says of a program's plays, to be counted anew by another standard. */
-export async function forgetResults(programId: number, transaction: Transaction): Promise<void> {
-  await BookSnapRow.destroy({ where: { programId }, transaction });
+async function bringUpSome(sequelize: Sequelize, programId: number, transaction: Transaction): Promise<void> {
+  // Whoever comes second waits, and finds nothing left to do. A grader holds his snap first and notes it as due then: the same order.
+  await sequelize.query('select pg_advisory_xact_lock(:lock, :programId)', {
+    replacements: { lock: BOOK_LOCK, programId },
+    transaction,
+  });
+  const rows = await sequelize.query(
+    `select s.* from snaps s where s.id in (select snap_id from book_due where program_id = :programId order by snap_id limit ${AT_ONCE})
+     order by s.id for no key update of s`,
+    { model: SnapRow, mapToModel: true, replacements: { programId }, transaction },
+  );
+  await sequelize.query('delete from book_due where snap_id = any(array[:ids]::int[])', {
+    replacements: { ids: rows.map((row) => row.id) },
+    transaction,
+  });
+  await keepInBook(
+    sequelize,
+    rows.filter((row) => 'call' in (row.body as object)),
+    transaction,
+  );
+}
+
+/** Brings up to date what is due of every program. */
+export async function bringUpBooks(): Promise<void> {
+  const sequelize = await database();
+  const due = await sequelize.query<{ programId: number }>('select distinct program_id as "programId" from book_due', {
+    type: QueryTypes.SELECT,
+  });
+  for (const { programId } of due) await bringUpBook(sequelize, programId);
+}
+
+/** The database, with a program's Book up to date. */
+export async function upToDate(programId: number): Promise<Sequelize> {
+  const sequelize = await database();
+  await bringUpBook(sequelize, programId);
+  return sequelize;
+}
+
+/** Notes that everything the Book says of a program's plays is to be counted anew, by another standard. */
+export async function recountBook(programId: number, transaction: Transaction): Promise<void> {
+  const sequelize = await database();
+  await sequelize.query(
+    'insert into book_due select id, program_id from snaps where program_id = :programId on conflict do nothing',
+    { replacements: { programId }, transaction },
+  );
+}
+
+/** Brings up to date what is due again and again, so that hardly anybody who reads the Book waits for it; returns what ends it. */
+export function keepBooksUp(every: number): () => void {
+  let isAtIt = false;
+  const looking = setInterval(() => {
+    if (isAtIt || !isNowOpen()) return;
+    isAtIt = true;
+    // What is in the way now is told to whoever reads the Book.
+    void bringUpBooks()
+      .catch(() => undefined)
+      .finally(() => (isAtIt = false));
+  }, every);
+  looking.unref();
+  return () => clearInterval(looking);
 }

@@ -86,7 +86,7 @@ export async function readPlayRows(
   const { sql, values } = conditionOfPlays(program, filter);
   return db.query<PlayRow>(
     `select b.snap_id as "snapId", b.number, b.game_id as "gameId", b.scheme, b.side, b.front, b.blocked,
-       array(select m.blocker from book_marks m where m.snap_id = b.snap_id and m.both_kept is false order by m.blocker) as missed,
+       array(select m.blocker from book_grades m where m.snap_id = b.snap_id and m.both_kept is false order by m.blocker) as missed,
        count(*) over ()::int as total
      from book_snaps b where ${sql} and ${WHICH[count]} order by b.gain, b.game_id desc, b.number limit :take offset :skip`,
     { type: QueryTypes.SELECT, replacements: { ...values, skip, take } },

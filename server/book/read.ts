@@ -1,7 +1,7 @@
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { DIMENSION_IDS, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
 import type { BookLine } from '#core/grade/book/lines';
-import { SPREAD_PARTS, sumOfSpreads, type Spread } from '#core/grade/book/spread';
+import { SPREAD_PARTS, type Spread } from '#core/grade/book/spread';
 import { MEASURE_IDS, type Count, type Measure } from '#core/grade/book/measures';
 import { COLUMNS, SPREADS } from './columns';
 import { CONSEQUENCES } from '#core/model/grade';
@@ -18,32 +18,32 @@ interface Condition {
   readonly values: Record<string, unknown>;
 }
 
-/** The yes and no column of each measure that has one. */
+/** The yes and no column of each measure that has one, of a kind of marks. */
 export const TOLD: Readonly<Partial<Record<Measure, string>>> = {
-  assignment: 'b.assignment',
-  technique: 'b.technique',
-  both: 'b.both_kept',
-  finish: 'b.finish',
-  outcome: 'b.outcome',
-  film: 'b.film',
+  assignment: 'k.assignment',
+  technique: 'k.technique',
+  both: 'k.both_kept',
+  finish: 'k.finish',
+  outcome: 'k.outcome',
+  film: 'k.film',
 };
-const counted = Object.entries(TOLD)
+/** How many marks (`c.n` of each kind) are so. */
+const marksWhere = (condition: string): string => `coalesce(sum(c.n) filter (where ${condition}), 0)::int`;
+const yesAndNo = Object.entries(TOLD)
   .map(
     ([measure, column]) =>
-      `count(*) filter (where ${column})::int as "${measure}Good", count(${column})::int as "${measure}Of"`,
+      `${marksWhere(column)} as "${measure}Good", ${marksWhere(`${column} is not null`)} as "${measure}Of"`,
   )
   .join(', ');
-const spreading = SPREAD_PARTS.map((part) => `count(*) filter (where ${SPREADS[part]})::int as "spread ${part}"`).join(
-  ', ',
-);
+const spreading = SPREAD_PARTS.map((part) => `${marksWhere(SPREADS[part])} as "spread ${part}"`).join(', ');
 /** What weighing misses adds: nothing for all but the few of which somebody said what they meant. */
-const weight = `(case b.consequence ${CONSEQUENCES.map((c) => `when '${c}' then ${MISS_WEIGHTS[c] - 1}`).join(' ')} end)`;
-const missed = `b.consequence is not null and not (${SPREADS.all})`;
+const weight = `(case k.consequence ${CONSEQUENCES.map((c) => `when '${c}' then ${MISS_WEIGHTS[c] - 1}`).join(' ')} end)`;
+const missed = `k.consequence is not null and not (${SPREADS.all})`;
 const weighing = ['earned', 'possible']
-  .map((part) => `sum(b.${part} * ${weight}) filter (where ${missed})::float8 as "${part}More"`)
+  .map((part) => `sum(c.n * k.${part} * ${weight}) filter (where ${missed})::float8 as "${part}More"`)
   .join(', ');
-const COUNTS = `count(*)::int as marks, ${counted}, ${spreading}, sum(b.earned)::float8 as earned, sum(b.possible)::float8 as possible,
-  ${weighing}, count(*) filter (where b.possible > 0)::int as scored`;
+const COUNTS = `coalesce(sum(c.n), 0)::int as marks, ${yesAndNo}, ${spreading}, sum(c.n * k.earned)::float8 as earned,
+  sum(c.n * k.possible)::float8 as possible, ${weighing}, ${marksWhere('k.possible > 0')} as scored`;
 
 /** What is asked of `book_marks`: nothing of another program, and of a player nothing but his own in published games. */
 export function conditionOf({ program, player }: Reach, filter: BookFilter): Condition {
@@ -75,6 +75,7 @@ interface CountRow extends Record<string, unknown> {
   readonly earnedMore: number | null;
   readonly possibleMore: number | null;
   readonly scored: number;
+  readonly faults: BookLine['faults'];
 }
 
 function lineOf(row: CountRow): BookLine {
@@ -88,49 +89,65 @@ function lineOf(row: CountRow): BookLine {
   };
   const counts = Object.fromEntries(MEASURE_IDS.map((m) => [m, count(m)])) as BookLine['counts'];
   const spread = Object.fromEntries(SPREAD_PARTS.map((part) => [part, Number(row[`spread ${part}`])])) as Spread;
-  return { key: row.key, label: row.key, marks: row.marks, counts, spread, faults: [] };
+  return { key: row.key, label: row.key, marks: row.marks, counts, spread, faults: row.faults };
 }
 
-/** Everything a filter leaves, counted together. */
-export async function readTotal(db: Sequelize, reach: Reach, filter: BookFilter): Promise<BookLine> {
-  const { sql, values } = conditionOf(reach, filter);
-  const [row] = await db.query<CountRow>(`select 'all' as key, ${COUNTS} from book_marks b where ${sql}`, {
-    type: QueryTypes.SELECT,
-    replacements: values,
-  });
-  return lineOf(row!);
+/** How many marks of each kind (`c.n`) there are under each value (`c.key`) of a dimension of marks. */
+function countedBy(by: Dimension, condition: string): string {
+  const { of, value, join = '' } = COLUMNS[by];
+  const [key, beside] = of === 'mark' ? [value, join] : ['null', ''];
+  return `select ${key} as key, b.kind, count(*)::int as n from book_marks b ${beside} where ${condition} group by 1, 2`;
 }
 
-/** Grades by one dimension, the most marks first. Of a part of the block `technique` says whether that very part was done. */
-export async function readLines(db: Sequelize, reach: Reach, filter: BookFilter, by: Dimension): Promise<BookLine[]> {
+/** The same with what the kinds say, under each value of whatever dimension: where from, and what the value is. */
+function toldBy(by: Dimension): { from: string; key: string } {
+  const { of, value, join = '' } = COLUMNS[by];
+  const from = 'counted c join book_kinds k on k.id = c.kind';
+  return of === 'mark' ? { from, key: 'c.key' } : { from: `${from} ${join}`, key: value };
+}
+
+/**
+ * Grades by one dimension, the most marks first, and everything together. Of a part of the block `technique` says whether that very part was
+ * done. Marks are counted by kinds first, of which there are few: what the kinds say is added up then.
+ */
+export async function readLines(
+  db: Sequelize,
+  reach: Reach,
+  filter: BookFilter,
+  by: Dimension,
+): Promise<{ lines: BookLine[]; total: BookLine }> {
   const { sql, values } = conditionOf(reach, filter);
-  const { value, join = '' } = COLUMNS[by];
-  const counts = by === 'phase' ? COUNTS.replaceAll('b.technique', 'v.kept') : COUNTS;
-  const counting = db.query<CountRow>(
-    `select ${value} as key, ${counts} from book_marks b ${join} where ${sql} and ${value} is not null group by 1 order by marks desc, key`,
+  const { from, key } = toldBy(by);
+  const counts = by === 'phase' ? COUNTS.replaceAll('k.technique', 'v.kept') : COUNTS;
+  // Lines of a fault do not tell its own count once more.
+  const faults = by === 'fault' ? "'{}'::text[]" : 'k.faults';
+  const rows = await db.query<CountRow>(
+    `with counted as materialized (${countedBy(by, sql)}),
+       lines as (select ${key} as key, ${counts} from ${from} where ${key} is not null group by 1),
+       tags as (select ${key} as key, f.fault, sum(c.n)::int as count from ${from} cross join lateral unnest(${faults}) as f(fault)
+         where ${key} is not null group by 1, 2),
+       tagged as (select key, jsonb_agg(jsonb_build_object('fault', fault, 'count', count) order by count desc, fault) as faults from tags group by 1)
+     select 0 as part, lines.*, coalesce(faults, '[]') as faults from lines left join tagged using (key)
+     union all select 1, null, ${COUNTS}, '[]' from counted c join book_kinds k on k.id = c.kind
+     order by part, marks desc, key`,
     { type: QueryTypes.SELECT, replacements: values },
   );
-  if (by === 'fault') return (await counting).map(lineOf);
-  const tagging = db.query<{ key: string; fault: string; count: number }>(
-    `select ${value} as key, f.fault, count(*)::int as count from book_marks b ${join} cross join lateral unnest(b.faults) as f(fault)
-     where ${sql} and b.faults <> '{}' and ${value} is not null group by 1, 2 order by count desc, fault`,
-    { type: QueryTypes.SELECT, replacements: values },
-  );
-  const [rows, faults] = await Promise.all([counting, tagging]);
-  return rows.map(lineOf).map((line) => ({
-    ...line,
-    faults: faults.filter((f) => f.key === line.key).map(({ fault, count }) => ({ fault, count })),
-  }));
+  return { lines: rows.slice(0, -1).map(lineOf), total: { ...lineOf(rows.at(-1)!), key: 'all', label: 'all' } };
 }
 
-/** Sums lines that together hold every grade once. */
-export function sumOf(lines: readonly BookLine[]): BookLine {
-  const counts = Object.fromEntries(
-    MEASURE_IDS.map((m) => {
-      const sum = (part: keyof Count): number => lines.reduce((total, l) => total + l.counts[m][part], 0);
-      return [m, { good: sum('good'), of: sum('of'), unknown: sum('unknown') }];
-    }),
-  ) as BookLine['counts'];
-  const marks = lines.reduce((total, l) => total + l.marks, 0);
-  return { key: 'all', label: 'all', marks, counts, spread: sumOfSpreads(lines.map((l) => l.spread)), faults: [] };
+/** The values of a dimension that come, with how many marks stand under each, the most first. */
+export async function readValues(
+  db: Sequelize,
+  reach: Reach,
+  filter: BookFilter,
+  by: Dimension,
+): Promise<{ key: string; marks: number }[]> {
+  const { sql, values } = conditionOf(reach, filter);
+  const { from, key } = toldBy(by);
+  return db.query<{ key: string; marks: number }>(
+    `with counted as (${countedBy(by, sql)}) select ${key} as key, sum(c.n)::int as marks from ${from}
+     where ${key} is not null group by 1 order by marks desc, key limit ${MOST_VALUES}`,
+    { type: QueryTypes.SELECT, replacements: values },
+  );
 }
+const MOST_VALUES = 200;

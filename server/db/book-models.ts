@@ -1,7 +1,11 @@
 import { DataTypes, Model } from 'sequelize';
 
-/** What the Book counts of a grade; made from it and its snap, and made anew whenever either changes. */
+/** Whose a grade is, and by what the Book counts it; made from it and its snap, and made anew when either was changed. */
 export class BookMarkRow extends Model {}
+/** What a grade says: marks that say the same are of one kind. */
+export class BookKindRow extends Model {
+  declare readonly id: number;
+}
 /** What the Book counts of a snap. */
 export class BookSnapRow extends Model {}
 
@@ -29,6 +33,12 @@ export const BOOK_MARK = {
   target: text,
   help: text,
   ...situated,
+  kind: int,
+};
+/** Columns of `book_kinds`; the view `book_grades` has them beside those of the marks. */
+export const BOOK_KIND = {
+  id: { type: int, primaryKey: true, autoIncrement: true },
+  programId: int,
   rubric: text,
   assignment: yesNo,
   technique: yesNo,
@@ -36,8 +46,8 @@ export const BOOK_MARK = {
   bothKept: yesNo,
   outcome: yesNo,
   film: yesNo,
-  earned: DataTypes.REAL,
-  possible: DataTypes.REAL,
+  earned: DataTypes.DOUBLE,
+  possible: DataTypes.DOUBLE,
   faults: words,
   facts: words,
   consequence: text,

@@ -8,7 +8,7 @@ import {
   type ModelStatic,
   type Sequelize,
 } from 'sequelize';
-import { BOOK_MARK, BOOK_SNAP, BookMarkRow, BookSnapRow } from './book-models';
+import { BOOK_KIND, BOOK_MARK, BOOK_SNAP, BookKindRow, BookMarkRow, BookSnapRow } from './book-models';
 import {
   CLIP,
   ClipRow,
@@ -51,7 +51,7 @@ import {
   WEEK_PART,
   WeekPartRow,
 } from './week-models';
-export { BookMarkRow, BookSnapRow, HuddleManRow, HuddleRow, QuizAnswerRow, RepMarkRow, WeekPartRow };
+export { BookKindRow, BookMarkRow, BookSnapRow, HuddleManRow, HuddleRow, QuizAnswerRow, RepMarkRow, WeekPartRow };
 export { ClipRow, FilmRow, CalibrationRow, MeasuringRow, CutRow, FilmNoteRow };
 export { AttendanceRow, AuditRow, MembershipRow, PlayerRow, SessionRow, TicketRow, UserRow };
 
@@ -274,6 +274,7 @@ export function defineModels(sequelize: Sequelize): void {
     createdAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
   } as ModelAttributes<AcknowledgementRow>);
   define(BookMarkRow, 'book_marks', BOOK_MARK);
+  define(BookKindRow, 'book_kinds', BOOK_KIND);
   define(BookSnapRow, 'book_snaps', BOOK_SNAP);
   define(DocumentRow, 'documents', {
     ...owned,

@@ -1,6 +1,5 @@
 import { FIRST_SNAP, situationAfter } from '#core/film/log/series';
 import type { Call } from '#core/model/snap';
-import { keepInBook } from '../book/keep';
 import { database } from '../db/database';
 import { snapBody } from '../db/mappers';
 import { SnapRow } from '../db/models';
@@ -35,7 +34,6 @@ export async function addSnaps(
       rows.push(await SnapRow.create({ programId, gameId, number, body }, { transaction }));
     }
     await showSnaps(programId, gameId, transaction);
-    await keepInBook(rows, transaction);
     return rows;
   });
   return { added: made.map((s) => s.number), first: made[0]?.id ?? null };

@@ -8,7 +8,7 @@ import {
   type PlayPage,
 } from '#core/grade/book/play-result';
 import { readGains, readPlayRows, readResults } from '../book/read-plays';
-import { database } from '../db/database';
+import { upToDate } from '../book/keep';
 import { findingBody, snapBody } from '../db/mappers';
 import { FindingRow, GameRow, SnapRow } from '../db/models';
 import type { Member } from '../session/member';
@@ -18,7 +18,7 @@ import { labelled } from './book';
 export async function readPlayResults(member: Member, by: Dimension, filter: BookFilter): Promise<PlayPage> {
   if (!SNAP_DIMENSIONS.some((k) => k === by))
     throw createError({ statusCode: 400, message: `by: plays are not counted by ${by}.` });
-  const db = await database();
+  const db = await upToDate(member.programId);
   const [lines, gains] = await Promise.all([
     readResults(db, member.programId, filter, by),
     readGains(db, member.programId, filter),
@@ -43,7 +43,7 @@ export async function readPlaysBehind(
   count: PlayCount,
   page: { skip: number; take: number },
 ): Promise<BookPlays> {
-  const found = await readPlayRows(await database(), programId, filter, count, page);
+  const found = await readPlayRows(await upToDate(programId), programId, filter, count, page);
   const snapId = found.map((f) => f.snapId);
   const [snaps, games, findings] = await Promise.all([
     SnapRow.findAll({ where: { programId, id: snapId } }),

@@ -2,9 +2,8 @@ import { Op, QueryTypes } from 'sequelize';
 import type { BookFilter, Dimension } from '#core/grade/book/dimensions';
 import type { BookPage, BookSnaps } from '#core/grade/book/lines';
 import type { Measure } from '#core/grade/book/measures';
-import { COLUMNS } from '../book/columns';
-import { conditionOf, readLines, readTotal, sumOf, TOLD, type Reach } from '../book/read';
-import { database } from '../db/database';
+import { upToDate } from '../book/keep';
+import { conditionOf, readLines, readValues, TOLD, type Reach } from '../book/read';
 import { gradeAsked, gradeBody } from '../db/mappers';
 import { GameRow, GradeRow, PlayerRow, SeasonRow } from '../db/models';
 import type { Member } from '../session/member';
@@ -17,10 +16,8 @@ const reachOf = ({ programId, role, playerId }: Member): Reach => ({
 
 /** Grades counted one way. */
 export async function readBook(member: Member, by: Dimension, filter: BookFilter): Promise<BookPage> {
-  const db = await database();
-  const reach = reachOf(member);
-  const lines = await readLines(db, reach, filter, by);
-  const total = COLUMNS[by].whole ? sumOf(lines) : await readTotal(db, reach, filter);
+  const db = await upToDate(member.programId);
+  const { lines, total } = await readLines(db, reachOf(member), filter, by);
   const shown = lines.slice(0, MOST_LINES);
   return {
     ...{ by, filter, total, more: lines.length - shown.length },
@@ -74,7 +71,7 @@ async function namesOf(
 }
 
 /** A grade by its rubric is a miss unless everything possible was earned. */
-const ALL_EARNED = '(b.possible > 0 and b.earned = b.possible)';
+const ALL_EARNED = '(k.possible > 0 and k.earned = k.possible)';
 
 /** The snaps behind a number, a page at a time: the misses first, then what could not be told, as that is what one opens a number for. */
 export async function readSnapsBehind(
@@ -84,17 +81,23 @@ export async function readSnapsBehind(
   { skip, take }: { skip: number; take: number },
   onFilm = false,
 ): Promise<BookSnaps> {
-  const db = await database();
+  const db = await upToDate(member.programId);
   const { sql, values } = conditionOf(reachOf(member), filter);
   const column = TOLD[measure] ?? ALL_EARNED;
-  const found = await db.query<Found>(
+  const filmed = 'exists (select 1 from clips c where c.program_id = b.program_id and c.snap_id = b.snap_id)';
+  const where = onFilm ? `${sql} and ${filmed}` : sql;
+  const counting = db.query<{ total: number }>(`select count(*)::int as total from book_marks b where ${where}`, {
+    type: QueryTypes.SELECT,
+    replacements: values,
+  });
+  const finding = db.query<Found>(
     `select b.grade_id as "gradeId", b.snap_id as "snapId", b.number, b.game_id as "gameId", b.blocker, b.player_id as "playerId",
-       b.scheme, b.side, b.front, count(*) over ()::int as total from book_marks b
-     where ${sql}${onFilm ? ' and exists (select 1 from clips c where c.program_id = b.program_id and c.snap_id = b.snap_id)' : ''}
+       b.scheme, b.side, b.front from book_marks b join book_kinds k on k.id = b.kind where ${where}
      order by case when ${column} is false then 0 when ${column} is null then 1 else 2 end, b.game_id desc, b.number, b.blocker
      limit :take offset :skip`,
     { type: QueryTypes.SELECT, replacements: { ...values, skip, take } },
   );
+  const [[counted], found] = await Promise.all([counting, finding]);
   const { programId } = member;
   const [grades, games, players] = await Promise.all([
     GradeRow.findAll({ where: { programId, id: found.map((f) => f.gradeId) } }),
@@ -102,7 +105,7 @@ export async function readSnapsBehind(
     PlayerRow.findAll({ where: { programId, id: { [Op.in]: found.flatMap((f) => f.playerId ?? []) } } }),
   ]);
   return {
-    total: found[0]?.total ?? 0,
+    total: counted!.total,
     snaps: found.map(({ gradeId, playerId, ...f }) => {
       const grade = grades.find((g) => g.id === gradeId)!;
       const game = games.find((g) => g.id === f.gameId)!;
@@ -127,7 +130,6 @@ interface Found {
   readonly scheme: string;
   readonly side: string;
   readonly front: string;
-  readonly total: number;
 }
 
 /** A value of each dimension that filters can be set to, as the Book has it now. */
@@ -139,18 +141,12 @@ export async function readChoices(
   dimensions: readonly Dimension[],
   filter: BookFilter,
 ): Promise<BookChoices> {
-  const db = await database();
+  const db = await upToDate(member.programId);
   const choices: BookChoices = {};
   for (const by of dimensions) {
     const others: BookFilter = { ...filter };
     delete others[by];
-    const { sql, values } = conditionOf(reachOf(member), others);
-    const { value, join = '' } = COLUMNS[by];
-    const rows = await db.query<{ key: string; marks: number }>(
-      `select ${value} as key, count(*)::int as marks from book_marks b ${join} where ${sql} and ${value} is not null
-       group by 1 order by marks desc, key limit 200`,
-      { type: QueryTypes.SELECT, replacements: values },
-    );
+    const rows = await readValues(db, reachOf(member), others, by);
     choices[by] = await labelled(
       member,
       by,

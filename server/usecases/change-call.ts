@@ -1,5 +1,4 @@
 import { GradeRow, SnapRow } from '../db/models';
-import { keepInBook } from '../book/keep';
 import { database } from '../db/database';
 import { snapBody } from '../db/mappers';
 import type { Member } from '../session/member';
@@ -31,7 +30,6 @@ export async function changeCall(
     if (affected.length > 0 && !confirmed) return { affected, changed: false };
     const body = { ...before, call, resolution };
     await row!.update({ body, revision: row!.revision + 1 }, { transaction });
-    await keepInBook([row!], transaction);
     return { affected, changed: true };
   });
 }

@@ -1,7 +1,7 @@
 import { QueryTypes } from 'sequelize';
 import { PracticeWeekSchema } from '#core/model/practice';
 import type { FaultCount, PractisedWeek } from '#core/practice/close-week';
-import { database } from '../db/database';
+import { upToDate } from '../book/keep';
 import { GameRow, WeekPartRow } from '../db/models';
 import type { Member } from '../session/member';
 import { newestSeason } from './seasons';
@@ -13,11 +13,11 @@ export interface ToClose {
 
 /** Faults of the season, game by game, those that did not come again with none; and the weeks that were practised. */
 export async function readToClose(member: Member): Promise<ToClose> {
-  const db = await database();
   const { programId } = member;
+  const db = await upToDate(programId);
   const season = await newestSeason(member);
   const counts = await db.query<FaultCount>(
-    `with marks as (select game_id, player_id, faults from book_marks
+    `with marks as (select game_id, player_id, faults from book_grades
          where program_id = :programId and season_id = :seasonId and player_id is not null),
        graded as (select game_id, player_id, count(*)::int as of from marks group by 1, 2),
        had as (select distinct player_id, f.fault from marks cross join lateral unnest(faults) as f(fault))

@@ -2,7 +2,6 @@ import { mkdir, mkdtemp, rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Readable } from 'node:stream';
 import { audit } from '../audit';
-import { fillBook } from '../book/keep';
 import { bringIn } from '../copy/bring-in';
 import { KEPT_FREE, keepStream } from '../copy/keep-stream';
 import { unpackCopy } from '../copy/unpack';
@@ -37,7 +36,6 @@ export async function bringCopyIn(
     const { programId } = await beginAnother(userId, copy.head.name);
     made = programId;
     const counts = await bringIn(db, { programId, userId }, copy, places.storage);
-    await fillBook();
     await audit({ programId, userId }, 'imported', copy.head.name);
     made = null;
     return { programId, name: copy.head.name, counts };

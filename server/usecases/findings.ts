@@ -3,6 +3,7 @@ import { QueryTypes } from 'sequelize';
 import { habitsOf, HitSchema, type Habit } from '#core/grade/free/habits';
 import { NOTHING_FOUND, type Finding, type RuleQuestion } from '#core/model/finding';
 import { PROGRAM_SHEET } from '#core/model/grade';
+import { upToDate } from '../book/keep';
 import { database } from '../db/database';
 import { findingBody, snapBody } from '../db/mappers';
 import { FindingRow, GameRow, SnapRow } from '../db/models';
@@ -91,7 +92,7 @@ export async function listRuleQuestions({ programId }: Member): Promise<AskedRul
 
 /** Men who do something else than their sheet says, again and again; read off whom they really hit. */
 export async function listHabits({ programId }: Member): Promise<Habit[]> {
-  const sequelize = await database();
+  const sequelize = await upToDate(programId);
   const rows = await sequelize.query(
     `select g.snap_id as "snapId", b.scheme, b.side, b.front, g.blocker, b.block, g.asked->>'target' as asked, g.asked->>'next' as next,
        coalesce(g.body->>'hit', g.asked->>'target') as hit

@@ -4,7 +4,6 @@ import { askedOf } from '#core/grade/book/marked';
 import { findRubric } from '#core/grade/rubrics/index';
 import { PROGRAM_SHEET, type Grade } from '#core/model/grade';
 import type { GradeEntry, GradesConflict, GradesKept, GradesSent, OtherMark } from '#core/model/grade-entry';
-import { keepSnapInBook } from '../book/keep';
 import { database } from '../db/database';
 import { gradeBody, gradedSnap } from '../db/mappers';
 import { GameRow, GradeChangeRow, GradeRow, SnapRow, UserRow } from '../db/models';
@@ -64,10 +63,9 @@ export async function writeGrades(member: Member, snapId: number, sent: GradesSe
             },
           ],
     );
-    const written = await GradeRow.bulkCreate(given, {
+    await GradeRow.bulkCreate(given, {
       updateOnDuplicate: ['body', 'revision', 'entry', 'userId', 'asked', 'changedAt'],
       conflictAttributes: ['snapId', 'sheet', 'blocker'],
-      returning: true,
       transaction,
     });
     for (const { entry } of changing)
@@ -81,10 +79,6 @@ export async function writeGrades(member: Member, snapId: number, sent: GradesSe
       })),
       { transaction },
     );
-    if (sheet === PROGRAM_SHEET && changing.length) {
-      const others = rows.filter((r) => !changing.some((c) => c.row === r));
-      await keepSnapInBook(snap, body, [...others, ...written], transaction);
-    }
     return kept;
   });
 }

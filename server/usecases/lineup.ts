@@ -1,6 +1,5 @@
 import { createError } from 'h3';
 import { playerAt, type Lineup } from '#core/film/log/lineup';
-import { keepInBook } from '../book/keep';
 import { database } from '../db/database';
 import { lineupOf } from '../db/mappers';
 import { GradeRow, PlayerRow, SnapRow } from '../db/models';
@@ -61,8 +60,6 @@ export async function saveLineup(
     const told = moved.map(({ grade, number }) => ({ number, blocker: grade.blocker }));
     if (moved.length > 0 && !confirmed) return { saved: false, revision, moved: told };
     for (const { grade, playerId } of moved) await grade.update({ playerId }, { transaction });
-    const snapId = [...new Set(moved.map(({ grade }) => grade.snapId))];
-    await keepInBook(await SnapRow.findAll({ where: { id: snapId }, transaction }), transaction);
     await game.update({ lineup: { ...lineup }, lineupRevision: revision + 1 }, { transaction });
     return { saved: true, revision: revision + 1, moved: told };
   });

@@ -46,7 +46,7 @@ import { demoMeasured } from '#demo/measured';
 import { askedOf } from '#core/grade/book/marked';
 import { readTree } from '#core/language/read';
 import { libraryText } from '#core/library/library';
-import { fillBook } from '../book/keep';
+import { bringUpBooks } from '../book/keep';
 import { loadSeason } from './load-season';
 import { loadWeek } from './load-week';
 import { workOut } from './work-out';
@@ -156,7 +156,7 @@ export async function loadDemo({ enterable }: { enterable: boolean }): Promise<v
     await loadSeason({ programId, seasonId: season.id, players, coach, assistant }, transaction);
     return { userId: coach, programId };
   });
-  await fillBook();
+  await bringUpBooks();
   const member = made && (await findMember(made.userId, made.programId));
   if (member) await loadWeek(member);
 }

@@ -7,7 +7,6 @@ import type { LogEntry } from '#core/model/game';
 import type { Resolution } from '#core/model/resolution';
 import type { Call } from '#core/model/snap';
 import type { SnapBody } from '#core/model/snap-body';
-import { keepInBook } from '../book/keep';
 import { database } from '../db/database';
 import { snapBody } from '../db/mappers';
 import { ClipRow, GradeRow, SnapRow } from '../db/models';
@@ -62,15 +61,13 @@ export async function writeLog(
     const written = !dryRun && (confirmed || affected.length === 0);
     if (written) {
       for (const row of rows.filter((r) => without.includes(r.number))) await takeOut(row, transaction);
-      const touched = staying.filter((row) => changed.includes(row.number));
-      for (const row of touched)
+      for (const row of staying.filter((row) => changed.includes(row.number)))
         await row.update(
           { body: after.get(row.number)!, revision: row.revision + (answers.has(row.number) ? 1 : 0) },
           { transaction },
         );
       for (const number of added)
-        touched.push(await SnapRow.create({ programId, gameId, number, body: after.get(number)! }, { transaction }));
-      await keepInBook(touched, transaction);
+        await SnapRow.create({ programId, gameId, number, body: after.get(number)! }, { transaction });
       await showSnaps(programId, gameId, transaction);
     }
     return { written, added, changed, affected };

@@ -7,7 +7,7 @@ import { checkNaming } from '#core/names/names';
 import type { ProgramBody } from '#core/model/program';
 import { SHIPPED_SETTINGS } from '#core/model/settings';
 import { isSameStandard, type Standard } from '#core/model/standard';
-import { fillBook, forgetResults } from '../book/keep';
+import { recountBook } from '../book/keep';
 import { database } from '../db/database';
 import { sayKeepTime } from '#core/roster/keep-time';
 import { audit } from '../audit';
@@ -28,7 +28,7 @@ export async function changeProgram(member: Member, change: ProgramBody): Promis
     throw createError({ statusCode: 400, message: `${alike.map(wordDiagnostic).join('; ')}. Nothing was changed.` });
   const { programId } = member;
   const sequelize = await database();
-  const { body, isNewStandard } = await sequelize.transaction(async (transaction) => {
+  return sequelize.transaction(async (transaction) => {
     const lock = transaction.LOCK.UPDATE;
     const row = (await ProgramRow.findOne({ where: { id: programId }, lock, transaction }))!;
     const before = programBody(row);
@@ -36,12 +36,9 @@ export async function changeProgram(member: Member, change: ProgramBody): Promis
     await row.update({ body: after }, { transaction });
     if ((after.keepLeft ?? null) !== (before.keepLeft ?? null))
       await audit(member, 'keep time changed', sayKeepTime(after.keepLeft ?? null), transaction);
-    const isNew = !isSameStandard(standardOf(before), standardOf(after));
-    if (isNew) await forgetResults(programId, transaction);
-    return { body: after, isNewStandard: isNew };
+    if (!isSameStandard(standardOf(before), standardOf(after))) await recountBook(programId, transaction);
+    return after;
   });
-  if (isNewStandard) await fillBook();
-  return body;
 }
 
 const standardOf = ({ settings }: ProgramBody): Standard => settings ?? SHIPPED_SETTINGS;

@@ -5,7 +5,7 @@ import type { Readable } from 'node:stream';
 import { promisify } from 'node:util';
 import { createError } from 'h3';
 import { BackupSchema, type Backup, type Restored } from '#core/model/backup';
-import { fillBook } from '../book/keep';
+import { bringUpBooks } from '../book/keep';
 import type { BackupPlaces } from '../copy/backup-places';
 import { KEPT_FREE, keepStream } from '../copy/keep-stream';
 import { migrateAgain } from '../db/database';
@@ -50,7 +50,7 @@ export async function restoreBackup(
     } finally {
       // Whatever is there now is brought up to date, and goes on.
       await migrateAgain();
-      await fillBook();
+      await bringUpBooks();
       await beside.start();
     }
   });

@@ -1,9 +1,7 @@
 import { correctSituation } from '#core/film/log/series';
 import type { Situation } from '#core/model/snap';
-import { keepInBook } from '../book/keep';
 import { database } from '../db/database';
 import { snapBody } from '../db/mappers';
-import type { SnapRow } from '../db/models';
 import type { Member } from '../session/member';
 import { ownSnap } from './owned';
 import { lockedLog } from './log';
@@ -25,13 +23,12 @@ export async function changeSituation(
     const at = rows.findIndex((r) => r.id === snapId);
     const before = bodies.map((b) => b.situation);
     const after = correctSituation(before, at, { ...before[at]!, ...change });
-    const changed: SnapRow[] = [];
+    const changed: number[] = [];
     for (const [i, row] of rows.entries()) {
       if (JSON.stringify(before[i]) === JSON.stringify(after[i])) continue;
       await row.update({ body: { ...bodies[i]!, situation: after[i]! } }, { transaction });
-      changed.push(row);
+      changed.push(row.number);
     }
-    await keepInBook(changed, transaction);
-    return { situation: after[at]!, changed: changed.map((row) => row.number) };
+    return { situation: after[at]!, changed };
   });
 }

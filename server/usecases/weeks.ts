@@ -3,6 +3,7 @@ import { QueryTypes } from 'sequelize';
 import type { BlockRecord } from '#core/model/block-record';
 import type { RepMark } from '#core/model/script';
 import { WEEK_PARTS, type SeenFront, type Week, type WeekBody, type WeekPart } from '#core/model/week';
+import { upToDate } from '../book/keep';
 import { database } from '../db/database';
 import { GameRow, RepMarkRow, UserRow, WeekPartRow } from '../db/models';
 import type { Member } from '../session/member';
@@ -88,16 +89,16 @@ export async function writeWeek<P extends WeekPart>(
 
 /** What every man did at every block in the season that is played, with his faults at it. */
 async function readRecords(member: Member): Promise<BlockRecord[]> {
-  const db = await database();
+  const db = await upToDate(member.programId);
   const season = await newestSeason(member);
   const replacements = { programId: member.programId, seasonId: season.id };
   const counted = await db.query<Omit<BlockRecord, 'faults'>>(
     `select player_id as "playerId", block, count(*) filter (where both_kept)::int as good, count(both_kept)::int as of
-     from book_marks where program_id = :programId and season_id = :seasonId and player_id is not null group by 1, 2 order by 1, 2`,
+     from book_grades where program_id = :programId and season_id = :seasonId and player_id is not null group by 1, 2 order by 1, 2`,
     { type: QueryTypes.SELECT, replacements },
   );
   const faults = await db.query<{ playerId: number; block: string; fault: string; count: number }>(
-    `select player_id as "playerId", block, f.fault, count(*)::int as count from book_marks cross join lateral unnest(faults) as f(fault)
+    `select player_id as "playerId", block, f.fault, count(*)::int as count from book_grades cross join lateral unnest(faults) as f(fault)
      where program_id = :programId and season_id = :seasonId and player_id is not null and faults <> '{}'
      group by 1, 2, 3 order by count desc, fault`,
     { type: QueryTypes.SELECT, replacements },

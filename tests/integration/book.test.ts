@@ -8,8 +8,8 @@ import { NOTHING_FOUND } from '#core/model/finding';
 import { MISS_WEIGHTS } from '#core/grade/book/weigh';
 import { ALL_PLUS, type Consequence } from '#core/model/grade';
 import { PLAYED_GAMES } from '#demo/season';
-import { fillBook } from '../../server/book/keep';
-import { BookMarkRow, BookSnapRow, ClipRow, GameRow, GradeRow, PlayerRow, ProgramRow } from '../../server/db/models';
+import { bringUpBooks } from '../../server/book/keep';
+import { BookSnapRow, ClipRow, GameRow, GradeRow, PlayerRow, ProgramRow } from '../../server/db/models';
 import { readFinding, writeFinding } from '../../server/usecases/findings';
 import { findMember, type Member } from '../../server/session/member';
 import { readBook, readChoices, readSnapsBehind } from '../../server/usecases/book';
@@ -18,29 +18,14 @@ import { listSnaps } from '../../server/usecases/film';
 import { loadDemo } from '../../server/usecases/load-demo';
 import { changeProgram } from '../../server/usecases/program';
 import { freshDatabase, makeProgram } from './fresh-database';
+import { bookRows, forgetBook, wholeBook, type BookRow } from './book-rows';
 import { markAs } from './marking';
 import { SHIPPED_SETTINGS } from '#core/model/settings';
-
-/** A row of the Book as the database has it. */
-interface Row {
-  gradeId: number;
-  gameId: number;
-  seasonId: number;
-  playerId: number | null;
-  blocker: string;
-  scheme: string;
-  side: string;
-  earned: number;
-  possible: number;
-  phasesDone: string[];
-  phasesNot: string[];
-  [column: string]: unknown;
-}
 
 let db: Awaited<ReturnType<typeof freshDatabase>>;
 let coach: Member;
 let player: Member;
-let rows: Row[];
+let rows: BookRow[];
 let opponents: Map<number, string>;
 let gains: Map<number, number>;
 beforeAll(async () => {
@@ -49,14 +34,14 @@ beforeAll(async () => {
   const { id } = (await ProgramRow.findOne())!;
   coach = (await findMember(1, id))!;
   player = (await findMember(3, id))!;
-  rows = (await BookMarkRow.findAll()).map((r) => r.get() as Row);
+  rows = await bookRows(id);
   gains = new Map((await BookSnapRow.findAll()).map((s) => [s.snapId, s.gain]));
   opponents = new Map((await GameRow.findAll()).map((g) => [g.id, g.opponent]));
 });
 afterAll(() => db.drop());
 
 /** The values a row stands under, reckoned here. */
-const VALUES: Record<Dimension, (row: Row) => unknown[]> = {
+const VALUES: Record<Dimension, (row: BookRow) => unknown[]> = {
   man: (r) => [r.playerId],
   place: (r) => [r.blocker],
   unit: (r) => [r.unit],
@@ -84,11 +69,11 @@ const VALUES: Record<Dimension, (row: Row) => unknown[]> = {
   earned: (r) => [spreadOf(r.earned, r.possible)],
   rubric: (r) => [r.rubric],
 };
-const valuesOf = (by: Dimension, row: Row): string[] =>
+const valuesOf = (by: Dimension, row: BookRow): string[] =>
   VALUES[by](row)
     .filter((v) => v !== null && v !== undefined)
     .map(String);
-const isIn = (filter: BookFilter, row: Row): boolean =>
+const isIn = (filter: BookFilter, row: BookRow): boolean =>
   Object.entries(filter).every(([key, wanted]) => valuesOf(key as Dimension, row).some((v) => wanted!.includes(v)));
 
 const COLUMN: Partial<Record<Measure, string>> = {
@@ -100,9 +85,9 @@ const COLUMN: Partial<Record<Measure, string>> = {
   film: 'film',
 };
 /** What was done as asked counts once, whatever came of the play. */
-const weightOf = ({ earned, possible, consequence }: Row): number =>
+const weightOf = ({ earned, possible, consequence }: BookRow): number =>
   consequence === null || spreadOf(earned, possible) === 'all' ? 1 : MISS_WEIGHTS[consequence as Consequence];
-function countOf(measure: Measure, of: readonly Row[]): { good: number; of: number; unknown: number } {
+function countOf(measure: Measure, of: readonly BookRow[]): { good: number; of: number; unknown: number } {
   if (measure === 'score') {
     const scored = of.filter((r) => r.possible > 0);
     const sum = (part: 'earned' | 'possible'): number =>
@@ -123,7 +108,7 @@ function countOf(measure: Measure, of: readonly Row[]): { good: number; of: numb
   const told = of.map((r) => r[COLUMN[measure]!]).filter((v) => v !== null);
   return { good: told.filter(Boolean).length, of: told.length, unknown: of.length - told.length };
 }
-const lineOf = (key: string, of: readonly Row[]): Partial<BookLine> => ({
+const lineOf = (key: string, of: readonly BookRow[]): Partial<BookLine> => ({
   key,
   marks: of.length,
   counts: Object.fromEntries(MEASURE_IDS.map((m) => [m, countOf(m, of)])) as BookLine['counts'],
@@ -315,11 +300,10 @@ describe('what a filter’s ids are called', () => {
 
 describe('what the book counts', () => {
   it('is the same when it is all made anew', async () => {
-    const before = rows.map((r) => JSON.stringify(r)).sort();
-    await BookMarkRow.destroy({ where: {} });
-    await BookSnapRow.destroy({ where: {} });
-    await fillBook();
-    const after = (await BookMarkRow.findAll()).map((r) => JSON.stringify(r.get())).sort();
+    const before = await wholeBook(coach.programId);
+    await forgetBook(db.sequelize, coach.programId);
+    await bringUpBooks();
+    const after = await wholeBook(coach.programId);
     expect(after).toEqual(before);
   });
 

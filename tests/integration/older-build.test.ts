@@ -6,7 +6,7 @@ import { Playbook } from '#core/calls/playbook';
 import { resolve } from '#core/movement/play';
 import { need } from '#core/testing/need';
 import { GradeRow, SnapRow } from '../../server/db/models';
-import { fillBook } from '../../server/book/keep';
+import { bringUpBooks } from '../../server/book/keep';
 import { findMember, type Member } from '../../server/session/member';
 import { listChanged } from '../../server/usecases/changed-answers';
 import { listSnaps, readSnap } from '../../server/usecases/film';
@@ -44,8 +44,7 @@ describe('what an older build kept', () => {
       });
       expect(resolution).toMatchObject((body as { resolution: object }).resolution);
     }
-    expect(await bookOf(coach)).toEqual([]);
-    await fillBook();
+    await bringUpBooks();
     const rows = await bookOf(coach);
     expect(rows.length).toBe(await GradeRow.count());
     expect(rows.some((r) => r.grade.faults.length > 0)).toBe(true);

@@ -91,7 +91,8 @@ test('no mark the server has said it has is lost, doubled or half there, whateve
     await giving;
     const rows = await home.rows<{ snap: number; blocker: string; note: string; book: number; changes: number }>(
       `select g.snap_id as snap, g.blocker, g.body->>'note' as note,
-         (select count(*)::int from book_marks b where b.grade_id = g.id) as book,
+         ((select count(*) from book_marks b where b.grade_id = g.id) + (select count(*) from book_due d where d.snap_id = g.snap_id
+            and not exists (select 1 from book_marks b where b.grade_id = g.id)))::int as book,
          (select count(*)::int from grade_changes c where c.snap_id = g.snap_id and c.blocker = g.blocker and c.after->>'note' = g.body->>'note') as changes
        from grades g join snaps s on s.id = g.snap_id where s.game_id = $1 and g.sheet = 0`,
       [game.id],

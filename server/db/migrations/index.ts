@@ -11,6 +11,8 @@ import * as week from './0010-week';
 import * as huddle from './0011-huddle';
 import * as beforeContact from './0012-before-contact';
 import * as whatItMeant from './0013-what-it-meant';
+import * as bookKinds from './0014-book-kinds';
+import * as bookDue from './0015-book-due';
 
 /** In the order they run. Append only: a migration that has been on main is never changed. */
 export const MIGRATIONS = [
@@ -27,4 +29,6 @@ export const MIGRATIONS = [
   huddle,
   beforeContact,
   whatItMeant,
+  bookKinds,
+  bookDue,
 ] as const;
