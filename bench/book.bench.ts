@@ -1,4 +1,5 @@
 import { QueryTypes } from 'sequelize';
+import { tidyBooks } from '../server/book/keep';
 import { closeDatabase, openDatabase } from '../server/db/database';
 import { SnapRow } from '../server/db/models';
 import { loadDemo } from '../server/usecases/load-demo';
@@ -46,6 +47,7 @@ async function main(url: string): Promise<void> {
     type: QueryTypes.SELECT,
   })) as [{ count: number }];
   console.log(`${count} grades in the Book`);
+  await tidyBooks();
   const season = { season: ['1'] };
   for (const [name, filter] of [
     ['one season', season],
@@ -57,13 +59,15 @@ async function main(url: string): Promise<void> {
       if (ms > worst.ms) worst = { by, ms };
     }
     console.log(`${name}: slowest way of counting, by ${worst.by}, ${worst.ms.toFixed(0)} ms (goal 100)`);
+    const narrowed = { ...filter, help: ['alone'], down: ['1', '2'] };
+    console.log(`${name}, narrowed: by man ${(await time(() => readBook(coach, 'man', narrowed))).toFixed(0)} ms`);
     const where = name === 'one season' ? 'program_id = 1 and season_id = 1' : 'program_id = 1';
     const hand = await time(() =>
       db.query(
         `select player_id, count(*), count(*) filter (where assignment), count(assignment), count(*) filter (where technique), count(technique),
            count(*) filter (where both_kept), count(both_kept), count(*) filter (where finish), count(finish), count(*) filter (where outcome), count(outcome),
-           count(*) filter (where film), count(film), sum(earned), sum(possible) from book_marks where ${where} group by 1;
-         select player_id, f, count(*) from book_marks, unnest(faults) f where ${where} group by 1, 2`,
+           count(*) filter (where film), count(film), sum(earned), sum(possible) from book_grades where ${where} group by 1;
+         select player_id, f, count(*) from book_grades, unnest(faults) f where ${where} group by 1, 2`,
       ),
     );
     const own = await time(() => readBook(coach, 'man', filter));
@@ -78,6 +82,13 @@ async function main(url: string): Promise<void> {
   console.log(`memory ${Math.round(process.memoryUsage().rss / 1e6)} MB`);
   await closeDatabase();
 }
+
+/** What is seeded of a mark: what it says, and whose it is. */
+const SAID =
+  'rubric, assignment, technique, finish, both_kept, outcome, film, earned, possible, faults, facts, consequence, phases_done, phases_not';
+const WHOSE =
+  'grade_id, season_id, game_id, snap_id, number, player_id, blocker, unit, pair, scheme, side, front, formation, block, target, help, quarter, down, distance, zone, gained';
+const listed = (columns: string, alias: string): string => columns.replaceAll(/\w+/g, (column) => `${alias}.${column}`);
 
 /** Copies the demo's graded snaps until there are so many grades, a season every eleven games. */
 async function seed(db: Awaited<ReturnType<typeof openDatabase>>): Promise<void> {
@@ -94,18 +105,29 @@ async function seed(db: Awaited<ReturnType<typeof openDatabase>>): Promise<void>
       select 1, s.id, seat, 1 + (s.id + ord) % 12, '{"assignment":"right","technique":"plus","note":"","faults":[]}', 1,
         '{"block":"double","target":"T","next":"M","partners":[],"role":"inner","schools":[]}'
       from snaps s, unnest(array['LT','LG','C','RG','RT','Y','H']) with ordinality as m(seat, ord) where s.body = '{}';
-    insert into book_marks select g.id, 1, n.season_id, s.game_id, s.id, s.number, g.player_id, g.blocker,
-        case when g.blocker in ('LT','RT') then 'tackles' when g.blocker in ('LG','RG') then 'guards' else 'centre' end,
-        case when g.id % 3 = 0 then 'C and LG' end, (array['power','duo','inside-zone-z1','counter-gt','outside-zone'])[1 + g.id % 5],
-        (array['left','right'])[1 + s.id % 2], (array['Over','Under','Odd','Tite','Bear'])[1 + s.id % 5], 'H right',
-        (array['double','drive','reach','climb','help','pull-lead','man','back'])[1 + g.id % 8], (array['alone','helped'])[1 + g.id % 2],
-        1 + s.number / 17, 1 + s.id % 4, (array['short','middle','long'])[1 + s.id % 3], 'our half', 'gained', 'assignment-technique@1',
-        g.id % 30 <> 0, g.id % 6 <> 0, null, g.id % 30 <> 0 and g.id % 6 <> 0, case when g.id % 3 = 0 then g.id % 2 = 0 end, null,
-        (g.id % 3)::real / 2, 1, case when g.id % 6 = 0 then array['high-pads'] else '{}'::text[] end, '{}', '{}', '{}'
+    create temporary table new_marks as select g.id as grade_id, n.season_id, s.game_id, s.id as snap_id, s.number, g.player_id, g.blocker,
+        case when g.blocker in ('LT','RT') then 'tackles' when g.blocker in ('LG','RG') then 'guards' else 'centre' end as unit,
+        case when g.id % 3 = 0 then 'C and LG' end as pair, (array['power','duo','inside-zone-z1','counter-gt','outside-zone'])[1 + g.id % 5] as scheme,
+        (array['left','right'])[1 + s.id % 2] as side, (array['Over','Under','Odd','Tite','Bear'])[1 + s.id % 5] as front, 'H right' as formation,
+        (array['double','drive','reach','climb','help','pull-lead','man','back'])[1 + g.id % 8] as block,
+        (array['T','N','E','M','W'])[1 + g.id % 5] as target, (array['alone','helped'])[1 + g.id % 2] as help,
+        1 + s.number / 17 as quarter, 1 + s.id % 4 as down, (array['short','middle','long'])[1 + s.id % 3] as distance, 'our half' as zone,
+        'gained' as gained, 'assignment-technique@1' as rubric,
+        g.id % 30 <> 0 as assignment, g.id % 6 <> 0 as technique, null::boolean as finish, g.id % 30 <> 0 and g.id % 6 <> 0 as both_kept,
+        case when g.id % 3 = 0 then g.id % 2 = 0 end as outcome, case when g.id % 11 = 0 then g.id % 4 <> 0 end as film,
+        (g.id % 3)::float8 / 2 as earned, 1::float8 as possible,
+        case when g.id % 6 = 0 then array[(array['high-pads','late-hands','false-step','lost-leverage'])[1 + g.id % 4]] else '{}'::text[] end as faults,
+        case when g.id % 40 = 0 then array['knockdown'] else '{}'::text[] end as facts, case when g.id % 30 = 0 then 'costly' end as consequence,
+        case when g.id % 6 <> 0 then array['stance','first-step','strike','drive'] else array['stance','first-step'] end as phases_done,
+        case when g.id % 6 = 0 then array['strike','drive'] else '{}'::text[] end as phases_not
       from grades g join snaps s on s.id = g.snap_id join new_snaps n on n.game_id = s.game_id and n.number = s.number where s.body = '{}';
+    insert into book_kinds (program_id, ${SAID}) select distinct 1, ${SAID} from new_marks on conflict do nothing;
+    insert into book_marks (program_id, ${WHOSE}, kind) select 1, ${listed(WHOSE, 'm')}, k.id from new_marks m join book_kinds k on k.program_id = 1
+      and row(${listed(SAID, 'm')}) is not distinct from row(${listed(SAID, 'k')});
     insert into book_snaps select s.id, 1, n.season_id, s.game_id, s.number, (array['power','duo','inside-zone-z1'])[1 + s.id % 3], 'right', 'Over', 'H right',
         1, 1, 'long', 'our half', 'gained', s.id % 9, 'went on', s.id % 4 = 0, s.id % 2 = 0, false, false, s.id % 3 <> 0, false
       from snaps s join new_snaps n on n.game_id = s.game_id and n.number = s.number where s.body = '{}';
+    truncate book_due;
     analyze;
   `);
   await db.query('vacuum analyze book_marks');

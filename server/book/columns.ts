@@ -7,7 +7,7 @@ import { NEARLY, SPREAD_PARTS, type SpreadPart } from '#core/grade/book/spread';
 export interface Column {
   /** Where `value` and `join` are read. */
   readonly of: 'mark' | 'kind';
-  /** The value a grade is counted under; `null` values are left out. */
+  /** The value a grade is counted under, a word or a whole number; `null` values are left out. */
   readonly value: string;
   /** What `value` needs beside a mark, one row for each; beside a kind it may be several, and a grade then stands under each. */
   readonly join?: string;
@@ -20,7 +20,7 @@ export interface Column {
 /** Numbers that are said as words: asked for as numbers, so that their index is used; what is none of them holds for nothing. */
 const number = (column: string): Column => ({
   of: 'mark',
-  value: `${column}::text`,
+  value: column,
   where: (name) => `${column} = any(array[:${name}]::int[])`,
   read: (word) => (/^\d{1,9}$/.test(word) ? Number(word) : -1),
 });
@@ -98,7 +98,7 @@ export const COLUMNS: Readonly<Record<Dimension, Column>> = {
   gained: plain('b.gained'),
   yard: {
     of: 'mark',
-    value: `${clamped('s.gain')}::text`,
+    value: clamped('s.gain'),
     join: 'join book_snaps s on s.snap_id = b.snap_id',
     where: (name) =>
       `b.snap_id in (select snap_id from book_snaps where program_id = :program and ${clamped('gain')} = any(array[:${name}]::int[]))`,

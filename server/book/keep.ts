@@ -8,8 +8,9 @@ import { SHIPPED_SETTINGS } from '#core/model/settings';
 import type { Standard } from '#core/model/standard';
 import { database } from '../db/database';
 import { isNowOpen } from '../opening';
+import { countSeasons } from './counted';
 import { gradeAsked, gradeBody, gradedSnap } from '../db/mappers';
-import { BookKindRow, BookMarkRow, BookSnapRow, GradeRow, SnapRow } from '../db/models';
+import { BookKindRow, BookMarkRow, BookSnapRow, GradeRow, ProgramRow, SnapRow } from '../db/models';
 import { BOOK_KIND } from '../db/book-models';
 
 /** What of the games and the program of snaps the Book needs. */
@@ -131,6 +132,7 @@ async function bringUpSome(sequelize: Sequelize, programId: number, transaction:
      order by s.id for no key update of s`,
     { model: SnapRow, mapToModel: true, replacements: { programId }, transaction },
   );
+  if (rows.length === 0) return;
   await sequelize.query('delete from book_due where snap_id = any(array[:ids]::int[])', {
     replacements: { ids: rows.map((row) => row.id) },
     transaction,
@@ -149,6 +151,13 @@ export async function bringUpBooks(): Promise<void> {
     type: QueryTypes.SELECT,
   });
   for (const { programId } of due) await bringUpBook(sequelize, programId);
+}
+
+/** Brings the Book of every program up to date, and keeps what came of seasons that are over. */
+export async function tidyBooks(): Promise<void> {
+  await bringUpBooks();
+  const sequelize = await database();
+  for (const { id } of await ProgramRow.findAll({ attributes: ['id'] })) await countSeasons(sequelize, id);
 }
 
 /** The database, with a program's Book up to date. */
@@ -174,7 +183,7 @@ export function keepBooksUp(every: number): () => void {
     if (isAtIt || !isNowOpen()) return;
     isAtIt = true;
     // What is in the way now is told to whoever reads the Book.
-    void bringUpBooks()
+    void tidyBooks()
       .catch(() => undefined)
       .finally(() => (isAtIt = false));
   }, every);

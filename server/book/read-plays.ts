@@ -39,7 +39,7 @@ export async function readResults(
   const { sql, values } = conditionOfPlays(program, filter);
   const { value, join = '' } = COLUMNS[by];
   const rows = await db.query<ResultRow>(
-    `select ${value} as key, ${value} as label, sum(b.gain)::int as yards,
+    `select (${value})::text as key, (${value})::text as label, sum(b.gain)::int as yards,
        coalesce(sum(b.gain) filter (where not b.throws), 0)::int as "runYards",
        coalesce(sum(b.before_contact), 0)::int as "beforeContact", ${COUNTS}
      from book_snaps b ${join} where ${sql} and ${value} is not null group by 1 order by snaps desc, key`,

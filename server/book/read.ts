@@ -4,6 +4,7 @@ import type { BookLine } from '#core/grade/book/lines';
 import { SPREAD_PARTS, type Spread } from '#core/grade/book/spread';
 import { MEASURE_IDS, type Count, type Measure } from '#core/grade/book/measures';
 import { COLUMNS, SPREADS } from './columns';
+import { countedBy } from './counted';
 import { CONSEQUENCES } from '#core/model/grade';
 import { MISS_WEIGHTS } from '#core/grade/book/weigh';
 
@@ -92,14 +93,7 @@ function lineOf(row: CountRow): BookLine {
   return { key: row.key, label: row.key, marks: row.marks, counts, spread, faults: row.faults };
 }
 
-/** How many marks of each kind (`c.n`) there are under each value (`c.key`) of a dimension of marks. */
-function countedBy(by: Dimension, condition: string): string {
-  const { of, value, join = '' } = COLUMNS[by];
-  const [key, beside] = of === 'mark' ? [value, join] : ['null', ''];
-  return `select ${key} as key, b.kind, count(*)::int as n from book_marks b ${beside} where ${condition} group by 1, 2`;
-}
-
-/** The same with what the kinds say, under each value of whatever dimension: where from, and what the value is. */
+/** Counted marks (`c`) with what their kinds say, under each value of a dimension: where from, and what the value is. */
 function toldBy(by: Dimension): { from: string; key: string } {
   const { of, value, join = '' } = COLUMNS[by];
   const from = 'counted c join book_kinds k on k.id = c.kind';
@@ -122,7 +116,7 @@ export async function readLines(
   // Lines of a fault do not tell its own count once more.
   const faults = by === 'fault' ? "'{}'::text[]" : 'k.faults';
   const rows = await db.query<CountRow>(
-    `with counted as materialized (${countedBy(by, sql)}),
+    `with counted as materialized (${countedBy(by, sql, filter, reach.player)}),
        lines as (select ${key} as key, ${counts} from ${from} where ${key} is not null group by 1),
        tags as (select ${key} as key, f.fault, sum(c.n)::int as count from ${from} cross join lateral unnest(${faults}) as f(fault)
          where ${key} is not null group by 1, 2),
@@ -145,7 +139,7 @@ export async function readValues(
   const { sql, values } = conditionOf(reach, filter);
   const { from, key } = toldBy(by);
   return db.query<{ key: string; marks: number }>(
-    `with counted as (${countedBy(by, sql)}) select ${key} as key, sum(c.n)::int as marks from ${from}
+    `with counted as (${countedBy(by, sql, filter, reach.player)}) select ${key} as key, sum(c.n)::int as marks from ${from}
      where ${key} is not null group by 1 order by marks desc, key limit ${MOST_VALUES}`,
     { type: QueryTypes.SELECT, replacements: values },
   );

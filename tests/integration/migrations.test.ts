@@ -25,6 +25,8 @@ describe('migrations', () => {
       'acknowledgements',
       'attendance',
       'audit',
+      'book_counted',
+      'book_counts',
       'book_due',
       'book_grades',
       'book_kinds',

@@ -1,0 +1,66 @@
+import { QueryTypes, type Sequelize } from 'sequelize';
+import { DIMENSION_IDS, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
+import { COLUMNS } from './columns';
+
+/** What dimensions of kinds are counted under: the kinds themselves. */
+const KIND = 'kind';
+const OF_MARKS = DIMENSION_IDS.filter((by) => COLUMNS[by].of === 'mark');
+const nameOf = (by: Dimension): string => (COLUMNS[by].of === 'mark' ? by : KIND);
+
+/** Marks (`b`) counted by kinds, under each value of a dimension of marks; the values of others are read off the kinds. */
+function countMarks(by: string, condition: string): string {
+  const { value, join = '' } = by === KIND ? { value: 'null' } : COLUMNS[by as Dimension];
+  return `select key::text as key, kind, n from (
+    select ${value} as key, b.kind, count(*)::int as n from book_marks b ${join} where ${condition} group by 1, 2) marks`;
+}
+
+/** Whether it can be read off what seasons that are over came to: nothing is asked but seasons, and of everybody. */
+const canTakeKnown = (filter: BookFilter, player: number | null): boolean =>
+  player === null && Object.keys(filter).every((key) => key === 'season');
+
+/**
+ * A query of how many marks (`n`) of each kind there are under each value (`key`, `null` for none) of a dimension. Seasons that are over are
+ * not counted again where that can be helped.
+ */
+export function countedBy(by: Dimension, condition: string, filter: BookFilter, player: number | null): string {
+  const name = nameOf(by);
+  if (!canTakeKnown(filter, player)) return countMarks(name, condition);
+  const fresh = `b.season_id = any(array(select id from seasons where program_id = :program except select season_id from book_counted))`;
+  return `select key, kind, sum(n)::int as n from (
+    select b.key, b.kind, b.n from book_counts b where ${condition} and b.by = '${name}'
+    union all ${countMarks(name, `${condition} and ${fresh}`)}) known_and_fresh group by 1, 2`;
+}
+
+const COUNT_SEASON = [
+  'insert into book_counted (season_id, program_id) values (:season, :program)',
+  ...[...OF_MARKS, KIND].map(
+    (
+      by,
+    ) => `insert into book_counts (season_id, program_id, by, key, kind, n) select :season, :program, '${by}', key, kind, n
+      from (${countMarks(by, 'b.program_id = :program and b.season_id = :season')}) counted`,
+  ),
+].join(';\n');
+
+/** Keeps what a program's seasons come to that are over, all but its newest. */
+export async function countSeasons(sequelize: Sequelize, program: number): Promise<void> {
+  const over = await sequelize.query<{ season: number }>(
+    `select id as season from seasons where program_id = :program and id < (select max(id) from seasons where program_id = :program)
+     and id not in (select season_id from book_counted)`,
+    { type: QueryTypes.SELECT, replacements: { program } },
+  );
+  for (const { season } of over)
+    await sequelize.transaction(async (transaction) => {
+      // Nothing is marked in between, and whoever takes the program or the season away waits at its door.
+      await sequelize.query(
+        `select 1 from programs where id = :program for key share; select 1 from seasons where id = :season for key share;
+         lock table book_marks in share row exclusive mode`,
+        { replacements: { program, season }, transaction },
+      );
+      const [isThere] = await sequelize.query('select 1 from book_counted where season_id = :season', {
+        type: QueryTypes.SELECT,
+        replacements: { season },
+        transaction,
+      });
+      if (!isThere) await sequelize.query(COUNT_SEASON, { replacements: { program, season }, transaction });
+    });
+}
