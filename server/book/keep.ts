@@ -103,8 +103,6 @@ async function keepInBook(sequelize: Sequelize, snaps: readonly SnapRow[], trans
 
 /** Snaps that are worked through at once. */
 const AT_ONCE = 200;
-/** The lock of whoever brings a program's Book up to date, beside the program's number. */
-const BOOK_LOCK = 8714;
 
 /**
  * Brings a program's Book up to date: snaps that were changed, or graded, since it was last made are counted anew. Everything that reads the
@@ -122,24 +120,22 @@ export async function bringUpBook(sequelize: Sequelize, programId: number): Prom
 }
 
 async function bringUpSome(sequelize: Sequelize, programId: number, transaction: Transaction): Promise<void> {
-  // Whoever comes second waits, and finds nothing left to do. A grader holds his snap first and notes it as due then: the same order.
-  await sequelize.query('select pg_advisory_xact_lock(:lock, :programId)', {
-    replacements: { lock: BOOK_LOCK, programId },
-    transaction,
-  });
+  // A grader holds his snap first and notes it as due then: the same order. What he is about to note must not be taken for done.
   const rows = await sequelize.query(
     `select s.* from snaps s where s.id in (select snap_id from book_due where program_id = :programId order by snap_id limit ${AT_ONCE})
      order by s.id for no key update of s`,
     { model: SnapRow, mapToModel: true, replacements: { programId }, transaction },
   );
   if (rows.length === 0) return;
-  await sequelize.query('delete from book_due where snap_id = any(array[:ids]::int[])', {
-    replacements: { ids: rows.map((row) => row.id) },
-    transaction,
-  });
+  // Somebody else may have done them while this one waited.
+  const left = await sequelize.query<{ id: number }>(
+    'delete from book_due where snap_id = any(array[:ids]::int[]) returning snap_id as id',
+    { type: QueryTypes.SELECT, replacements: { ids: rows.map((row) => row.id) }, transaction },
+  );
+  const isLeft = new Set(left.map((row) => row.id));
   await keepInBook(
     sequelize,
-    rows.filter((row) => 'call' in (row.body as object)),
+    rows.filter((row) => isLeft.has(row.id) && 'call' in (row.body as object)),
     transaction,
   );
 }

@@ -143,6 +143,19 @@ describe('what the Book has due', () => {
   });
 });
 
+/** Whether somebody is held up by a lock of the database, or has come to his end before that. */
+async function waitsOrEnds(doing: Promise<unknown>): Promise<'waits' | 'ends'> {
+  let hasEnded = false;
+  void doing.finally(() => (hasEnded = true));
+  for (;;) {
+    const [waiting] = await db.sequelize.query(
+      `select 1 from pg_stat_activity where datname = current_database() and wait_event_type = 'Lock'`,
+      { type: QueryTypes.SELECT },
+    );
+    if (waiting || hasEnded) return waiting ? 'waits' : 'ends';
+  }
+}
+
 describe('two at once', () => {
   it('who read together find every mark once', async () => {
     await markAs(own.members.coach, own.snaps[1]!, [
@@ -157,13 +170,12 @@ describe('two at once', () => {
     await markAs(own.members.coach, snapId, [{ blocker: 'LT', grade: { ...ALL_PLUS, note: 'first' } }]);
     const grading = await db.sequelize.transaction();
     await SnapRow.findByPk(snapId, { lock: grading.LOCK.UPDATE, transaction: grading });
-    let isRead = false;
-    const reading = readBook(own.members.coach, 'fault', {}).finally(() => (isRead = true));
     await GradeRow.update(
       { body: { ...ALL_PLUS, faults: ['false-step'] } },
       { where: { snapId, blocker: 'LT', sheet: 0 }, transaction: grading },
     );
-    expect(isRead).toBe(false);
+    const reading = readBook(own.members.coach, 'fault', {});
+    expect(await waitsOrEnds(reading)).toBe('waits');
     await grading.commit();
     expect((await reading).lines.map((l) => l.key).sort()).toEqual(['false-step', 'high-pads']);
   });
@@ -253,10 +265,8 @@ describe('a season that is over', () => {
     await readBook(own.members.coach, 'man', {});
     const marking = await db.sequelize.transaction();
     await GradeRow.destroy({ where: { snapId: own.snaps[0]!, blocker: 'C', sheet: 0 }, transaction: marking });
-    let isDone = false;
-    const tidying = tidyBooks().finally(() => (isDone = true));
-    await new Promise((after) => setTimeout(after, 50));
-    expect(isDone).toBe(false);
+    const tidying = tidyBooks();
+    expect(await waitsOrEnds(tidying)).toBe('waits');
     await marking.commit();
     await tidying;
     expect((await readBook(own.members.coach, 'man', { season: [`${over}`] })).total.marks).toBe(1);
