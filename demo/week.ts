@@ -2,6 +2,7 @@ import type { PracticeWays } from '#core/model/practice';
 import type { CallSituation } from '#core/model/call-situations';
 import type { PlannedLook, PlannedPlay, WeekPlan } from '#core/model/week-plan';
 import { demoCall, type DemoFormation, type DemoFront } from './calls';
+import { SCOUTED_GAME, SCOUTED_SNAPS } from './scouted';
 import { PLAYED_GAMES, snapsOfGame } from './season';
 
 /** The game the Lanterns get ready for: the return match against the Terns. */
@@ -38,11 +39,15 @@ const play = (
 /** What the Terns showed in the first match, counted; what is only expected of them has a weight by feel. */
 const firstMatch = PLAYED_GAMES.find((g) => g.opponent === NEXT_GAME.opponent)!;
 const shown = snapsOfGame(firstMatch).filter((s) => !s.notCounted);
+/** In how many snaps of a game they showed a front. */
+const timesIn = (snaps: readonly { call: { frontName: string } }[], front: DemoFront): number =>
+  snaps.filter((s) => s.call.frontName === front).length;
 const look = (front: DemoFront, expected?: number): PlannedLook => {
   const { front: text, frontName } = demoCall('power', 'right', 'Five-man', front);
-  const snaps = shown.filter((s) => s.call.frontName === front).length;
-  const seen = expected === undefined ? `${snaps} snaps, week ${firstMatch.week}` : '';
-  return { front: text, frontName, weight: expected ?? snaps, seen };
+  const [then, since] = [timesIn(shown, front), timesIn(SCOUTED_SNAPS, front)];
+  const weeks = [then > 0 ? firstMatch.week : 0, since > 0 ? SCOUTED_GAME.week : 0].filter(Boolean);
+  const seen = weeks.length > 0 ? `${then + since} snaps, week ${weeks.join(', ')}` : '';
+  return { front: text, frontName, weight: expected ?? then + since, seen };
 };
 
 export const DEMO_PLAN: WeekPlan = {

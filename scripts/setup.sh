@@ -50,7 +50,7 @@ install_modules() {
 # build_app: builds when a source is newer than the last build.
 build_app() {
   local out="$ROOT/.output/nitro.json"
-  if [ -f "$out" ] && [ -z "$(cd "$ROOT" && find app core server eyes demo/scenario.ts demo/measured.ts demo/film/film.json demo/film/measured.json nuxt.config.ts package-lock.json -newer "$out" -type f -print -quit)" ]; then return; fi
+  if [ -f "$out" ] && [ -z "$(cd "$ROOT" && find app core server eyes demo nuxt.config.ts package-lock.json -newer "$out" -type f -print -quit)" ]; then return; fi
   check_disk 500
   say "Building (about a minute) ..."
   (cd "$ROOT" && npm run -s prepare:library && NUXT_TELEMETRY_DISABLED=1 npx nuxt build >"$ROOT/.data/build.log" 2>&1) || { tail -30 "$ROOT/.data/build.log" >&2; fail "The build failed; the whole log is .data/build.log."; }

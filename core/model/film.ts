@@ -5,6 +5,10 @@ export const FILM_KINDS = ['own game', 'opponent', 'practice', 'teaching'] as co
 export const FilmKindSchema = z.enum(FILM_KINDS);
 export type FilmKind = z.infer<typeof FilmKindSchema>;
 
+/** Whether a film of a kind shows the snaps of its game, by the numbers in its name: a game of ours in our own film, one of theirs in theirs. */
+export const showsItsGame = (kind: FilmKind, game: { readonly theirs?: string | null }): boolean =>
+  kind === (game.theirs ? 'opponent' : 'own game');
+
 /** How far a film has come. `refused` carries why; `cancelled` and `refused` ones can be tried again. */
 export const FILM_STATES = ['waiting', 'working', 'ready', 'refused', 'cancelled'] as const;
 export const FilmStateSchema = z.enum(FILM_STATES);

@@ -15,18 +15,31 @@ export const GameItemSchema = z.object({
   season: z.string().optional(),
   /** The day it is or was played, where that is known. */
   playedOn: DaySchema.optional(),
+  /** Against whom the opponent plays, where it is a game of his: neither line of it is graded. */
+  theirs: z.string().optional(),
 });
 export type GameItem = z.infer<typeof GameItemSchema>;
 
-/** The game that was played last: the newest that is not still ahead; of games without a day nobody knows that they are. */
-export const newestPlayed = <G extends { readonly playedOn?: string | null }>(
+/** "week 5, Fennick Otters"; of a game of theirs "week 5, Quillport Terns against Graymoor Millers". */
+export const sayGame = (
+  { week, opponent, theirs }: Pick<GameItem, 'week' | 'opponent' | 'theirs'>,
+  word: 'week' | 'Week' = 'week',
+): string => `${word} ${week}, ${opponent}${theirs ? ` against ${theirs}` : ''}`;
+
+/** The game of ours that was played last: the newest that is not still ahead; of games without a day nobody knows that they are. */
+export function newestPlayed<G extends { readonly playedOn?: string | null; readonly theirs?: string | null }>(
   games: readonly G[],
   today: string,
-): G | null => [...games].reverse().find((g) => !g.playedOn || g.playedOn <= today) ?? games.at(-1) ?? null;
+): G | null {
+  const ours = games.filter((g) => !g.theirs);
+  return [...ours].reverse().find((g) => !g.playedOn || g.playedOn <= today) ?? ours.at(-1) ?? null;
+}
 
-/** The game whose film somebody opens who says nothing: the last one that has snaps, else the last one. */
-export const latestGame = (games: readonly GameItem[]): GameItem | null =>
-  [...games].reverse().find((g) => g.snaps > 0) ?? games.at(-1) ?? null;
+/** The game whose film somebody opens who says nothing: the last one of ours that has snaps, else the last one. */
+export function latestGame(games: readonly GameItem[]): GameItem | null {
+  const ours = games.filter((g) => !g.theirs);
+  return [...ours].reverse().find((g) => g.snaps > 0) ?? ours.at(-1) ?? games.at(-1) ?? null;
+}
 
 export const MarkedSchema = z.object({ blocker: z.string(), grade: GradeSchema });
 

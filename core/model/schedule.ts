@@ -10,6 +10,12 @@ export const ScheduledSchema = z.object({
   playedOn: DaySchema.nullable().default(null),
 });
 export type Scheduled = z.infer<typeof ScheduledSchema>;
+/** A game that is added: one of ours, or one of an opponent's that is watched to see what he does. */
+export const NewGameSchema = ScheduledSchema.extend({
+  /** Against whom the opponent plays; `null` where it is against us. */
+  theirs: z.string().trim().min(1, 'a name').max(80).nullable().default(null),
+});
+export type NewGame = z.infer<typeof NewGameSchema>;
 export const ScheduleSchema = z.object({
   /** The newest first: that one is played now, the others are kept. */
   seasons: z.array(z.object({ id: z.int(), name: z.string(), games: z.int() })),

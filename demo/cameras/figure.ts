@@ -4,11 +4,6 @@ import type { Figure } from './play';
 
 type Project = (p: Space) => Pixel | null;
 
-const KIT = {
-  offence: { shirt: '#4d2a86', trim: '#3a1d69', trousers: '#d9d2e6', helmet: '#2e1754', number: '#ffffff' },
-  defence: { shirt: '#c28b34', trim: '#8f6420', trousers: '#e9e0cf', helmet: '#6d4a14', number: '#241a08' },
-} as const;
-
 /** Draws one man on the field: shadow, legs in stride, shoulders at pad height and as far as he leans, arms on the man he has, helmet, number. */
 export function drawFigure(context: SKRSContext2D, project: Project, man: Figure): void {
   const foot = project({ x: man.x, y: man.y, z: 0 });
@@ -35,7 +30,7 @@ function drawLegs(context: SKRSContext2D, foot: Pixel, man: Figure): void {
   const hip = man.pads * 0.52;
   const lift = Math.sin(man.stride) * 0.5;
   context.lineCap = 'round';
-  context.strokeStyle = KIT[man.team].trousers;
+  context.strokeStyle = man.wears.trousers;
   context.lineWidth = s * 0.62;
   for (const [side, swing] of [
     [-0.42, lift],
@@ -53,7 +48,7 @@ const waistOf = (foot: Pixel, man: Figure): number => foot.y - foot.scale * man.
 function drawTrunk(context: SKRSContext2D, foot: Pixel, shoulders: Pixel, man: Figure): void {
   const s = foot.scale;
   const [top, waist] = [shoulders.y, waistOf(foot, man)];
-  context.fillStyle = KIT[man.team].shirt;
+  context.fillStyle = man.wears.shirt;
   context.beginPath();
   context.moveTo(foot.x - s * 0.62, waist);
   context.lineTo(shoulders.x - s * 1.05, top + s * 0.35);
@@ -62,7 +57,7 @@ function drawTrunk(context: SKRSContext2D, foot: Pixel, shoulders: Pixel, man: F
   context.lineTo(foot.x + s * 0.62, waist);
   context.closePath();
   context.fill();
-  context.strokeStyle = KIT[man.team].trim;
+  context.strokeStyle = man.wears.trim;
   context.lineWidth = Math.max(0.8, s * 0.1);
   context.stroke();
 }
@@ -73,7 +68,7 @@ function drawArms(context: SKRSContext2D, project: Project, shoulders: Pixel, ma
   const hands = project({ x: man.x + man.hands.x * 0.75, y: man.y + man.hands.y * 0.75, z: man.pads * 0.85 });
   if (!hands) return;
   const s = shoulders.scale;
-  context.strokeStyle = KIT[man.team].shirt;
+  context.strokeStyle = man.wears.shirt;
   context.lineCap = 'round';
   context.lineWidth = s * 0.36;
   for (const side of [-0.85, 0.85]) {
@@ -85,7 +80,7 @@ function drawArms(context: SKRSContext2D, project: Project, shoulders: Pixel, ma
 }
 
 function drawHelmet(context: SKRSContext2D, shoulders: Pixel, man: Figure): void {
-  context.fillStyle = KIT[man.team].helmet;
+  context.fillStyle = man.wears.helmet;
   context.beginPath();
   context.arc(shoulders.x, shoulders.y - shoulders.scale * 0.5, shoulders.scale * 0.52, 0, Math.PI * 2);
   context.fill();
@@ -94,7 +89,7 @@ function drawHelmet(context: SKRSContext2D, shoulders: Pixel, man: Figure): void
 function drawNumber(context: SKRSContext2D, foot: Pixel, shoulders: Pixel, man: Figure): void {
   const s = foot.scale;
   if (s < 5) return;
-  context.fillStyle = KIT[man.team].number;
+  context.fillStyle = man.wears.number;
   context.font = `bold ${Math.round(s * 1.15)}px sans-serif`;
   context.textAlign = 'center';
   context.textBaseline = 'middle';
@@ -117,9 +112,9 @@ function drawFallen(context: SKRSContext2D, project: Project, man: Figure): void
     context.stroke();
   };
   context.lineCap = 'round';
-  piece(feet, hips, KIT[man.team].trousers, 0.9);
-  piece(hips, neck, KIT[man.team].shirt, 1.5);
-  context.fillStyle = KIT[man.team].helmet;
+  piece(feet, hips, man.wears.trousers, 0.9);
+  piece(hips, neck, man.wears.shirt, 1.5);
+  context.fillStyle = man.wears.helmet;
   context.beginPath();
   context.arc(head.x, head.y, head.scale * 0.5, 0, Math.PI * 2);
   context.fill();

@@ -3,6 +3,7 @@ import type { Quirk } from '#core/movement/run/blockers';
 import { STEP } from '#core/movement/run/bodies';
 import { runPlay as runInTime } from '#core/movement/run/run';
 import type { DemoSnap, FilmFault } from '../scenario';
+import type { Team } from './kits';
 import { chance } from './random';
 
 export const FRAMES_PER_SECOND = 30;
@@ -16,6 +17,7 @@ const AFTER_THROW = 0.5;
 export interface Figure {
   id: string;
   team: 'offence' | 'defence';
+  wears: Team;
   number: number;
   x: number;
   y: number;
@@ -39,6 +41,8 @@ export interface Happened {
   man: string;
   on: string;
 }
+/** Who plays against whom. */
+export type Teams = Readonly<Record<Figure['team'], Team>>;
 export interface Take {
   frames: Frame[];
   happened: Happened[];
@@ -46,20 +50,6 @@ export interface Take {
   whistleFrame: number;
   gain: number;
 }
-
-const OFFENCE_NUMBERS: Record<string, number> = {
-  LT: 72,
-  LG: 64,
-  C: 55,
-  RG: 61,
-  RT: 77,
-  Y: 84,
-  H: 40,
-  B: 28,
-  F: 36,
-  QB: 9,
-};
-const DEFENCE_NUMBERS: Record<string, number> = { LE: 91, N: 98, T: 94, RE: 95, W: 44, M: 51, S: 23, L: 93, R: 96 };
 
 /** What a fault looks like on film; faults without an entry are too small to be seen from the stands. */
 const QUIRKS: Partial<Record<FilmFault['fault'], Quirk>> = {
@@ -83,7 +73,12 @@ const RISES = 0.15;
 const PADS = { down: 2.6, up: 4.6, run: 4.1, engaged: 3.7, high: 5.2, fallen: 1 };
 
 /** Films the run of a play that the board shows too: the same places, with what men do wrong, as bodies that crouch, run and fall. */
-export function runPlay({ formation, front, resolution }: WorkedCall, snap: DemoSnap, seed: number): Take {
+export function runPlay(
+  { formation, front, resolution }: WorkedCall,
+  snap: DemoSnap,
+  teams: Teams,
+  seed: number,
+): Take {
   const quirks = Object.fromEntries(snap.faults.flatMap((f) => (QUIRKS[f.fault] ? [[f.man, QUIRKS[f.fault]!]] : [])));
   const done = withWrongMen(resolution, front, snap);
   const run = runInTime(formation, front, done, { quirks, seconds: MAX_SECONDS });
@@ -94,7 +89,8 @@ export function runPlay({ formation, front, resolution }: WorkedCall, snap: Demo
   const figures = run.men.map(({ id, team }, i): Figure => ({
     id,
     team,
-    number: (team === 'offence' ? OFFENCE_NUMBERS : DEFENCE_NUMBERS)[id] ?? 50,
+    wears: teams[team],
+    number: teams[team].numbers[id] ?? 50,
     x: run.frames[0]![2 * i]!,
     y: run.frames[0]![2 * i + 1]!,
     pads: standsUp(id, team) ? PADS.up : PADS.down,

@@ -16,17 +16,23 @@ import { BOOK_KIND } from '../db/book-models';
 /** What of the games and the program of snaps the Book needs. */
 interface Around {
   readonly season: ReadonlyMap<number, number>;
+  /** Games of an opponent's: the Book is of our own. */
+  readonly theirs: ReadonlySet<number>;
   readonly standard: Standard;
 }
 
 async function around(sequelize: Sequelize, snaps: readonly SnapRow[], transaction: Transaction): Promise<Around> {
   const games = [...new Set(snaps.map((s) => s.gameId))];
-  const rows = await sequelize.query<{ id: number; seasonId: number; settings: unknown }>(
-    `select g.id, g.season_id as "seasonId", p.body->'settings' as settings from games g join programs p on p.id = g.program_id where g.id in (:games)`,
+  const rows = await sequelize.query<{ id: number; seasonId: number; theirs: string | null; settings: unknown }>(
+    `select g.id, g.season_id as "seasonId", g.theirs, p.body->'settings' as settings from games g join programs p on p.id = g.program_id where g.id in (:games)`,
     { type: QueryTypes.SELECT, replacements: { games }, transaction },
   );
   const { settings = SHIPPED_SETTINGS } = ProgramBodySchema.parse({ settings: rows[0]?.settings ?? undefined });
-  return { season: new Map(rows.map((r) => [r.id, r.seasonId])), standard: settings };
+  return {
+    season: new Map(rows.map((r) => [r.id, r.seasonId])),
+    theirs: new Set(rows.filter((r) => r.theirs !== null).map((r) => r.id)),
+    standard: settings,
+  };
 }
 
 /** A snap and its grades as the Book counts them. */
@@ -79,7 +85,8 @@ async function keepInBook(sequelize: Sequelize, snaps: readonly SnapRow[], trans
   const snapId = snaps.map((s) => s.id);
   const beside = await around(sequelize, snaps, transaction);
   const grades = await GradeRow.findAll({ where: { snapId, sheet: PROGRAM_SHEET }, transaction });
-  const all = snaps.map((snap) =>
+  const ours = snaps.filter((snap) => !beside.theirs.has(snap.gameId));
+  const all = ours.map((snap) =>
     counted(
       snap,
       gradedSnap(snap),

@@ -88,6 +88,8 @@ export class GameRow extends Model<InferAttributes<GameRow>, InferCreationAttrib
   declare ownGrades: CreationOptional<boolean>;
   /** The day, as 2026-11-27. */
   declare playedOn: CreationOptional<string | null>;
+  /** Against whom the opponent plays, where it is a game of his; `null` of one of ours. */
+  declare theirs: CreationOptional<string | null>;
 }
 
 export class SnapRow extends Model<InferAttributes<SnapRow>, InferCreationAttributes<SnapRow>> {
@@ -228,6 +230,7 @@ export function defineModels(sequelize: Sequelize): void {
     lineupRevision: { type: int, defaultValue: 0 },
     ownGrades: { type: DataTypes.BOOLEAN, defaultValue: false },
     playedOn: DataTypes.DATEONLY,
+    theirs: text,
   } as ModelAttributes<GameRow>);
   define(SnapRow, 'snaps', {
     ...owned,

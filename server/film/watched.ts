@@ -58,7 +58,7 @@ async function takeIn(
     ['week', 'ASC'],
     ['id', 'ASC'],
   ];
-  const games = await GameRow.findAll({ where: { programId: program.id }, order });
+  const games = await GameRow.findAll({ where: { programId: program.id, theirs: null }, order });
   const game = newestPlayed(games, format(new Date(), 'yyyy-MM-dd'));
   const upload = `p${program.id}-${randomUUID()}`;
   const { size } = await stat(file);

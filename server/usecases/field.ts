@@ -1,3 +1,4 @@
+import { createError } from 'h3';
 import type { Transaction } from 'sequelize';
 import { lineupAt, playerAt } from '#core/film/log/lineup';
 import type { SnapView } from '#core/model/snap-view';
@@ -5,19 +6,23 @@ import { lineupOf } from '../db/mappers';
 import { GameRow, PlayerRow } from '../db/models';
 import type { Member } from '../session/member';
 
-/** Who plays a place on a snap of a game, by its number. */
+/** Why nobody is marked in a game of an opponent's. */
+export const NOT_GRADED = 'It is a game of theirs: neither line of it is graded.';
+
+/** Who plays a place on a snap of a game of ours, by its number. */
 export async function fieldOf(
   { programId }: Member,
   gameId: number,
   transaction: Transaction,
 ): Promise<(seat: string, snap: number) => number | null> {
   const game = await GameRow.findOne({ where: { id: gameId, programId }, transaction });
+  if (game!.theirs) throw createError({ statusCode: 409, message: `${NOT_GRADED} Nothing was changed.` });
   const players = await PlayerRow.findAll({ where: { programId }, transaction });
   const lineup = lineupOf(game!);
   return (seat, snap) => playerAt(lineup, players, seat, snap);
 }
 
-/** Who was on the field on a snap; a player sees only himself. */
+/** Who of ours was on the field on a snap; a player sees only himself. */
 export async function menOnField(
   { programId, role, playerId }: Member,
   gameId: number,
@@ -28,6 +33,7 @@ export async function menOnField(
     GameRow.findOne({ where: { id: gameId, programId } }),
     PlayerRow.findAll({ where: { programId } }),
   ]);
+  if (game!.theirs) return [];
   return [...lineupAt(lineupOf(game!), players, seats, snap)].flatMap(([seat, man]) =>
     role === 'player' && man.id !== playerId ? [] : [{ seat, name: man.name, number: man.number }],
   );

@@ -1,7 +1,7 @@
 import { createError } from 'h3';
 import type { Transaction } from 'sequelize';
 import { readClipName } from '#core/film/incoming/name';
-import type { FilmBody, FilmKind, FilmState, FilmView } from '#core/model/film';
+import { showsItsGame, type FilmBody, type FilmKind, type FilmState, type FilmView } from '#core/model/film';
 import type { ClipBody } from '#core/model/snap';
 import type { Angle } from '#core/model/angle';
 import { database } from '../db/database';
@@ -156,8 +156,10 @@ export async function showSnaps(programId: number, gameId: number, transaction: 
 /** Shows a snap that has no film from that angle yet what its film's name says; nothing when it does not say, or the place is taken. The game is locked. */
 export async function showSnap(filmId: number, transaction: Transaction): Promise<void> {
   const row = await FilmRow.findByPk(filmId, { transaction });
-  // An opponent's film, or one of practice, shows snaps of its own however it is called.
-  if (!row?.gameId || row.state !== 'ready' || row.kind !== 'own game') return;
+  if (!row?.gameId || row.state !== 'ready') return;
+  const game = await GameRow.findByPk(row.gameId, { attributes: ['theirs'], transaction });
+  // One of practice, or an opponent's in a game of ours, shows snaps of its own however it is called.
+  if (!game || !showsItsGame(row.kind as FilmKind, game)) return;
   const { snap, angle } = readClipName(row.name);
   if (snap === null || angle === null) return;
   const { programId, gameId } = row;

@@ -24,7 +24,7 @@ export interface GradedGame {
 export async function listGradedGames({ programId }: Member): Promise<GradedGame[]> {
   const sequelize = await database();
   const [games, counts, sheets, said] = await Promise.all([
-    GameRow.findAll({ where: { programId }, order: [['week', 'ASC']] }),
+    GameRow.findAll({ where: { programId, theirs: null }, order: [['week', 'ASC']] }),
     sequelize.query<{ gameId: number; snaps: number }>(
       'select game_id as "gameId", count(*)::int as snaps from snaps where program_id = :programId group by 1',
       { type: QueryTypes.SELECT, replacements: { programId } },

@@ -47,6 +47,7 @@ import { askedOf } from '#core/grade/book/marked';
 import { readTree } from '#core/language/read';
 import { libraryText } from '#core/library/library';
 import { bringUpBooks } from '../book/keep';
+import { loadScouted } from './load-scouted';
 import { loadSeason } from './load-season';
 import { loadWeek } from './load-week';
 import { workOut } from './work-out';
@@ -154,6 +155,7 @@ export async function loadDemo({ enterable }: { enterable: boolean }): Promise<v
       );
     }
     await loadSeason({ programId, seasonId: season.id, players, coach, assistant }, transaction);
+    await loadScouted({ programId, seasonId: season.id }, transaction);
     return { userId: coach, programId };
   });
   await bringUpBooks();

@@ -54,7 +54,7 @@ async function openWeek(member: Member): Promise<{ game: GameRow; plan: WeekPlan
   const today = format(new Date(), 'yyyy-MM-dd');
   const games = await GameRow.findAll({
     where: {
-      ...{ programId: member.programId, seasonId: season.id },
+      ...{ programId: member.programId, seasonId: season.id, theirs: null },
       playedOn: { [Op.or]: [{ [Op.gte]: today }, { [Op.is]: null }] },
     },
     order: [['week', 'ASC']],

@@ -1,12 +1,13 @@
 import { createError } from 'h3';
 import type { Transaction } from 'sequelize';
 import type { GameItem } from '#core/model/game';
-import type { Schedule, Scheduled } from '#core/model/schedule';
+import type { NewGame, Schedule, Scheduled } from '#core/model/schedule';
 import { audit } from '../audit';
 import { database } from '../db/database';
 import { FilmRow, GameRow, ProgramRow, SeasonRow, SnapRow } from '../db/models';
 import type { Member } from '../session/member';
 import { none } from './owned';
+import { NOT_GRADED } from './field';
 import { newestSeason } from './seasons';
 
 /** Games of the program, season by season; a player sees those whose grades were published. */
@@ -25,9 +26,10 @@ export async function listGames(member: Member): Promise<GameItem[]> {
     SeasonRow.findAll({ where: { programId } }),
   ]);
   const snaps = await snapsOf(programId);
-  return games.map(({ id, opponent, week, published, seasonId, playedOn }) => ({
+  return games.map(({ id, opponent, week, published, seasonId, playedOn, theirs }) => ({
     ...{ id, opponent, week, published, snaps: snaps.get(id) ?? 0 },
     ...(playedOn ? { playedOn } : {}),
+    ...(theirs ? { theirs } : {}),
     ...(seasonId === newest.id ? {} : { season: seasons.find((s) => s.id === seasonId)!.name }),
   }));
 }
@@ -38,13 +40,13 @@ async function snapsOf(programId: number): Promise<Map<number, number>> {
   return new Map(counted.map((c) => [c.gameId as number, c.count]));
 }
 
-/** The seasons, and the games of the one played now. */
+/** The seasons, and the games of ours in the one played now. */
 export async function readSchedule(member: Member): Promise<Schedule> {
   const { programId } = member;
   const newest = await newestSeason(member);
   const [seasons, games, films] = await Promise.all([
     SeasonRow.findAll({ where: { programId }, order: [['id', 'DESC']] }),
-    GameRow.findAll({ where: { programId }, order: [['week', 'ASC']] }),
+    GameRow.findAll({ where: { programId, theirs: null }, order: [['week', 'ASC']] }),
     FilmRow.count({ where: { programId }, group: ['gameId'] }),
   ]);
   const snaps = await snapsOf(programId);
@@ -60,15 +62,16 @@ export async function readSchedule(member: Member): Promise<Schedule> {
   };
 }
 
-/** Adds a game to the newest season. */
+/** Adds a game, of ours or of an opponent's, to the newest season. */
 export async function addGame(
   member: Member,
-  game: Omit<Scheduled, 'playedOn'> & Partial<Scheduled>,
+  game: Pick<NewGame, 'opponent' | 'week'> & Partial<NewGame>,
 ): Promise<GameItem> {
   const { programId } = member;
   const season = await newestSeason(member);
   const row = await GameRow.create({ programId, seasonId: season.id, published: false, ...game });
-  return { id: row.id, opponent: game.opponent, week: game.week, published: false, snaps: 0 };
+  const { opponent, week, theirs } = game;
+  return { id: row.id, opponent, week, published: false, snaps: 0, ...(theirs ? { theirs } : {}) };
 }
 
 /** Says another opponent, week or day of a game. */
@@ -99,6 +102,7 @@ export async function publishGame(member: Member, id: number, published: boolean
   await sequelize.transaction(async (transaction) => {
     const game = await GameRow.findOne({ where: { id, programId }, lock: transaction.LOCK.UPDATE, transaction });
     if (!game) throw none('game');
+    if (game.theirs) throw createError({ statusCode: 409, message: `${NOT_GRADED} Nothing was changed.` });
     if (game.published === published) return;
     await game.update({ published }, { transaction });
     await audit(member, published ? 'published' : 'unpublished', `week ${game.week}, ${game.opponent}`, transaction);

@@ -17,7 +17,7 @@ export async function readCounts(member: Member): Promise<WeekCounts> {
   const season = await newestSeason(member);
   const [men, games, graded, loose] = await Promise.all([
     PlayerRow.count({ where: { programId, leftAt: null, erasedAt: null } }),
-    GameRow.findAll({ where: { programId, seasonId: season.id }, order: [['week', 'ASC']] }),
+    GameRow.findAll({ where: { programId, seasonId: season.id, theirs: null }, order: [['week', 'ASC']] }),
     readGraded(db, programId, season.id),
     readLoose(db, programId),
   ]);
@@ -44,7 +44,7 @@ const readGraded = (db: Sequelize, programId: number, seasonId: number): Promise
      from games g join snaps s on s.game_id = g.id
        cross join lateral (select coalesce(s.body->'logged'->>'notCounted', '') <> ''
          or exists (select 1 from grades x where x.snap_id = s.id and x.sheet = ${PROGRAM_SHEET}) as marked) m
-     where g.program_id = :programId and s.program_id = :programId and g.season_id = :seasonId
+     where g.program_id = :programId and s.program_id = :programId and g.season_id = :seasonId and g.theirs is null
      group by g.id order by g.week, g.id`,
     { type: QueryTypes.SELECT, replacements: { programId, seasonId } },
   );

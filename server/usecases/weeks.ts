@@ -66,7 +66,7 @@ export async function writeWeek<P extends WeekPart>(
   const sequelize = await database();
   return sequelize.transaction(async (transaction) => {
     const game = await GameRow.findOne({
-      where: { id: gameId, programId },
+      where: { id: gameId, programId, theirs: null },
       lock: transaction.LOCK.UPDATE,
       transaction,
     });

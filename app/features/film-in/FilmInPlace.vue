@@ -2,6 +2,7 @@
 import { useDropZone } from '@vueuse/core';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { FILM_KINDS } from '#core/model/film';
+import { sayGame } from '#core/model/game';
 import { sayBytes, sayNumbers, sayShowByClock } from '#core/reports/film-lines';
 import FilmRow from './FilmRow.vue';
 import OnTheWay from './OnTheWay.vue';
@@ -15,6 +16,9 @@ const zone = ref<HTMLElement | null>(null);
 const newGame = ref(false);
 const opponent = ref('');
 const week = ref(1);
+/** Against whom the opponent plays, where the film is of a game of his. */
+const theirs = ref('');
+const isTheirs = computed(() => store.kind === 'opponent');
 const keepSound = ref(false);
 
 onMounted(async () => {
@@ -37,7 +41,7 @@ function pick(event: Event): void {
   input.value = '';
 }
 async function makeGame(): Promise<void> {
-  if (await store.addGame(opponent.value, week.value)) newGame.value = false;
+  if (await store.addGame(opponent.value, week.value, isTheirs.value ? theirs.value : null)) newGame.value = false;
 }
 
 const game = computed(() => store.games.find((g) => g.id === store.game) ?? null);
@@ -67,12 +71,16 @@ const open = computed(() => store.snaps.at(-1)?.id ?? null);
           aria-label="Game"
           @change="store.choose(Number(($event.target as HTMLSelectElement).value))"
         >
-          <option v-for="g in store.games" :key="g.id" :value="g.id">week {{ g.week }}, {{ g.opponent }}</option>
+          <option v-for="g in store.games" :key="g.id" :value="g.id">{{ sayGame(g) }}</option>
         </select>
       </label>
       <form v-if="newGame" class="new" @submit.prevent="makeGame">
         <label>week <input v-model.number="week" type="number" min="0" max="60" aria-label="Week" /></label>
-        <label>against <input v-model="opponent" maxlength="80" required aria-label="Opponent" /></label>
+        <label v-if="isTheirs">of <input v-model="opponent" maxlength="80" required aria-label="Opponent" /></label>
+        <label v-if="isTheirs"
+          >against <input v-model="theirs" maxlength="80" required aria-label="Against whom they play"
+        /></label>
+        <label v-else>against <input v-model="opponent" maxlength="80" required aria-label="Opponent" /></label>
         <button class="plain link" type="submit">Add the game</button>
         <button class="plain link" type="button" @click="newGame = false">Leave it</button>
       </form>
@@ -88,6 +96,9 @@ const open = computed(() => store.snaps.at(-1)?.id ?? null);
           ><input v-model="store.kind" type="radio" name="kind" :value="k" /> {{ k }}</label
         >
       </fieldset>
+      <p v-if="isTheirs && game && !game.theirs && !newGame" class="soft">
+        Film of an opponent belongs to a game of his: name it under “Another game”, and its snaps find it.
+      </p>
       <p class="act">
         <button class="strong" type="button" :disabled="!store.opened" @click="picker?.click()">Choose clips</button>
         <span>or drop them here, both angles at once.</span>
@@ -145,7 +156,7 @@ const open = computed(() => store.snaps.at(-1)?.id ?? null);
         <FilmRow v-for="f in store.films" :key="f.id" :film="f" />
       </ul>
       <p v-else-if="game && !uploads.items.length" class="empty">
-        Nothing has come in for week {{ game.week }}, {{ game.opponent }}, since it was logged.
+        Nothing has come in for {{ sayGame(game) }}, since it was logged.
       </p>
     </section>
   </div>

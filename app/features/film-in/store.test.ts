@@ -63,6 +63,28 @@ describe('what came in', () => {
     expect(store.unlogged).toEqual([2]);
   });
 
+  it('takes the kind of film that fits the game, and shows the snaps of a game of theirs', async () => {
+    const store = useFilmIn();
+    const made = { id: 3, opponent: 'Terns', theirs: 'Millers', week: 5, published: false, snaps: 0 };
+    answers['POST /api/games'] = made;
+    await store.open();
+    store.kind = 'opponent';
+    expect(await store.addGame('Terns', 5, 'Millers')).toBe(true);
+    expect([store.game, store.kind]).toEqual([3, 'opponent']);
+    answers['GET /api/games/3/snaps'] = [];
+    answers['GET /api/films'] = {
+      films: [film(7, { gameId: 3, kind: 'opponent' }), film(8, { gameId: 3 })],
+      ...{ free: 5e9, folder: '' },
+    };
+    await store.reload();
+    expect(store.unlogged).toEqual([7]);
+    await store.choose(1);
+    expect(store.kind).toBe('own game');
+    store.kind = 'practice';
+    await store.choose(3);
+    expect(store.kind).toBe('practice');
+  });
+
   it('says so when it cannot be opened, and can be opened again', async () => {
     const store = useFilmIn();
     answers['GET /api/games'] = fail(undefined, 'refused');

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { pairByTime, shotAt, type PairedShot, type Shot } from '#core/film/incoming/by-time';
 import { readClipName } from '#core/film/incoming/name';
-import type { FilmKind, FilmView } from '#core/model/film';
+import { showsItsGame, type FilmKind, type FilmView } from '#core/model/film';
 import type { Angle } from '#core/model/angle';
 import type { SnapBody } from '#core/model/snap-body';
 import { newestPlayed, type GameItem, type SnapItem } from '#core/model/game';
@@ -39,6 +39,7 @@ export const useFilmIn = defineStore('film-in', () => {
   const asked = shallowRef<Asked | null>(null);
   let timer: ReturnType<typeof setTimeout> | null = null;
 
+  const which = computed(() => games.value.find((g) => g.id === game.value) ?? null);
   /** By the snap their names say, both angles together; what says none comes first, for somebody has to say it. */
   const films = computed(() =>
     all.value
@@ -49,7 +50,7 @@ export const useFilmIn = defineStore('film-in', () => {
   const unlogged = computed(() => {
     const known = new Set(snaps.value.map((s) => s.number));
     const named = films.value.flatMap((f) =>
-      f.snap || f.kind !== 'own game' ? [] : (readClipName(f.name).snap ?? []),
+      f.snap || !showsItsGame(f.kind, which.value ?? {}) ? [] : (readClipName(f.name).snap ?? []),
     );
     return [...new Set(named)].filter((n) => n > 0 && !known.has(n)).sort((a, b) => a - b);
   });
@@ -57,7 +58,7 @@ export const useFilmIn = defineStore('film-in', () => {
   /** What films show that nobody has said it of, by when they were shot beside those of the other angle. */
   const byTime = computed(() => {
     const shots = films.value.flatMap((f) => {
-      const at = f.kind === 'own game' && f.state === 'ready' ? shotAt(f.name, f.facts?.shot) : null;
+      const at = showsItsGame(f.kind, which.value ?? {}) && f.state === 'ready' ? shotAt(f.name, f.facts?.shot) : null;
       return at === null || (!f.snap && saysSnap(f)) ? [] : [{ id: f.id, at, shows: showsOf(f) }];
     });
     const free = pairByTime(shots).filter((p) => !all.value.some((f) => isThere(f, p)));
@@ -103,15 +104,19 @@ export const useFilmIn = defineStore('film-in', () => {
   const choose = (id: number): Promise<boolean> =>
     attempt(async () => {
       game.value = id;
+      if (kind.value === 'own game' || kind.value === 'opponent')
+        kind.value = which.value?.theirs ? 'opponent' : 'own game';
       snaps.value = [];
       await fetchSnaps();
     });
 
-  const addGame = (opponent: string, week: number): Promise<boolean> =>
+  /** Adds a game; `theirs` is against whom the opponent plays, where it is one of his. */
+  const addGame = (opponent: string, week: number, theirs: string | null = null): Promise<boolean> =>
     attempt(async () => {
-      const made = await request<GameItem>('/api/games', { method: 'POST', body: { opponent, week } });
+      const made = await request<GameItem>('/api/games', { method: 'POST', body: { opponent, week, theirs } });
       games.value = [...games.value, made];
       game.value = made.id;
+      kind.value = made.theirs ? 'opponent' : 'own game';
       snaps.value = [];
     });
 

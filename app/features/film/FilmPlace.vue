@@ -21,6 +21,7 @@ import { useMarks } from '~/features/marks/store';
 import ReelLine from './ReelLine.vue';
 import SnapList from './SnapList.vue';
 import SnapSentence from './SnapSentence.vue';
+import TheyShowed from './TheyShowed.vue';
 import { FILM_HANDS, useFilmKeys } from './keys';
 import { snapAway } from './next-snap';
 import { useNotesHere } from './notes-here';
@@ -238,8 +239,9 @@ const { naming, held } = useFilmKeys({
             @picture="picture"
             @captions="saveCaptions(name, film.snap)"
           />
+          <TheyShowed v-if="film.theirs && !inRoom" @cut="setCut" />
           <GradePad
-            v-if="!inRoom"
+            v-else-if="!inRoom"
             ref="pad"
             :columns="columns"
             :numbers="numbers"

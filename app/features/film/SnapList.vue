@@ -4,7 +4,7 @@ import { schemeName } from '~/features/board/scheme-names';
 import { nameOfCall } from '#core/names/names';
 import { usePlaybook } from '~/features/playbook/store';
 import type { Grade } from '#core/model/grade';
-import type { GameItem, SnapItem } from '#core/model/game';
+import { sayGame, type GameItem, type SnapItem } from '#core/model/game';
 import { isEmptyCut, type Cut } from '#core/film/log/cut';
 import CutPanel from '~/features/cut/CutPanel.vue';
 import { bestAndWorst, faultOf } from '~/features/beside/extremes';
@@ -18,8 +18,10 @@ const list = ref<HTMLElement | null>(null);
 const game = computed(() => film.games.find((g) => g.id === film.game) ?? null);
 const done = computed(() => film.snaps.filter((s) => gradedCount(s) >= s.asked.length).length);
 
-const sayGame = ({ week, opponent, season }: GameItem): string =>
-  [season, `Week ${week}`, opponent].filter(Boolean).join(', ');
+const nameOf = (g: GameItem): string => [g.season, sayGame(g, 'Week')].filter(Boolean).join(', ');
+const graded = computed(() =>
+  film.theirs ? `${film.snaps.length} snaps, nobody graded` : `${film.snaps.length} snaps, ${done.value} graded`,
+);
 
 /** The worst of the snap's marks stands for it. */
 function worst(item: SnapItem): Grade | null {
@@ -42,6 +44,9 @@ function callName(s: SnapItem): string {
   return said.ok ? said.value : `${schemeName(s.call.scheme)} ${s.call.side}`;
 }
 
+/** Of a game of theirs it is what they showed that one looks for. */
+const nameOfSnap = (s: SnapItem): string => (film.theirs ? s.call.frontName : callName(s));
+
 /** With the next picture: asked for before, the browser would lay out everything in the middle of its work. */
 watch([() => film.snap?.id, () => film.snaps.length], () => {
   requestAnimationFrame(() => list.value?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' }));
@@ -56,10 +61,10 @@ watch([() => film.snap?.id, () => film.snaps.length], () => {
       aria-label="Game"
       @change="film.openGame(Number(($event.target as HTMLSelectElement).value))"
     >
-      <option v-for="g in film.games" :key="g.id" :value="g.id">{{ sayGame(g) }}</option>
+      <option v-for="g in film.games" :key="g.id" :value="g.id">{{ nameOf(g) }}</option>
     </select>
-    <h2 v-else>{{ game ? sayGame(game) : 'Snaps' }}</h2>
-    <p class="soft">{{ film.snaps.length }} snaps, {{ done }} graded</p>
+    <h2 v-else>{{ game ? nameOf(game) : 'Snaps' }}</h2>
+    <p class="soft">{{ graded }}</p>
     <p class="ways">
       <NuxtLink class="in" to="/film/in">Bring film in</NuxtLink>
       <NuxtLink v-if="film.game" class="in" :to="`/film/log/${film.game}`">Log</NuxtLink>
@@ -93,7 +98,7 @@ watch([() => film.snap?.id, () => film.snaps.length], () => {
           :aria-current="s.id === film.snap?.id ? 'true' : undefined"
         >
           <span class="soft">{{ s.number }}</span>
-          <span :title="`${schemeName(s.call.scheme)} ${s.call.side}`">{{ callName(s) }}</span>
+          <span :title="`${schemeName(s.call.scheme)} ${s.call.side}`">{{ nameOfSnap(s) }}</span>
           <GradeMark v-if="worst(s)" :grade="worst(s)" :size="15" /><span v-else class="soft">{{
             gradedCount(s) ? `${gradedCount(s)}/${s.asked.length}` : ''
           }}</span>

@@ -54,7 +54,7 @@ const view = (id: number): SnapView => ({
 });
 function answerTo(method: string, url: string, body: Record<string, unknown>): unknown {
   const id = Number(/\d+/.exec(url)?.[0]);
-  if (url === '/api/games') return [game(1, 4), game(2, 5)];
+  if (url === '/api/games') return [game(1, 4), game(2, 5), { ...game(3, 6), theirs: 'Millers' }];
   if (url.endsWith('/snaps')) return snapsOf(id);
   if (url.endsWith('/changed')) return [];
   if (url.endsWith('/grades')) return server.put(id, body as unknown as GradesSent);
@@ -267,6 +267,21 @@ describe('a mark', () => {
     film.mark('LT', LATE);
     await settled();
     expect([film.marks, useMarks().waiting, asked.includes('GET /api/games')]).toEqual([{}, [], false]);
+  });
+});
+
+describe('a game of theirs', () => {
+  it('asks nothing of anybody, and nobody in it is marked', async () => {
+    const film = await opened(31);
+    expect([film.theirs, film.men, film.mayMark]).toEqual(['Millers', [], false]);
+    film.mark('LT', LATE);
+    film.restPlus();
+    await settled();
+    expect([server.of(31), film.marks]).toEqual([[], {}]);
+  });
+
+  it('is not the one that is opened by itself', async () => {
+    expect((await opened(null)).game).toBe(2);
   });
 });
 

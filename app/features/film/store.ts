@@ -62,9 +62,12 @@ export const useFilm = defineStore('film', () => {
   const readOnly = computed(() => !session.staff);
   /** A player grades himself on a sheet of his own, where his coach wants it. */
   const gradesHimself = computed(() => readOnly.value && (snap.value?.ownGrades ?? false));
-  const mayMark = computed(() => !readOnly.value || gradesHimself.value);
+  /** Against whom the opponent plays, where it is a game of his: nobody is graded in it. */
+  const theirs = computed(() => games.value.find((g) => g.id === game.value)?.theirs ?? null);
+  const mayMark = computed(() => theirs.value === null && (!readOnly.value || gradesHimself.value));
   /** Who is graded here; of a player who grades himself nobody else. */
   const men = computed(() => {
+    if (theirs.value !== null) return [];
     const all = snap.value?.resolution.assignments.map((a) => a.blocker) ?? [];
     return gradesHimself.value ? all.filter((man) => snap.value!.field.some((f) => f.seat === man)) : all;
   });
@@ -317,6 +320,7 @@ export const useFilm = defineStore('film', () => {
     loadProblem,
     readOnly,
     gradesHimself,
+    theirs,
     mayMark,
     open,
     openGame,

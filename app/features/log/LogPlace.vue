@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue';
+import { sayGame } from '#core/model/game';
 import { download } from '~/features/playbook/files';
 import EntrySentence from './EntrySentence.vue';
 import ImportLog from './ImportLog.vue';
@@ -51,7 +52,7 @@ const save = (): void => download(`log week ${game.value!.week} ${game.value!.op
           aria-label="Game"
           @change="navigateTo(`/film/log/${($event.target as HTMLSelectElement).value}`)"
         >
-          <option v-for="g in log.games" :key="g.id" :value="g.id">week {{ g.week }}, {{ g.opponent }}</option>
+          <option v-for="g in log.games" :key="g.id" :value="g.id">{{ sayGame(g) }}</option>
         </select></label
       >
       <span class="soft">{{ summary }}</span>
@@ -73,8 +74,7 @@ const save = (): void => download(`log week ${game.value!.week} ${game.value!.op
     </p>
     <SeriesList @edit="edit" />
     <p v-if="game && !log.log.length" class="empty">
-      No snap of week {{ game.week }}, {{ game.opponent }} is logged. Write the first one above: the next begins with
-      what followed from it.
+      No snap of {{ sayGame(game) }} is logged. Write the first one above: the next begins with what followed from it.
     </p>
     <p v-if="opened && !game && !log.problem" class="empty">
       There is no game yet. <NuxtLink to="/film/in">Add one where film comes in</NuxtLink>, with film or without.

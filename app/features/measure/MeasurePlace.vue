@@ -133,7 +133,7 @@ const title = computed(() => {
   <div class="place">
     <header v-if="store.snap">
       <h1>{{ title }}</h1>
-      <NuxtLink :to="`/film/${store.snap.id}`"><kbd>m</kbd> back to the grades</NuxtLink>
+      <NuxtLink :to="`/film/${store.snap.id}`"><kbd>m</kbd> back to the film</NuxtLink>
     </header>
     <p v-if="store.problem" class="problem" role="alert">{{ store.problem }}</p>
     <p v-if="pending" class="problem" role="alert">

@@ -63,7 +63,7 @@ export const MEASURE_HANDS: readonly MeasureHand[] = [
   { key: '1', cap: '1', says: 'field marks', group: 'Steps', does: (h) => h.to('marks') },
   { key: '2', cap: '2', says: 'feet at the snap', group: 'Steps', does: (h) => h.to('feet') },
   { key: '3', cap: '3', says: 'ways through the play', group: 'Steps', does: (h) => h.to('ways') },
-  { key: 'm', cap: 'm', says: 'back to the grades', group: 'Steps', does: (h) => h.back() },
+  { key: 'm', cap: 'm', says: 'back to the film', group: 'Steps', does: (h) => h.back() },
   { key: '?', cap: '?', says: 'this list', group: 'Steps', does: (h) => h.help() },
 ];
 

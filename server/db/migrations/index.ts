@@ -13,6 +13,7 @@ import * as beforeContact from './0012-before-contact';
 import * as whatItMeant from './0013-what-it-meant';
 import * as bookKinds from './0014-book-kinds';
 import * as bookDue from './0015-book-due';
+import * as gamesOfTheirs from './0016-games-of-theirs';
 
 /** In the order they run. Append only: a migration that has been on main is never changed. */
 export const MIGRATIONS = [
@@ -31,4 +32,5 @@ export const MIGRATIONS = [
   whatItMeant,
   bookKinds,
   bookDue,
+  gamesOfTheirs,
 ] as const;
