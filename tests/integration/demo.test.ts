@@ -1,7 +1,10 @@
-import { existsSync, readFileSync, statSync } from 'node:fs';
+import { readFileSync, statSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { DEMO_SNAPS, demoClip, demoClipFile } from '#demo/scenario';
+import { SCOUTED_GAME, SCOUTED_SNAPS, scoutedClip, scoutedClipFile } from '#demo/scouted';
 import { PLAYED_GAMES } from '#demo/season';
+import { DEMO_PLAN } from '#demo/week';
+import { shownFronts } from '#core/film/log/shown';
 import { latestGame } from '#core/model/game';
 import { ANGLES } from '#core/model/angle';
 import { ClipRow, GradeRow, ProgramRow, SnapRow } from '../../server/db/models';
@@ -25,8 +28,8 @@ describe('the demo program', () => {
     await loadDemo({ enterable: true });
     expect(await ProgramRow.count()).toBe(1);
     const played = PLAYED_GAMES.reduce((sum, game) => sum + game.snaps, 0);
-    expect(await SnapRow.count()).toBe(DEMO_SNAPS.length + played);
-    expect(await ClipRow.count()).toBe(DEMO_SNAPS.length * 2);
+    expect(await SnapRow.count()).toBe(DEMO_SNAPS.length + SCOUTED_SNAPS.length + played);
+    expect(await ClipRow.count()).toBe((DEMO_SNAPS.length + SCOUTED_SNAPS.length) * 2);
     expect(await GradeRow.count()).toBeGreaterThan(30);
   });
 
@@ -48,24 +51,45 @@ describe('the demo program', () => {
     expect(places.every((p) => p !== null && p > 0 && p < 100)).toBe(true);
   });
 
-  it('has film and truth of every snap, from both angles, that agree with the clips’ frames', () => {
-    expect(DEMO_SNAPS.length).toBeGreaterThanOrEqual(12);
-    DEMO_SNAPS.forEach((snap, i) => {
-      const clip = demoClip(i + 1);
+  it.each([
+    { of: 'its own game', snaps: DEMO_SNAPS, prefix: 'snap', clip: demoClip, file: demoClipFile },
+    { of: 'the scouted game', snaps: SCOUTED_SNAPS, prefix: 'scouted', clip: scoutedClip, file: scoutedClipFile },
+  ])('has film and truth of every snap of $of, from both angles, that agree', ({ snaps, prefix, clip, file }) => {
+    expect(snaps.length).toBeGreaterThanOrEqual(6);
+    snaps.forEach((snap, i) => {
       for (const angle of ANGLES) {
-        const file = `demo/film/${demoClipFile(i + 1, angle)}`;
-        expect(existsSync(file)).toBe(true);
-        expect(statSync(file).size).toBeLessThan(400_000);
+        const { size } = statSync(`demo/film/${file(i + 1, angle)}`);
+        expect(size).toBeGreaterThan(10_000);
+        expect(size).toBeLessThan(400_000);
       }
-      const truth = JSON.parse(readFileSync(`demo/film/snap-${String(i + 1).padStart(2, '0')}.truth.json`, 'utf8')) as {
+      const number = String(i + 1).padStart(2, '0');
+      const truth = JSON.parse(readFileSync(`demo/film/${prefix}-${number}.truth.json`, 'utf8')) as {
         inches: number[][];
         men: { id: string }[];
         faults: unknown;
-        snapFrame: number;
+        movement: unknown[];
       };
-      expect(truth.inches).toHaveLength(clip.frames);
+      expect(truth.inches).toHaveLength(clip(i + 1).frames);
       expect(truth.inches.every((row) => row.length === truth.men.length * 2)).toBe(true);
       expect(truth.faults).toEqual(snap.faults);
+      expect(truth.movement.length > 0).toBe(/slants|loops|edge|gap/.test(snap.call.frontName));
     });
+  });
+
+  it('has a game of the next opponent’s to scout, whose fronts are in the plan of the week he comes', async () => {
+    const program = (await ProgramRow.findOne())!;
+    const coach = (await findMember(1, program.id))!;
+    const games = await listGames(coach);
+    const scouted = games.find((g) => g.theirs)!;
+    expect(scouted).toMatchObject({ ...SCOUTED_GAME, snaps: SCOUTED_SNAPS.length, published: false });
+    const snaps = await listSnaps(coach, scouted.id);
+    expect(snaps.every((s) => s.angles.length === 2 && s.graded.length === 0)).toBe(true);
+    const shown = shownFronts(snaps);
+    for (const { frontName, snaps: numbers } of shown) {
+      const look = DEMO_PLAN.looks.find((l) => l.frontName === frontName);
+      if (look) expect(look.seen).toMatch(/week (2, )?5$/);
+      expect(numbers.length).toBe(SCOUTED_SNAPS.filter((s) => s.call.frontName === frontName).length);
+    }
+    expect(shown[0]!.frontName).toBe('Over, tackle slants in');
   });
 });

@@ -73,7 +73,7 @@ describe('a game of theirs', () => {
   it('has no week of its own, and what they showed in it is offered in the week they come', async () => {
     const { coach } = own.members;
     const next = await addGame(coach, { opponent: 'Terns', week: 5 });
-    const body = WeekPlanSchema.parse({});
+    const body = WeekPlanSchema.parse({ plays: [], looks: [] });
     await expect(writeWeek(coach, theirs, 'plan', { revision: 0, body })).rejects.toMatchObject({ statusCode: 404 });
     const { seen } = await readWeek(coach, next.id);
     expect(seen).toContainEqual({ front: ODD.front, frontName: 'Odd', snaps: 3, weeks: [2] });
