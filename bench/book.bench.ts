@@ -133,7 +133,11 @@ async function seed(db: Awaited<ReturnType<typeof openDatabase>>): Promise<void>
   await db.query('vacuum analyze book_marks');
 }
 
-/** Saving all marks of a snap beside the same rows written bare in one transaction. */
+/** Marks as they are sent, for as many men as are marked. */
+const marksBare = (round: number) =>
+  ['LT', 'LG', 'C', 'RG', 'RT', 'Y', 'H'].map((blocker) => ({ blocker, body: { ...ALL_PLUS, note: `bare ${round}` } }));
+
+/** Saving all marks of a snap beside the same marks written bare in one transaction: held, written, what they were written down. */
 async function saving(
   db: Awaited<ReturnType<typeof openDatabase>>,
   coach: NonNullable<Awaited<ReturnType<typeof findMember>>>,
@@ -159,8 +163,9 @@ async function saving(
       const snap = rows[i++ % rows.length]!;
       await db.query(`select id from snaps where id = ${snap.id} for update`, { transaction });
       await db.query(
-        `update grades set body = jsonb_set(body, '{note}', to_jsonb('bare ${i}'::text)), revision = revision + 1 where snap_id = ${snap.id} and sheet = 0`,
-        { transaction },
+        `update grades set body = v.body, revision = revision + 1 from jsonb_to_recordset($1::jsonb) as v(blocker text, body jsonb)
+         where snap_id = $2 and sheet = 0 and grades.blocker = v.blocker`,
+        { bind: [JSON.stringify(marksBare(i)), snap.id], transaction },
       );
       await db.query(
         `insert into grade_changes (program_id, snap_id, blocker, user_id, before, after) select 1, snap_id, blocker, 1, body, body from grades where snap_id = ${snap.id} and sheet = 0`,

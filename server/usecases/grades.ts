@@ -5,16 +5,16 @@ import { findRubric } from '#core/grade/rubrics/index';
 import { PROGRAM_SHEET, type Grade } from '#core/model/grade';
 import type { GradeEntry, GradesConflict, GradesKept, GradesSent, OtherMark } from '#core/model/grade-entry';
 import { database } from '../db/database';
-import { gradeBody, gradedSnap } from '../db/mappers';
-import { GameRow, GradeChangeRow, GradeRow, SnapRow, UserRow } from '../db/models';
+import { GameRow, GradeChangeRow, UserRow } from '../db/models';
 import type { Member } from '../session/member';
 import { fieldOf } from './field';
+import { holdSnap, writeMarks, type HeldSnap, type KeptMark } from './marks-of-snap';
 import { none, ownSnap } from './owned';
 
 /** An entry beside the row it would change. */
 interface Meant {
   readonly entry: GradeEntry;
-  readonly row: GradeRow | null;
+  readonly row: KeptMark | null;
   readonly before: Grade | null;
 }
 
@@ -30,55 +30,30 @@ export async function writeGrades(member: Member, snapId: number, sent: GradesSe
   const sequelize = await database();
   return sequelize.transaction(async (transaction) => {
     // One grader at a time on a snap, so that every change is recorded against what it really replaced.
-    const lock = transaction.LOCK.UPDATE;
-    const snap = await SnapRow.findOne({ where: { id: snapId, programId }, lock, transaction });
-    if (!snap) throw none('snap');
-    const body = gradedSnap(snap);
-    const asked = new Map(body.resolution.assignments.map((a) => [a.blocker, askedOf(a)]));
+    const held = await holdSnap(sequelize, { programId, snapId, sheet }, transaction);
+    if (!held) throw none('snap');
+    const { snap, kept: rows } = held;
+    const asked = new Map(snap.body.resolution.assignments.map((a) => [a.blocker, askedOf(a)]));
     refuseStrangers(sent.entries, asked);
-    const rows = await GradeRow.findAll({ where: { programId, snapId, sheet }, transaction });
     const isNew = sent.entries.some((e) => !rows.some((r) => r.blocker === e.blocker));
     const playerAt = isNew || member.role === 'player' ? await fieldOf(member, snap.gameId, transaction) : null;
     if (member.role === 'player') await refuseOthers(member, snap, sent, playerAt!, transaction);
     const meant = sent.entries.map((entry): Meant => {
       const row = rows.find((r) => r.blocker === entry.blocker) ?? null;
-      return { entry, row, before: row ? gradeBody(row) : null };
+      return { entry, row, before: row?.grade ?? null };
     });
     await refuseStale(snap, sent, meant, transaction);
     const changing = meant.filter(({ entry, before }) => !same(before, entry.grade));
     const kept: GradesKept = { revisions: {} };
     for (const { entry, row } of meant) kept.revisions[entry.blocker] = row?.revision ?? 0;
-    const taken = changing.flatMap(({ entry, row }) => (entry.grade === null && row ? [row.id] : []));
-    if (taken.length) await GradeRow.destroy({ where: { id: taken }, transaction });
-    const given = changing.flatMap(({ entry, row }) =>
-      entry.grade === null
-        ? []
-        : [
-            {
-              ...{ programId, snapId, sheet, userId, blocker: entry.blocker, entry: entry.entry, body: entry.grade },
-              asked: asked.get(entry.blocker)!,
-              playerId: row ? row.playerId : playerAt!(entry.blocker, snap.number),
-              revision: (row?.revision ?? 0) + 1,
-              changedAt: new Date(),
-            },
-          ],
-    );
-    await GradeRow.bulkCreate(given, {
-      updateOnDuplicate: ['body', 'revision', 'entry', 'userId', 'asked', 'changedAt'],
-      conflictAttributes: ['snapId', 'sheet', 'blocker'],
-      transaction,
-    });
-    for (const { entry } of changing)
-      kept.revisions[entry.blocker] = given.find((g) => g.blocker === entry.blocker)?.revision ?? 0;
-    await GradeChangeRow.bulkCreate(
-      changing.map(({ entry, before }) => ({
-        ...{ programId, snapId, sheet, userId },
-        blocker: entry.blocker,
-        before,
-        after: entry.grade,
-      })),
-      { transaction },
-    );
+    const marks = changing.map(({ entry: { blocker, entry, grade }, row, before }) => ({
+      ...{ blocker, entry, grade, before },
+      asked: asked.get(blocker)!,
+      playerId: row ? row.playerId : playerAt!(blocker, snap.number),
+      revision: grade === null ? 0 : (row?.revision ?? 0) + 1,
+    }));
+    if (marks.length > 0) await writeMarks(sequelize, { programId, snapId, sheet }, userId, marks, transaction);
+    for (const { blocker, revision } of marks) kept.revisions[blocker] = revision;
     return kept;
   });
 }
@@ -105,7 +80,7 @@ function refuseStrangers(entries: readonly GradeEntry[], asked: ReadonlyMap<stri
 /** A player marks himself, on a sheet of his own, where his coach wants it and only until the grades are published. */
 async function refuseOthers(
   { programId, playerId }: Member,
-  { gameId, number }: SnapRow,
+  { gameId, number }: HeldSnap,
   { sheet, entries }: GradesSent,
   playerAt: (seat: string, snap: number) => number | null,
   transaction: Transaction,
@@ -118,7 +93,7 @@ async function refuseOthers(
 
 /** 409 with both versions where something else stands there by now than the grader saw. */
 async function refuseStale(
-  snap: SnapRow,
+  snap: HeldSnap,
   sent: GradesSent,
   meant: readonly Meant[],
   transaction: Transaction,
