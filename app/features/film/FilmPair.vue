@@ -54,7 +54,7 @@ const shown = computed<(Shown & { clip: Clip })[]>(() =>
 );
 const transport = useTransport(shown);
 /** The frame of a clip that is on show. */
-const frameOf = (clip: Clip): number => (lead.value ? sameMoment(transport.frame.value, lead.value, clip) : 0);
+const frameOf = (clip: Clip): number => (lead.value ? sameMoment(transport.seen.value, lead.value, clip) : 0);
 watchEffect(() => (transport.playOnly.value = props.playOnly === true));
 const loaded = ref<number[]>([]);
 function see(id: number): void {
@@ -91,11 +91,17 @@ const zoom = (): void => void (zoomed.value = zoomed.value === 4 ? 1 : zoomed.va
 const near = (times: 1 | 2 | 4): void => void (zoomed.value = times);
 defineExpose({ frameOf, transport, swap, arrange, markHere, zoom, near, lead, shown });
 
-const { frame, playing, looping, speed, last } = transport;
+const { frame, seen, playing, looping, speed, last } = transport;
+/** While the track is in the hand it stays where the hand is. */
+const held = ref(false);
+function drag(to: number): void {
+  held.value = true;
+  transport.seek(to);
+}
 const clock = computed(() => {
   if (!lead.value) return '';
-  const t = sinceSnap(frame.value, lead.value.snapFrame, lead.value.framesPerSecond);
-  return `frame ${frame.value}, ${Math.abs(t).toFixed(2)} s ${t < 0 ? 'before' : 'after'} the snap`;
+  const t = sinceSnap(seen.value, lead.value.snapFrame, lead.value.framesPerSecond);
+  return `frame ${seen.value}, ${Math.abs(t).toFixed(2)} s ${t < 0 ? 'before' : 'after'} the snap`;
 });
 /** Moments on the track; a contact nobody has marked stands on the snap and is not shown twice. */
 const marks = computed(() => {
@@ -129,7 +135,7 @@ const ZOOM_WORDS: Readonly<Record<number, string>> = { 1: 'nearer', 2: 'twice as
         :zoomed="i === 0 ? zoomed : 1"
         :missing="missing.includes(c.angle)"
         :pointing="pointing"
-        :aim="i === 0 && aimAt ? aimAt(c, frame) : null"
+        :aim="i === 0 && aimAt ? aimAt(c, seen) : null"
         @hold="hold(c.id, $event)"
         @loaded="see(c.id)"
         @lost="missing = [...missing, c.angle]"
@@ -162,9 +168,10 @@ const ZOOM_WORDS: Readonly<Record<number, string>> = { 1: 'nearer', 2: 'twice as
           type="range"
           min="0"
           :max="last"
-          :value="frame"
+          :value="held ? frame : seen"
           aria-label="Frame"
-          @input="transport.seek(Number(($event.target as HTMLInputElement).value))"
+          @input="drag(Number(($event.target as HTMLInputElement).value))"
+          @change="held = false"
           @keydown.stop
         />
         <button

@@ -18,6 +18,7 @@ export function useNotesHere(pair: Shown<typeof FilmPair>, notes: Shown<typeof N
     film.setNotes,
   );
   const frame = computed(() => pair.value?.transport.frame.value ?? 0);
+  const seen = computed(() => pair.value?.transport.seen.value ?? 0);
   const videoOf = (clip: { id: number }) => pair.value?.shown.find((s) => s.clip.id === clip.id)?.video;
   const game = computed(() => film.games.find((g) => g.id === film.game));
   /** What is shown, as files of it are called. */
@@ -58,5 +59,5 @@ export function useNotesHere(pair: Shown<typeof FilmPair>, notes: Shown<typeof N
     const video = lead && videoOf(lead);
     if (lead && video) void savePicture(name.value, lead, frame.value, video, writing);
   }
-  return { writing, now: { frame }, name, write, point, seekIn, seekAngle, picture, markFrame };
+  return { writing, now: { frame: seen }, name, write, point, seekIn, seekAngle, picture, markFrame };
 }

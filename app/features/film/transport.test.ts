@@ -11,11 +11,20 @@ class FakeVideo {
   currentTime = 0;
   playbackRate = 1;
   ended = false;
+  readyState = 4;
   playing = false;
   private waiting: ((now: number, picture: { mediaTime: number }) => void)[] = [];
   play = async (): Promise<void> => void (this.playing = true);
   pause = (): void => void (this.playing = false);
   requestVideoFrameCallback = (told: FakeVideo['waiting'][number]): void => void this.waiting.push(told);
+  private onSeeked = new Set<() => void>();
+  addEventListener = (_what: 'seeked', told: () => void): void => void this.onSeeked.add(told);
+  /** The picture that was sought is there. */
+  seeked(): void {
+    const told = [...this.onSeeked];
+    this.onSeeked.clear();
+    for (const one of told) one();
+  }
   shows(frame: number, rate: number): void {
     const told = this.waiting;
     this.waiting = [];
@@ -53,6 +62,32 @@ describe('two pictures of one snap', () => {
         expect(second.currentTime).toBeCloseTo(seekTime(Math.min(119, here + 15), 30));
       }),
     );
+  });
+
+  it('say which frame is to be seen once its picture is there, however many were sought meanwhile', async () => {
+    const { transport, lead, second } = pair();
+    transport.seek(50);
+    transport.seek(51);
+    second.seeked();
+    expect([transport.frame.value, transport.seen.value]).toEqual([51, 0]);
+    lead.seeked();
+    expect(transport.seen.value).toBe(51);
+    transport.toggle();
+    await begun();
+    lead.shows(60, 30);
+    expect(transport.seen.value).toBe(60);
+  });
+
+  it('say the frame at once where there is no picture to wait for', () => {
+    const { transport, lead, shown } = pair();
+    lead.readyState = 0;
+    transport.seek(50);
+    expect(transport.seen.value).toBe(50);
+    transport.change(shown.value[0]!.clip, shown.value[1]!.clip);
+    expect(transport.seen.value).toBe(65);
+    shown.value = [];
+    transport.seek(3);
+    expect(transport.seen.value).toBe(transport.frame.value);
   });
 
   it('jump to what is marked on the one that leads', () => {

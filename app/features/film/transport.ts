@@ -4,6 +4,8 @@ import type { ClipBody } from '#core/model/snap';
 
 export const SPEEDS = [1, 0.5, 0.25] as const;
 
+/** From this state of a video on it can be sought in. */
+const HAS_PICTURES = 1;
 /** How long before the snap a loop begins, seconds. */
 const BEFORE_SNAP = 0.6;
 
@@ -19,6 +21,8 @@ export interface Shown {
  */
 export function useTransport(shown: Ref<readonly Shown[]>, lockedAt: Ref<FixedMoment> = ref('snap')) {
   const frame = ref(0);
+  /** The frame whose picture is to be seen: what is drawn and said of it waits for that, as it would only be in its way. */
+  const seen = ref(0);
   const playing = ref(false);
   const looping = ref(false);
   /** Nothing is shown but the play itself, from a moment before the snap to the whistle. */
@@ -40,7 +44,11 @@ export function useTransport(shown: Ref<readonly Shown[]>, lockedAt: Ref<FixedMo
   function show(to: number): void {
     frame.value = Math.max(0, Math.min(last.value, to));
     for (const one of shown.value) one.video.currentTime = timeIn(one, frame.value);
+    const first = lead.value?.video;
+    if (!first || first.readyState < HAS_PICTURES) arrive();
+    else first.addEventListener('seeked', arrive, { once: true });
   }
+  const arrive = (): void => void (seen.value = frame.value);
 
   function pause(): void {
     playing.value = false;
@@ -75,6 +83,7 @@ export function useTransport(shown: Ref<readonly Shown[]>, lockedAt: Ref<FixedMo
     video.requestVideoFrameCallback((_now, picture) => {
       if (!playing.value || lead.value?.video !== video) return;
       frame.value = Math.min(last.value, frameAt(picture.mediaTime, clip.framesPerSecond));
+      arrive();
       for (const one of shown.value.slice(1)) {
         const there = timeIn(one, frame.value);
         if (Math.abs(one.video.currentTime - there) > 2 / one.clip.framesPerSecond) one.video.currentTime = there;
@@ -111,6 +120,7 @@ export function useTransport(shown: Ref<readonly Shown[]>, lockedAt: Ref<FixedMo
   function change(from: ClipBody, to: ClipBody): void {
     pause();
     frame.value = sameMoment(frame.value, from, to);
+    arrive();
   }
 
   watch(
@@ -119,11 +129,13 @@ export function useTransport(shown: Ref<readonly Shown[]>, lockedAt: Ref<FixedMo
       if (now.length === before.length && now.every((v) => before.includes(v))) return;
       pause();
       if (now.some((v) => !before.includes(v))) frame.value = 0;
+      arrive();
     },
   );
 
   return {
     frame,
+    seen,
     playing,
     looping,
     playOnly,
