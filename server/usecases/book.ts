@@ -1,9 +1,10 @@
-import { Op, QueryTypes } from 'sequelize';
+import { Op } from 'sequelize';
 import type { BookFilter, Dimension } from '#core/grade/book/dimensions';
 import type { BookPage, BookSnaps } from '#core/grade/book/lines';
 import type { Measure } from '#core/grade/book/measures';
 import { upToDate } from '../book/keep';
-import { conditionOf, readLines, readValues, TOLD, type Reach } from '../book/read';
+import { readLines, readValues, type Reach } from '../book/read';
+import { readMarksBehind } from '../book/read-behind';
 import { gradeAsked, gradeBody } from '../db/mappers';
 import { GameRow, GradeRow, PlayerRow, SeasonRow } from '../db/models';
 import type { Member } from '../session/member';
@@ -70,9 +71,6 @@ async function namesOf(
   return new Map();
 }
 
-/** A grade by its rubric is a miss unless everything possible was earned. */
-const ALL_EARNED = '(k.possible > 0 and k.earned = k.possible)';
-
 /** The snaps behind a number, a page at a time: the misses first, then what could not be told, as that is what one opens a number for. */
 export async function readSnapsBehind(
   member: Member,
@@ -82,22 +80,7 @@ export async function readSnapsBehind(
   onFilm = false,
 ): Promise<BookSnaps> {
   const db = await upToDate(member.programId);
-  const { sql, values } = conditionOf(reachOf(member), filter);
-  const column = TOLD[measure] ?? ALL_EARNED;
-  const filmed = 'exists (select 1 from clips c where c.program_id = b.program_id and c.snap_id = b.snap_id)';
-  const where = onFilm ? `${sql} and ${filmed}` : sql;
-  const counting = db.query<{ total: number }>(`select count(*)::int as total from book_marks b where ${where}`, {
-    type: QueryTypes.SELECT,
-    replacements: values,
-  });
-  const finding = db.query<Found>(
-    `select b.grade_id as "gradeId", b.snap_id as "snapId", b.number, b.game_id as "gameId", b.blocker, b.player_id as "playerId",
-       b.scheme, b.side, b.front from book_marks b join book_kinds k on k.id = b.kind where ${where}
-     order by case when ${column} is false then 0 when ${column} is null then 1 else 2 end, b.game_id desc, b.number, b.blocker
-     limit :take offset :skip`,
-    { type: QueryTypes.SELECT, replacements: { ...values, skip, take } },
-  );
-  const [[counted], found] = await Promise.all([counting, finding]);
+  const { marks: found, total } = await readMarksBehind(db, reachOf(member), filter, measure, { skip, take }, onFilm);
   const { programId } = member;
   const [grades, games, players] = await Promise.all([
     GradeRow.findAll({ where: { programId, id: found.map((f) => f.gradeId) } }),
@@ -105,33 +88,24 @@ export async function readSnapsBehind(
     PlayerRow.findAll({ where: { programId, id: { [Op.in]: found.flatMap((f) => f.playerId ?? []) } } }),
   ]);
   return {
-    total: counted!.total,
-    snaps: found.map(({ gradeId, playerId, ...f }) => {
-      const grade = grades.find((g) => g.id === gradeId)!;
-      const game = games.find((g) => g.id === f.gameId)!;
+    total,
+    snaps: found.flatMap(({ gradeId, playerId, ...f }) => {
+      const grade = grades.find((g) => g.id === gradeId);
+      const game = games.find((g) => g.id === f.gameId);
+      // Taken back since it was counted.
+      if (!grade || !game) return [];
       const man = players.find((p) => p.id === playerId);
-      return {
+      const shown = {
         ...{ snapId: f.snapId, number: f.number, gameId: f.gameId, blocker: f.blocker },
         ...{ scheme: f.scheme, side: f.side, front: f.front, opponent: game.opponent, week: game.week },
         man: man ? `${man.number} ${man.name}` : f.blocker,
         asked: gradeAsked(grade),
         grade: gradeBody(grade),
       };
+      return [shown];
     }),
   };
 }
-interface Found {
-  readonly gradeId: number;
-  readonly snapId: number;
-  readonly number: number;
-  readonly gameId: number;
-  readonly blocker: string;
-  readonly playerId: number | null;
-  readonly scheme: string;
-  readonly side: string;
-  readonly front: string;
-}
-
 /** A value of each dimension that filters can be set to, as the Book has it now. */
 export type BookChoices = Partial<Record<Dimension, { key: string; label: string; marks: number }[]>>;
 

@@ -52,6 +52,7 @@ export async function up(queries: QueryInterface): Promise<void> {
       for each statement execute function book_counted_no_more();
     create index book_counts_by on book_counts (program_id, by);
     create index book_counts_season on book_counts (season_id);
+    create index book_marks_order on book_marks (program_id, game_id desc, number, blocker);
   `);
 }
 
@@ -65,6 +66,7 @@ export async function down(queries: QueryInterface): Promise<void> {
     drop trigger book_due_made on snaps;
     drop trigger book_due_changed on snaps;
     drop function book_due_snap, book_due_grade, book_due_ungraded, book_due_game, book_counted_no_more;
+    drop index book_marks_order;
     drop table book_due, book_counts, book_counted;
   `);
 }
