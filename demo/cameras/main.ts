@@ -6,10 +6,10 @@ import { ANGLES, type Angle } from '#core/model/angle';
 import { DEMO_SNAPS, demoClipFile, type DemoSnap } from '../scenario';
 import { SCOUTED_SNAPS, scoutedClipFile } from '../scouted';
 import { film } from './film';
-import { LANTERNS, MILLERS, OTTERS, TERNS } from './kits';
+import { MILLERS, TERNS } from './kits';
 import type { Camera } from './lens';
 import { asPhone } from './phone';
-import { FRAMES_PER_SECOND, runPlay, SNAP_FRAME, type Teams } from './play';
+import { FRAMES_PER_SECOND, OWN_GAME, runPlay, SNAP_FRAME, type Teams } from './play';
 
 const HASH_X = { left: -26.67, middle: 0, right: 26.67 } as const;
 
@@ -27,7 +27,7 @@ interface Game {
   readonly seed: number;
 }
 const OWN: Game = {
-  ...{ snaps: DEMO_SNAPS, teams: { offence: LANTERNS, defence: OTTERS } },
+  ...{ snaps: DEMO_SNAPS, teams: OWN_GAME },
   ...{ prefix: 'snap', list: 'film.json', fileOf: demoClipFile, seed: 4000 },
 };
 const SCOUTED: Game = {
@@ -44,7 +44,7 @@ async function remake(game: Game, folder: string, only: readonly number[], from:
     const worked = workCall(snap.call);
     if (!worked.ok) throw new Error(`snap ${number}: ${worked.diagnostics.map(wordDiagnostic).join('; ')}`);
     const seed = game.seed + number * 17;
-    const take = runPlay(worked.value, snap, game.teams, seed);
+    const take = runPlay(worked.value, snap, seed, game.teams);
     const number2 = String(number).padStart(2, '0');
     const clip: ClipBody = {
       framesPerSecond: FRAMES_PER_SECOND,

@@ -3,7 +3,7 @@ import type { Quirk } from '#core/movement/run/blockers';
 import { STEP } from '#core/movement/run/bodies';
 import { runPlay as runInTime } from '#core/movement/run/run';
 import type { DemoSnap, FilmFault } from '../scenario';
-import type { Team } from './kits';
+import { LANTERNS, OTTERS, type Team } from './kits';
 import { chance } from './random';
 
 export const FRAMES_PER_SECOND = 30;
@@ -43,6 +43,7 @@ export interface Happened {
 }
 /** Who plays against whom. */
 export type Teams = Readonly<Record<Figure['team'], Team>>;
+export const OWN_GAME: Teams = { offence: LANTERNS, defence: OTTERS };
 export interface Take {
   frames: Frame[];
   happened: Happened[];
@@ -76,8 +77,8 @@ const PADS = { down: 2.6, up: 4.6, run: 4.1, engaged: 3.7, high: 5.2, fallen: 1 
 export function runPlay(
   { formation, front, resolution }: WorkedCall,
   snap: DemoSnap,
-  teams: Teams,
   seed: number,
+  teams: Teams = OWN_GAME,
 ): Take {
   const quirks = Object.fromEntries(snap.faults.flatMap((f) => (QUIRKS[f.fault] ? [[f.man, QUIRKS[f.fault]!]] : [])));
   const done = withWrongMen(resolution, front, snap);
