@@ -7,7 +7,7 @@ import type { Track } from '../../film/follow/follow';
 import { frameOf, type PlayOnFilm } from '../../film/measures/measure';
 import { BUMP } from './had';
 import { approaches, type Approach } from './toward';
-import { bestOther, offTheWay } from './way';
+import { askedWay, bestOther, offBoth, offTheWay } from './way';
 
 /** Who came this near to his man had him, or missed him at arm's length, feet. */
 const ARMS = 4;
@@ -20,8 +20,9 @@ const STAYED = 1;
 const NEARER = 1.5;
 /** Who was no farther off his asked way than this most of the time did as asked, feet. */
 const ON_THE_WAY = 1.2;
-/** Another way is his when it fits so much better, feet, and is no farther off than `FITS`. */
+/** Another way is his when it fits so much better, feet, and is no farther off than such a share of his own, nor than `FITS`. */
 const CLEARLY = 0.5;
+const CLOSER = 0.6;
 const FITS = 2.5;
 /** A man whom the film has lost for this share of the play is not judged. */
 const MOSTLY = 0.6;
@@ -45,16 +46,16 @@ export function tellAssignment(play: PlayOnFilm, asked: Assignment, man: Track, 
   const off = offTheWay(play, man);
   const instead = off ? bestOther(play, man, his) : null;
   const held = had.find((h) => his.includes(h.defender));
-  // His way says whom he meant; a touch is only where he ended.
-  const meant = off && instead && off.usual > instead.usual + CLEARLY && off.usual > ON_THE_WAY ? instead : null;
   const other = had.find((h) => !his.includes(h.defender) && h.seconds >= ON_HIM);
   const own = approaches(play, man)
     .filter((a) => his.includes(a.defender))
     .sort((a, b) => a.nearest - b.nearest)[0];
   const ranBy = own !== undefined && !held && own.nearest < BODIES && own.closed > CAME;
-  if (meant && meant.usual < FITS && !ranBy) {
-    const sure = Math.min(0.95, 0.6 + (off!.usual - meant.usual) / 10);
-    const why = `His way was that of a man who goes for ${meant.defender}, ${tenth(off!.usual)} ft off his own.`;
+  // His way says whom he meant; a touch is only where he ended. Who ran through his own man is judged by how he came to him.
+  const meant = off && instead && whomHeMeant(play, man, instead, ranBy ? own.at : Infinity);
+  if (meant) {
+    const sure = Math.min(0.95, 0.6 + (meant.off - meant.instead) / 10);
+    const why = `His way was that of a man who goes for ${instead.defender}, ${tenth(meant.off)} ft off his own.`;
     return { mark: 'wrong', sure, why };
   }
   if (off && off.usual <= ON_THE_WAY)
@@ -75,6 +76,18 @@ export function tellAssignment(play: PlayOnFilm, asked: Assignment, man: Track, 
   if (lostShare(play, man) > MOSTLY) return cannotTell('The film has lost him for most of the play.');
   if (!own) return cannotTell(`${his.join(' and ')} cannot be followed.`);
   return other ? tellOther(other, own) : tellWay(approaches(play, man), own, his);
+}
+
+/** How far he was off his own way and another's where the two differ, when the other is clearly his. */
+function whomHeMeant(
+  play: PlayOnFilm,
+  man: Track,
+  instead: { way: Track },
+  until: number,
+): { off: number; instead: number } | null {
+  const both = offBoth(play, man, askedWay(play, man)!, instead.way, until);
+  if (!both || both.other > FITS || both.one < both.other + CLEARLY || both.other > CLOSER * both.one) return null;
+  return { off: both.one, instead: both.other };
 }
 
 function tellLeft({ target }: Assignment, had: readonly Had[]): Told {

@@ -7,7 +7,7 @@ import { tellAssignment } from './assignment';
 import { FAULT_SIGNS } from './fault-signs';
 import { hadBy } from './had';
 import { approaches } from './toward';
-import { askedToLeave, bestOther, offTheWay } from './way';
+import { askedToLeave, bestOther, offBoth, offTheWay } from './way';
 
 const FPS = 10;
 const FRAMES = 31;
@@ -84,8 +84,24 @@ describe('whose way it was', () => {
   });
 
   it('fits the man he went for better than his own', () => {
-    expect(bestOther(play({ would }), toN, ['T'])).toEqual({ defender: 'N', usual: 0, most: 0 });
+    expect(bestOther(play({ would }), toN, ['T'])).toEqual({ defender: 'N', usual: 0, most: 0, way: toN });
     expect(bestOther(play(), toN, ['T'])).toBeNull();
+  });
+
+  it('is told by the frames on which two ways differ, and not by others', () => {
+    // Both ways are the same for a second; then one turns off.
+    const turned = (feet: number): Track => ({
+      ...toT,
+      places: toT.places.map((p, f) => (f > 10 ? { ...p, x: p.x - feet * (f - 10) } : p)),
+    });
+    const [straight, turns] = [toT, turned(0.4)];
+    expect(offTheWay(play({ would }), turns)!.usual).toBeLessThan(2);
+    expect(offBoth(play(), turns, straight, turns)).toMatchObject({ other: 0 });
+    expect(offBoth(play(), turns, straight, turns)!.one).toBeGreaterThan(2);
+    expect(offBoth(play(), straight, straight, turns)).toMatchObject({ one: 0 });
+    // Until then nobody can say, and ways that hardly differ say nothing.
+    expect(offBoth(play(), turns, straight, turns, 1)).toBeNull();
+    expect(offBoth(play(), turns, straight, turned(0.05))).toBeNull();
   });
 
   it('says when he was to leave whom he was on', () => {
@@ -129,11 +145,21 @@ describe('whether he had the right man', () => {
     expect(told.sure).toBeGreaterThan(0.6);
   });
 
+  it('is wrong of one who ran by his own man on his way to another', () => {
+    const near = track('T', 'defence', [6.5, 2], [6.5, 2]);
+    const past = track('RG', 'offence', [4, 0], [7, 5.5], 1.6);
+    const behind = track('N', 'defence', [7.5, 6], [7.5, 6]);
+    const on = { asked: [track('RG', 'offence', [4, 0], [6.2, 1.6], 0.6)], instead: () => past };
+    expect(tell(past, [meets('N', 16, null)], {}, { would: on, tracks: [near, behind] })).toMatchObject({
+      mark: 'wrong',
+    });
+  });
+
   it('is right of one who came from far and ran by his man, whatever he met behind him', () => {
     const far = track('T', 'defence', [10, 3], [10, 3]);
     const past = track('RG', 'offence', [4, 0], [12, 5], 1.4);
     const N2 = track('N', 'defence', [13, 6], [13, 6]);
-    const on = { asked: [track('RG', 'offence', [4, 0], [4.5, 0.5])], instead: () => past };
+    const on = { asked: [track('RG', 'offence', [4, 0], [10, 3], 1.05)], instead: () => past };
     const told = tell(past, [meets('N', 16, null)], {}, { would: on, tracks: [far, N2] });
     expect(told).toMatchObject({ mark: 'right', sure: 0.55 });
     expect(told.why).toMatch(/^He ran by T, \d\.\d ft away, and was on N then\.$/);

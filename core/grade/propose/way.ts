@@ -22,17 +22,53 @@ function offOf(play: PlayOnFilm, man: Track, way: Track): Off | null {
   return off.length ? { usual: off[Math.floor(off.length / 2)]!, most: off.at(-1)! } : null;
 }
 
-/** How far a man was off the way he was asked to go; `null` when it is not known. */
+/** The way a man was asked to go; `null` when it is not known. */
+export const askedWay = (play: PlayOnFilm, man: Track): Track | null =>
+  play.would?.asked.find((t) => t.id === man.id && t.team === man.team) ?? null;
+
+/** How far a man was off it. */
 export function offTheWay(play: PlayOnFilm, man: Track): Off | null {
-  const asked = play.would?.asked.find((t) => t.id === man.id && t.team === man.team);
+  const asked = askedWay(play, man);
   return asked ? offOf(play, man, asked) : null;
+}
+
+/** Two ways are told apart where they are this far from each other, feet, on at least so many seconds of film. */
+const APART = 1;
+const LONG_ENOUGH = 0.2;
+/** Who pulls goes one way with others for long: two ways are held against each other until then, seconds from the snap. */
+const LAST = 2.8;
+
+/**
+ * How far a man was off two ways where they can be told apart, feet, at half of those frames farther; until `until`, seconds from the snap.
+ * `null` where they hardly differ: then his way does not say which of the two he went.
+ */
+export function offBoth(
+  play: PlayOnFilm,
+  man: Track,
+  one: Track,
+  other: Track,
+  until = LAST,
+): { one: number; other: number } | null {
+  const [first, last] = [frameOf(play, man, FROM), frameOf(play, man, Math.min(LAST, until))];
+  const away = (a: { x: number; y: number }, b: { x: number; y: number }): number => Math.hypot(a.x - b.x, a.y - b.y);
+  const frames = man.places.slice(first, Math.min(last + 1, one.places.length, other.places.length)).flatMap((p, i) => {
+    const [a, b] = [one.places[first + i]!, other.places[first + i]!];
+    return away(a, b) < APART ? [] : [{ one: away(p, a), other: away(p, b) }];
+  });
+  if (frames.length < LONG_ENOUGH * play.framesPerSecond) return null;
+  const usual = (of: 'one' | 'other'): number => frames.map((f) => f[of]).sort((a, b) => a - b)[frames.length >> 1]!;
+  return { one: usual('one'), other: usual('other') };
 }
 
 /** So many defenders near his own man may have been taken for him. */
 const OTHERS = 4;
 
 /** The defender not asked of him to whom his way fits best; `null` when nobody can be tried. */
-export function bestOther(play: PlayOnFilm, man: Track, his: readonly string[]): (Off & { defender: string }) | null {
+export function bestOther(
+  play: PlayOnFilm,
+  man: Track,
+  his: readonly string[],
+): (Off & { defender: string; way: Track }) | null {
   const defenders = play.tracks.filter((t) => t.team === 'defence');
   const place = (t: Track): { x: number; y: number } => t.places[0]!;
   const own = defenders.find((d) => d.id === his[0]) ?? man;
@@ -48,7 +84,7 @@ export function bestOther(play: PlayOnFilm, man: Track, his: readonly string[]):
     .flatMap((d) => {
       const way = play.would?.instead(man.id, d.id);
       const off = way ? offOf(play, man, way) : null;
-      return off ? [{ ...off, defender: d.id }] : [];
+      return off ? [{ ...off, defender: d.id, way: way! }] : [];
     });
   return tried.sort((a, b) => a.usual - b.usual)[0] ?? null;
 }
