@@ -145,6 +145,18 @@ describe('whether he had the right man', () => {
     expect(told.sure).toBeGreaterThan(0.6);
   });
 
+  it.each([
+    [2, 0.2, true, 'near another’s and far from his own'],
+    [0.9, 0.15, true, 'hardly off his own, and all the time nearer to another’s'],
+    [6, 2.8, false, 'near neither'],
+    [0.9, 0.5, false, 'hardly nearer to another’s'],
+    [1.9, 1.3, false, 'between the two'],
+  ])('%d ft off his own way and %d off another’s: wrong is %s, for it was %s', (off, fromOther, isWrong) => {
+    const aside = (feet: number): Track => track('RG', 'offence', [4 + feet, 0], [5.5 + feet, 3]);
+    const on = { asked: [aside(off)], instead: () => aside(-fromOther) };
+    expect(/^His way was that/.test(tell(toT, [], {}, { would: on }).why)).toBe(isWrong);
+  });
+
   it('is wrong of one who ran by his own man on his way to another', () => {
     const near = track('T', 'defence', [6.5, 2], [6.5, 2]);
     const past = track('RG', 'offence', [4, 0], [7, 5.5], 1.6);
