@@ -108,6 +108,17 @@ describe('a snap on the sideline', () => {
     expect([night.snaps, await tappedOf(6)]).toEqual([[], []]);
   });
 
+  it('tapped before the device has said what lies on it follows what does', async () => {
+    await three();
+    setActivePinia(createPinia());
+    await useWeek().open(6);
+    await three();
+    await three();
+    await settled();
+    expect(useNight().snaps.map((s) => s.number)).toEqual([1, 2, 3]);
+    expect((await tappedOf(6)).map((t) => t.snap.number)).toEqual([1, 2, 3]);
+  });
+
   it('keeps the signs that were seen before it, and the next snap begins without any', async () => {
     const night = useNight();
     night.toggleSign('Sam walks up');

@@ -31,14 +31,13 @@ export const useNight = defineStore('night', () => {
 
   const tapped = shallowRef<readonly Tapped[]>([]);
   const gameId = computed(() => week.game?.id ?? null);
-  watch(
-    gameId,
-    async (id) => {
-      const found = id === null ? [] : await tappedOf(id);
-      if (gameId.value === id) tapped.value = found;
-    },
-    { immediate: true },
-  );
+  /** What lies on the device is being read; nothing is numbered before. */
+  let reading: Promise<void> = Promise.resolve();
+  watch(gameId, (id) => (reading = read(id)), { immediate: true });
+  async function read(id: number | null): Promise<void> {
+    const found = id === null ? [] : await tappedOf(id);
+    if (gameId.value === id) tapped.value = found;
+  }
   const snaps = computed<NightSnap[]>(() => tapped.value.map((t) => t.snap));
   const unsent = computed(() => tapped.value.filter((t) => !t.sent).length);
 
@@ -66,15 +65,17 @@ export const useNight = defineStore('night', () => {
 
   /** The third tap: who lost, or nobody. The snap lies on the device before anything else is done with it. */
   async function tap(lost: readonly string[]): Promise<void> {
-    if (!play.value || !look.value || gameId.value === null) return;
+    const [called, shown, seen, of] = [play.value, look.value, signs.value, gameId.value];
+    if (!called || !shown || of === null) return;
+    [play.value, look.value, signs.value] = [null, null, []];
+    await reading;
     const number = Math.max(0, ...snaps.value.map((s) => s.number)) + 1;
     const snap: NightSnap = {
-      ...{ id: newId(), number, series: series.value, call: callOf(play.value, look.value), lost: [...lost] },
-      ...{ signs: [...signs.value], at: new Date().toISOString() },
+      ...{ id: newId(), number, series: series.value, call: callOf(called, shown), lost: [...lost] },
+      ...{ signs: [...seen], at: new Date().toISOString() },
     };
-    const entry: Tapped = { gameId: gameId.value, sent: false, snap };
-    [play.value, look.value, signs.value] = [null, null, []];
-    tapped.value = [...tapped.value, entry];
+    const entry: Tapped = { gameId: of, sent: false, snap };
+    if (gameId.value === of) tapped.value = [...tapped.value, entry];
     await keepTapped(entry);
   }
   /** A sign of theirs that was seen, or was not after all. */
