@@ -9,6 +9,9 @@ import fc from 'fast-check';
 import { QueryTypes } from 'sequelize';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { PracticeWeekSchema, withMen } from '#core/model/practice';
+import { DEMO_SNAPS } from '#demo/scenario';
+import { SCOUTED_SNAPS } from '#demo/scouted';
+import { PLAYED_GAMES } from '#demo/season';
 import { COPIED, NOT_COPIED, type Row } from '../../server/copy/tables';
 import { unpackCopy, type Unpacked } from '../../server/copy/unpack';
 import { ClipRow, MembershipRow, ProgramRow, UserRow } from '../../server/db/models';
@@ -192,12 +195,15 @@ async function changed(change: Record<string, (text: string) => string | null>):
   return readFile(await fileOf(out));
 }
 
+/** Snaps of the demo, all its games together. */
+const SNAPS = PLAYED_GAMES.reduce((sum, game) => sum + game.snaps, DEMO_SNAPS.length + SCOUTED_SNAPS.length);
+
 describe('what is no copy', () => {
   it.each<[string, Record<string, (text: string) => string | null>, string]>([
     ['another kind of file', { 'program.json': () => null }, 'There is no program.json in it'],
     ['another format', { 'program.json': (t) => t.replace('violet-chalk-program', 'x') }, 'program.json, format'],
     ['a newer version', { 'program.json': (t) => t.replace(/0\d\d\d-/, '9999-') }, 'from a newer version'],
-    ['a broken line', { 'tables/snaps.jsonl': (t) => `${t}{"id":` }, 'snaps.jsonl, line 201 is not valid JSON'],
+    ['a broken line', { 'tables/snaps.jsonl': (t) => `${t}{"id":` }, `snaps.jsonl, line ${SNAPS + 1} is not valid JSON`],
     [
       'a body nobody can read',
       { 'tables/grades.jsonl': (t) => t.replace('"right"', '"maybe"') },
