@@ -203,7 +203,11 @@ describe('what is no copy', () => {
     ['another kind of file', { 'program.json': () => null }, 'There is no program.json in it'],
     ['another format', { 'program.json': (t) => t.replace('violet-chalk-program', 'x') }, 'program.json, format'],
     ['a newer version', { 'program.json': (t) => t.replace(/0\d\d\d-/, '9999-') }, 'from a newer version'],
-    ['a broken line', { 'tables/snaps.jsonl': (t) => `${t}{"id":` }, `snaps.jsonl, line ${SNAPS + 1} is not valid JSON`],
+    [
+      'a broken line',
+      { 'tables/snaps.jsonl': (t) => `${t}{"id":` },
+      `snaps.jsonl, line ${SNAPS + 1} is not valid JSON`,
+    ],
     [
       'a body nobody can read',
       { 'tables/grades.jsonl': (t) => t.replace('"right"', '"maybe"') },
