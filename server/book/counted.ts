@@ -41,14 +41,14 @@ const COUNT_SEASON = [
   ),
 ].join(';\n');
 
-/** Keeps what a program's seasons come to that are over, all but its newest. */
-export async function countSeasons(sequelize: Sequelize, program: number): Promise<void> {
-  const over = await sequelize.query<{ season: number }>(
-    `select id as season from seasons where program_id = :program and id < (select max(id) from seasons where program_id = :program)
-     and id not in (select season_id from book_counted)`,
-    { type: QueryTypes.SELECT, replacements: { program } },
+/** Keeps what the seasons come to that are over: of every program all but its newest. */
+export async function countSeasons(sequelize: Sequelize): Promise<void> {
+  const over = await sequelize.query<{ season: number; program: number }>(
+    `select s.id as season, s.program_id as program from seasons s where s.id < (select max(id) from seasons n where n.program_id = s.program_id)
+     and not exists (select 1 from book_counted c where c.season_id = s.id)`,
+    { type: QueryTypes.SELECT },
   );
-  for (const { season } of over)
+  for (const { season, program } of over)
     await sequelize.transaction(async (transaction) => {
       // Nothing is marked in between, and whoever takes the program or the season away waits at its door.
       await sequelize.query(

@@ -10,7 +10,7 @@ import { database } from '../db/database';
 import { isNowOpen } from '../opening';
 import { countSeasons } from './counted';
 import { gradeAsked, gradeBody, gradedSnap } from '../db/mappers';
-import { BookKindRow, BookMarkRow, BookSnapRow, GradeRow, ProgramRow, SnapRow } from '../db/models';
+import { BookKindRow, BookMarkRow, BookSnapRow, GradeRow, SnapRow } from '../db/models';
 import { BOOK_KIND } from '../db/book-models';
 
 /** What of the games and the program of snaps the Book needs. */
@@ -74,7 +74,7 @@ async function kindsOf(
   const added = [...met].flatMap(([spelt, { ...one }]) => (numbers.has(spelt) ? [] : [one]));
   if (added.length === 0) return numbers;
   const rows = added.map((one) => ({ programId, ...Object.fromEntries(SAID.map((part) => [part, one[part]])) }));
-  await BookKindRow.bulkCreate(rows, { transaction });
+  await BookKindRow.bulkCreate(rows, { ignoreDuplicates: true, transaction });
   return known();
 }
 
@@ -159,8 +159,7 @@ export async function bringUpBooks(): Promise<void> {
 /** Brings the Book of every program up to date, and keeps what came of seasons that are over. */
 export async function tidyBooks(): Promise<void> {
   await bringUpBooks();
-  const sequelize = await database();
-  for (const { id } of await ProgramRow.findAll({ attributes: ['id'] })) await countSeasons(sequelize, id);
+  await countSeasons(await database());
 }
 
 /** The database, with a program's Book up to date. */

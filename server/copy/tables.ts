@@ -12,7 +12,7 @@ import { GradeSchema, RubricRefSchema } from '#core/model/grade';
 import { MeasuringSchema } from '#core/model/measured';
 import { QuizAnswerSchema } from '#core/model/quiz';
 import { RepMarkSchema } from '#core/model/script';
-import { ScheduledSchema } from '#core/model/schedule';
+import { NewGameSchema, ScheduledSchema } from '#core/model/schedule';
 import { ClipBodySchema } from '#core/model/snap';
 import { SnapBodySchema } from '#core/model/snap-body';
 import { HERE_IDS } from '#core/roster/attendance';
@@ -44,7 +44,12 @@ export const COPIED: readonly CopiedTable[] = [
   {
     name: 'games',
     refs: { season_id: 'seasons' },
-    bodies: { lineup: LineupSchema, opponent: ScheduledSchema.shape.opponent, week: ScheduledSchema.shape.week },
+    bodies: {
+      lineup: LineupSchema,
+      opponent: ScheduledSchema.shape.opponent,
+      week: ScheduledSchema.shape.week,
+      theirs: NewGameSchema.shape.theirs,
+    },
   },
   { name: 'snaps', refs: { game_id: 'games' }, bodies: { body: SnapBodySchema } },
   {

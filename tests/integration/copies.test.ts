@@ -219,6 +219,11 @@ describe('what is no copy', () => {
       'season_id names seasons 999',
     ],
     [
+      'a game of nobody’s',
+      { 'tables/games.jsonl': (t) => t.replace(/"theirs":null/, '"theirs":7') },
+      'games.jsonl, line 1, theirs',
+    ],
+    [
       'a column there is none of',
       { 'tables/players.jsonl': (t) => t.replace('"seat"', '"seat\\"; drop"') },
       'there is no column',

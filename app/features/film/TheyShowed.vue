@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { shownFronts, type ShownFront } from '#core/film/log/shown';
-import { sayGame } from '#core/model/game';
+import { sayShown, shownFronts, type ShownFront } from '#core/film/log/shown';
 import type { Cut } from '#core/film/log/cut';
 import { useFilm } from './store';
 
@@ -10,6 +9,7 @@ const emit = defineEmits<{ cut: [cut: Cut] }>();
 const film = useFilm();
 const game = computed(() => film.games.find((g) => g.id === film.game) ?? null);
 const title = computed(() => (game.value ? `What the ${game.value.opponent} show` : ''));
+const intro = computed(() => (game.value ? sayShown(game.value, film.snaps.length) : ''));
 const fronts = computed(() => shownFronts(film.snaps));
 const isNow = ({ snaps }: ShownFront): boolean => film.snap !== null && snaps.includes(film.snap.number);
 const say = ({ frontName, snaps }: ShownFront): string =>
@@ -20,10 +20,7 @@ const DOWNS = ['1st', '2nd', '3rd, 4th'];
 <template>
   <section class="shown" :aria-label="title">
     <h2>{{ title }}</h2>
-    <p v-if="game" class="soft">
-      {{ film.snaps.length }} snaps of {{ sayGame(game) }}. Neither line of it is graded; what they show is offered as a
-      look in the week they come.
-    </p>
+    <p class="soft">{{ intro }}</p>
     <div class="scroller" tabindex="0" role="group" aria-label="Fronts they show">
       <table>
         <thead>

@@ -63,7 +63,7 @@ export const useFilm = defineStore('film', () => {
   /** A player grades himself on a sheet of his own, where his coach wants it. */
   const gradesHimself = computed(() => readOnly.value && (snap.value?.ownGrades ?? false));
   /** Against whom the opponent plays, where it is a game of his: nobody is graded in it. */
-  const theirs = computed(() => games.value.find((g) => g.id === game.value)?.theirs ?? null);
+  const theirs = computed(() => games.value.find((g) => g.id === (snap.value?.gameId ?? game.value))?.theirs ?? null);
   const mayMark = computed(() => theirs.value === null && (!readOnly.value || gradesHimself.value));
   /** Who is graded here; of a player who grades himself nobody else. */
   const men = computed(() => {

@@ -3,7 +3,7 @@ import * as fc from 'fast-check';
 import { A_CALL } from '../../testing/a-call';
 import { anEntry } from '../../testing/a-log';
 import type { LogEntry } from '../../model/game';
-import { shownFronts } from './shown';
+import { sayShown, shownFronts } from './shown';
 
 const shows = (number: number, frontName: string, down: number, notCounted = ''): LogEntry => {
   const entry = anEntry(number, { ...A_CALL, frontName }, { down });
@@ -23,6 +23,12 @@ describe('what an opponent shows', () => {
       { frontName: 'Odd', snaps: [1, 3, 4], downs: [1, 0, 2] },
       { frontName: 'Bear', snaps: [2], downs: [0, 1, 0] },
     ]);
+  });
+
+  it('is said with the game it is of', () => {
+    const game = { id: 1, opponent: 'Terns', theirs: 'Millers', week: 5, published: false, snaps: 2 };
+    expect(sayShown(game, 2)).toMatch(/^2 snaps of week 5, Terns against Millers\. Neither line of it is graded;/);
+    expect(sayShown(game, 1)).toMatch(/^1 snap of /);
   });
 
   it('is nothing where nothing is logged', () => {

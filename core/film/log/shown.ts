@@ -1,4 +1,4 @@
-import type { LogEntry } from '../../model/game';
+import { sayGame, type GameItem, type LogEntry } from '../../model/game';
 
 /** One front as an opponent showed it, movement and all: on which snaps, and how many of them on first, second, and third or fourth down. */
 export interface ShownFront {
@@ -19,3 +19,7 @@ export function shownFronts(log: readonly Pick<LogEntry, 'number' | 'call' | 'si
   });
   return shown.sort((a, b) => b.snaps.length - a.snaps.length || a.frontName.localeCompare(b.frontName, 'en'));
 }
+
+/** What is said above what they show: "6 snaps of week 5, Quillport Terns against Graymoor Millers. Neither line ..." */
+export const sayShown = (game: GameItem, snaps: number): string =>
+  `${snaps} ${snaps === 1 ? 'snap' : 'snaps'} of ${sayGame(game)}. Neither line of it is graded; what they show is offered as a look in the week they come.`;
