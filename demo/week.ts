@@ -1,6 +1,7 @@
 import type { PracticeWays } from '#core/model/practice';
 import type { CallSituation } from '#core/model/call-situations';
 import type { PlannedLook, PlannedPlay, WeekPlan } from '#core/model/week-plan';
+import { saySeen } from '#core/plan/say-seen';
 import { demoCall, type DemoFormation, type DemoFront } from './calls';
 import { SCOUTED_GAME, SCOUTED_SNAPS } from './scouted';
 import { PLAYED_GAMES, snapsOfGame } from './season';
@@ -46,7 +47,7 @@ const look = (front: DemoFront, expected?: number): PlannedLook => {
   const { front: text, frontName } = demoCall('power', 'right', 'Five-man', front);
   const [then, since] = [timesIn(shown, front), timesIn(SCOUTED_SNAPS, front)];
   const weeks = [then > 0 ? firstMatch.week : 0, since > 0 ? SCOUTED_GAME.week : 0].filter(Boolean);
-  const seen = weeks.length > 0 ? `${then + since} snaps, week ${weeks.join(', ')}` : '';
+  const seen = weeks.length > 0 ? saySeen({ snaps: then + since, weeks }) : '';
   return { front: text, frontName, weight: expected ?? then + since, seen };
 };
 

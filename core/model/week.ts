@@ -13,7 +13,7 @@ export type WeekBody<P extends WeekPart> = z.infer<(typeof WEEK_PARTS)[P]>;
 
 const kept = <T extends z.ZodType>(body: T) => z.object({ revision: z.int().min(1), by: z.string(), body });
 
-/** A front the opponent has shown in a game of ours, and on how many snaps. */
+/** A front the opponent has shown, to us or in a game of his, and on how many snaps. */
 export const SeenFrontSchema = z.object({
   front: z.string(),
   frontName: z.string(),

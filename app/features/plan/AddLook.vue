@@ -3,12 +3,13 @@ import { computed, ref } from 'vue';
 import type { SeenFront } from '#core/model/week';
 import { identify } from '#core/identify/identify';
 import { sayMovement } from '#core/language/lineups/read-movement';
+import { saySeen } from '#core/plan/say-seen';
 import { GENERAL_MOVES, type GeneralMove } from '#core/movement/menu';
 import { usePlaybook } from '~/features/playbook/store';
 import { useWeek } from '~/features/week/store';
 import { usePlan } from './store';
 
-/** One more look: what they showed us before with its count, or a front of the book with what it does after the snap. */
+/** One more look: what they showed before with its count, or a front of the book with what it does after the snap. */
 const plan = usePlan();
 const week = useWeek();
 const playbook = usePlaybook();
@@ -41,13 +42,12 @@ const look = computed(() => {
 });
 const isThere = computed(() => plan.plan.looks.some((l) => l.front === look.value.front));
 
-const weeksOf = ({ weeks }: SeenFront): string => `week ${weeks.join(', ')}`;
 const takeSeen = (seen: SeenFront): Promise<boolean> =>
   plan.addLook({
     front: seen.front,
     frontName: seen.frontName,
     weight: seen.snaps,
-    seen: `${seen.snaps} snaps, ${weeksOf(seen)}`,
+    seen: saySeen(seen),
   });
 const add = (): Promise<boolean> => plan.addLook({ ...look.value, weight: weight.value, seen: '' });
 </script>
@@ -73,9 +73,9 @@ const add = (): Promise<boolean> => plan.addLook({ ...look.value, weight: weight
       <button class="strong" type="submit" :disabled="isThere">{{ isThere ? 'is in the plan' : 'Put it in' }}</button>
     </form>
     <p v-if="plan.unused.length" class="seen">
-      <span class="soft">They have shown us:</span>
+      <span class="soft">They have shown:</span>
       <button v-for="s in plan.unused" :key="s.front" class="plain link" type="button" @click="takeSeen(s)">
-        {{ s.frontName }} <span class="soft">{{ s.snaps }} snaps, {{ weeksOf(s) }}</span>
+        {{ s.frontName }} <span class="soft">{{ saySeen(s) }}</span>
       </button>
     </p>
   </div>
