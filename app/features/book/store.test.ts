@@ -6,6 +6,7 @@ import { MEASURE_IDS } from '#core/grade/book/measures';
 import { sayYard, type BookPlay, type PlayLine } from '#core/grade/book/play-result';
 import { ALL_PLUS } from '#core/model/grade';
 import { useSession } from '~/features/session/store';
+import { aMember } from '~/testing/a-member';
 import { csvOf } from './save';
 import { queryOf, reelOf, useBook } from './store';
 import { gradesTable, measuresOf, playsTable } from './table';
@@ -94,7 +95,7 @@ beforeEach(() => {
     if (!reachable) throw new Error('connection refused');
     return answer(url);
   });
-  useSession().member = { userId: 1, userName: '', programId: 1, programName: '', role: 'coach', playerId: null };
+  useSession().member = aMember();
 });
 afterEach(() => vi.unstubAllGlobals());
 

@@ -3,20 +3,17 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { ALL_PLUS, type Grade } from '#core/model/grade';
 import { useMarks } from '~/features/marks/store';
 import { useSession } from '~/features/session/store';
+import { aMember } from '~/testing/a-member';
 import { FilmServer, MEN } from '~/testing/film-server';
 import { useFilm } from './store';
 
-const A_COACH = {
-  ...{ userId: 3, userName: 'Maren Quill', programId: 1, programName: 'Lanterns' },
-  ...{ role: 'coach', playerId: null },
-} as const;
 const LATE: Grade = { ...ALL_PLUS, technique: 'minus', faults: ['left-late'] };
 let at: FilmServer;
 beforeEach(() => {
   setActivePinia(createPinia());
   vi.useFakeTimers();
   at = new FilmServer().serve();
-  useSession().member = A_COACH;
+  useSession().member = aMember();
 });
 afterEach(() => {
   vi.useRealTimers();
@@ -123,7 +120,7 @@ describe('a mark', () => {
   });
 
   it('is given by nobody who may only look', async () => {
-    useSession().member = { userId: 5, userName: '', programId: 1, programName: '', role: 'player', playerId: 9 };
+    useSession().member = aMember({ userId: 5, role: 'player', playerId: 9 });
     const film = await opened(21);
     film.mark('LT', LATE);
     await settled();
@@ -133,7 +130,7 @@ describe('a mark', () => {
 
 describe('a player who grades himself', () => {
   it('marks his own place on a sheet of his own, and nobody else’s', async () => {
-    useSession().member = { userId: 5, userName: '', programId: 1, programName: '', role: 'player', playerId: 9 };
+    useSession().member = aMember({ userId: 5, role: 'player', playerId: 9 });
     at.ownGrades = true;
     const film = await opened(21);
     expect([film.men, film.sheet, film.mayMark, film.readOnly]).toEqual([['C'], 'own', true, true]);

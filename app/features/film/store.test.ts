@@ -2,23 +2,21 @@ import { IDBFactory } from 'fake-indexeddb';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { ALL_PLUS, type Grade } from '#core/model/grade';
+import type { SnapView } from '#core/model/snap-view';
 import { A_CALL } from '#core/testing/a-call';
 import { useMarks } from '~/features/marks/store';
 import { useSession } from '~/features/session/store';
+import { aMember } from '~/testing/a-member';
 import { FilmServer, MEN } from '~/testing/film-server';
 import { useFilm } from './store';
 
-const A_COACH = {
-  ...{ userId: 3, userName: 'Maren Quill', programId: 1, programName: 'Lanterns' },
-  ...{ role: 'coach', playerId: null },
-} as const;
 const LATE: Grade = { ...ALL_PLUS, technique: 'minus', faults: ['left-late'] };
 let at: FilmServer;
 beforeEach(() => {
   setActivePinia(createPinia());
   vi.useFakeTimers();
   at = new FilmServer().serve();
-  useSession().member = A_COACH;
+  useSession().member = aMember();
 });
 afterEach(() => {
   vi.useRealTimers();

@@ -4,6 +4,7 @@ import { FindingSchema, NOTHING_FOUND, type Finding } from '#core/model/finding'
 import { ALL_PLUS } from '#core/model/grade';
 import { useFilm } from '~/features/film/store';
 import { useSession } from '~/features/session/store';
+import { aMember } from '~/testing/a-member';
 import { aSnap } from '~/testing/a-snap';
 import { refusal } from '~/testing/marks-server';
 import { useFinding } from './store';
@@ -16,7 +17,7 @@ let held: (() => void)[] | null;
 beforeEach(() => {
   setActivePinia(createPinia());
   [kept, reachable, held] = [new Map(), true, null];
-  useSession().member = { userId: 1, userName: '', programId: 1, programName: '', role: 'coach', playerId: null };
+  useSession().member = aMember();
   vi.stubGlobal(
     '$fetch',
     async (url: string, { method, body }: { method: string; body: { revision: number; finding: Finding } }) => {

@@ -4,6 +4,7 @@ import type { ReadGrade } from '#core/grade/read-records';
 import { ALL_PLUS, type Grade } from '#core/model/grade';
 import type { GradesSent } from '#core/model/grade-entry';
 import { useSession } from '~/features/session/store';
+import { aMember } from '~/testing/a-member';
 import { aMark, aSnap } from '~/testing/a-snap';
 import { MarksServer, refusal } from '~/testing/marks-server';
 import { useGradeImport } from './import';
@@ -23,7 +24,7 @@ const marksOf = (id: number): string[] => server.of(id).map((m) => `${m.blocker}
 beforeEach(() => {
   setActivePinia(createPinia());
   [server, gone] = [new MarksServer(), []];
-  useSession().member = { userId: 1, userName: '', programId: 1, programName: '', role: 'coach', playerId: null };
+  useSession().member = aMember();
   vi.stubGlobal('$fetch', async (url: string, { body }: { body?: GradesSent } = {}) => {
     const id = Number(/snaps\/(\d+)/.exec(url)![1]);
     if (body) return server.put(id, structuredClone(body));

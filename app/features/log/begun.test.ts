@@ -5,6 +5,7 @@ import { nextTick } from 'vue';
 import { NO_CHANGES } from '#core/film/log/lineup';
 import { anEntry, anItem } from '#core/testing/a-log';
 import { useSession } from '~/features/session/store';
+import { aMember } from '~/testing/a-member';
 import { readBegun } from './begun';
 import { useLog } from './store';
 
@@ -25,7 +26,7 @@ afterEach(() => vi.unstubAllGlobals());
 /** The log of a game as somebody finds it who opens the page. */
 async function openedBy(userId: number, of = 1): Promise<ReturnType<typeof useLog>> {
   setActivePinia(createPinia());
-  useSession().member = { userId, userName: '', programId: 1, programName: '', role: 'coach', playerId: null };
+  useSession().member = aMember({ userId });
   const log = useLog();
   await log.open(of);
   return log;

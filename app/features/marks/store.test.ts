@@ -7,6 +7,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { ALL_PLUS, type Grade } from '#core/model/grade';
 import type { GradesSent } from '#core/model/grade-entry';
 import { useSession } from '~/features/session/store';
+import { aMember } from '~/testing/a-member';
 import { MarksServer, refusal } from '~/testing/marks-server';
 import { memoryBox, openBox } from './box';
 import { byNote } from './one-tab';
@@ -52,7 +53,7 @@ afterEach(() => {
 function tab(userId = 3): ReturnType<typeof useMarks> {
   const pinia = createPinia();
   setActivePinia(pinia);
-  useSession().member = { userId, userName: '', programId: 1, programName: '', role: 'coach', playerId: null };
+  useSession().member = aMember({ userId });
   return useMarks(pinia);
 }
 const at = (blocker: string): Grade | undefined => server.of(SNAP.id).find((m) => m.blocker === blocker)?.grade;

@@ -9,6 +9,7 @@ import type { Hands } from '~/features/film/hand';
 import { useFilm } from '~/features/film/store';
 import { usePlaybook } from '~/features/playbook/store';
 import { useSession } from '~/features/session/store';
+import { aMember } from '~/testing/a-member';
 import { aMark, aSnap } from '~/testing/a-snap';
 import { askedOfMan, factBy, FACT_KEYS, nextOf, PAD_HANDS } from './hands';
 import { sayAside } from './words';
@@ -24,7 +25,7 @@ beforeEach(() => {
   setActivePinia(createPinia());
   noted = [];
   vi.stubGlobal('$fetch', async () => Promise.reject(new Error('no server here')));
-  useSession().member = { userId: 1, userName: '', programId: 1, programName: '', role: 'coach', playerId: null };
+  useSession().member = aMember();
   const film = useFilm();
   film.snap = aSnap(21);
   film.selected = 'RG';

@@ -4,6 +4,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Proposal } from '#core/model/proposal';
 import { useFilm } from '~/features/film/store';
 import { useSession } from '~/features/session/store';
+import { aMember } from '~/testing/a-member';
 import { withWorkers } from '~/testing/fake-worker';
 import { aSnap } from '~/testing/a-snap';
 import { demoMeasured } from '#demo/measured';
@@ -27,7 +28,7 @@ beforeEach(() => {
     asked.push(url);
     return structuredClone(answer(url));
   });
-  useSession().member = { userId: 1, userName: '', programId: 1, programName: '', role: 'coach', playerId: null };
+  useSession().member = aMember();
   scope = effectScope();
 });
 afterEach(() => {

@@ -10,6 +10,7 @@ import { keyOfItem } from '#core/model/quiz';
 import { CallSchema } from '#core/model/snap';
 import type { Given } from '#core/quiz/question';
 import { need } from '#core/testing/need';
+import { aMember } from '~/testing/a-member';
 import { serveRoutes, type RoutesServer } from '~/testing/routes';
 import { useSession } from '~/features/session/store';
 import { clearWaiting, readWaiting } from './box';
@@ -67,9 +68,7 @@ let marked: BookSnap[];
 let deleted: number[];
 let sent: QuizAnswer[];
 let server: RoutesServer;
-const member = (role: 'player' | 'coach') => ({
-  ...{ userId: 7, userName: 'Anselm Rook', programId: 1, programName: 'Lanterns', role, playerId: 4 },
-});
+const member = (role: 'player' | 'coach') => aMember({ userId: 7, role, playerId: 4 });
 beforeEach(async () => {
   setActivePinia(createPinia());
   await clearWaiting();

@@ -1,24 +1,17 @@
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { libraryText } from '#core/library/library';
+import { aMember } from '~/testing/a-member';
 import { serve, type FakeServer } from '~/testing/fake-server';
 import { usePlaybook } from '~/features/playbook/store';
-import { useSession, type Member } from '~/features/session/store';
+import { useSession } from '~/features/session/store';
 import { useSpaces } from './spaces';
 
 let server: FakeServer;
-const member = (role: Member['role']): Member => ({
-  userId: 1,
-  userName: 'Maren Quill',
-  programId: 1,
-  programName: 'Lanterns',
-  role,
-  playerId: null,
-});
 beforeEach(() => {
   setActivePinia(createPinia());
   server = serve();
-  useSession().member = member('coach');
+  useSession().member = aMember();
 });
 const SPACE = JSON.stringify({ ...JSON.parse(libraryText('spaces', 'bear')!), id: 'two-looks', name: 'Two looks' });
 const file = (text: string, name = 'space.json'): File => new File([text], name);
@@ -55,7 +48,7 @@ describe('spaces to prove over', () => {
   });
 
   it('keep an assistant’s file for this sitting alone', async () => {
-    useSession().member = member('assistant');
+    useSession().member = aMember({ role: 'assistant' });
     const { groups, take, textOf, ownOf } = spaces();
     expect(await take(file(SPACE))).toBe('sitting two-looks');
     expect(await take(file(SPACE))).toBe('sitting two-looks');

@@ -2,6 +2,7 @@
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { useMarks } from '~/features/marks/store';
+import { aMember } from '~/testing/a-member';
 import { serveRoutes, type RoutesServer } from '~/testing/routes';
 import { leave } from './leave';
 import { useSession } from './store';
@@ -15,7 +16,7 @@ beforeEach(() => {
   server = serveRoutes({ 'DELETE /api/session': () => ({ loggedOut: true }) });
   localStorage.setItem('violet-chalk-theme', 'board');
   localStorage.setItem('violet-chalk-ratings', '{"61":2}');
-  useSession().member = { userId: 3, userName: 'Maren', programId: 1, programName: '', role: 'coach', playerId: null };
+  useSession().member = aMember({ userId: 3 });
 });
 afterEach(() => {
   vi.unstubAllGlobals();

@@ -1,5 +1,6 @@
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { aMember } from '~/testing/a-member';
 import { request, RequestProblem } from './request';
 import { useSession } from './store';
 
@@ -30,14 +31,7 @@ describe('a request', () => {
 });
 
 describe('who is at the machine', () => {
-  const member = {
-    userId: 1,
-    userName: 'Maren Quill',
-    programId: 1,
-    programName: 'Lanterns',
-    role: 'coach' as const,
-    playerId: null,
-  };
+  const member = aMember();
   it('is known after the log-in, may grade unless he is a player, and is gone after it ends', async () => {
     let role: 'coach' | 'player' = 'coach';
     answer = (url, method) =>
