@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { useRoster } from '~/features/roster/store';
+import { sayPlays, sayWears } from './on-field';
 import { useLog } from './store';
 
 /** Who was on the field from one snap to another, with who came in when; anybody can be changed from any of these snaps on. */
@@ -15,10 +16,9 @@ const men = computed(() =>
 const changes = computed(() => {
   const { seats, jerseys } = log.lineup.lineup;
   const within = ({ from }: { from: number }): boolean => from > props.from && from <= props.to;
-  const nameOf = (id: number | null): string => roster.players.find((p) => p.id === id)?.name ?? 'nobody';
   return [
-    ...seats.filter(within).map((c) => ({ from: c.from, says: `${nameOf(c.playerId)} at ${c.seat}` })),
-    ...jerseys.filter(within).map((c) => ({ from: c.from, says: `${nameOf(c.playerId)} wears ${c.number}` })),
+    ...seats.filter(within).map((c) => ({ from: c.from, says: sayPlays(c, log.nameOf) })),
+    ...jerseys.filter(within).map((c) => ({ from: c.from, says: sayWears(c, log.nameOf) })),
   ].sort((a, b) => a.from - b.from);
 });
 const doubts = computed(() => [...new Set([props.from, props.to].flatMap(log.doubtsAt))]);
@@ -47,7 +47,7 @@ async function wear(): Promise<void> {
     <span v-for="m in men" :key="m.seat" class="man"
       ><b>{{ m.seat }}</b> {{ m.says }}</span
     >
-    <span v-for="c in changes" :key="`${c.from} ${c.says}`" class="came">from snap {{ c.from }} {{ c.says }}</span>
+    <span v-for="c in changes" :key="c.says" class="came">{{ c.says }}</span>
     <button class="plain link" type="button" :aria-expanded="open" @click="begin">somebody else</button>
   </p>
   <p v-for="d in doubts" :key="d" class="doubt" role="status">{{ d }}</p>

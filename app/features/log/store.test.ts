@@ -1,13 +1,12 @@
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { NO_CHANGES, substitute, type Lineup } from '#core/film/log/lineup';
+import { NO_CHANGES } from '#core/film/log/lineup';
 import type { LogEntry, SnapItem } from '#core/model/game';
 import { anEntry, anItem } from '#core/testing/a-log';
 import { followsOn, useLog } from './store';
 
 /** A server with one game, in memory: it can be down, slow, or ask first. */
 let log: SnapItem[];
-let field: { revision: number; lineup: Lineup };
 let asks: boolean;
 let reachable: boolean;
 let held: (() => void)[] | null;
@@ -16,8 +15,6 @@ interface Body {
   without?: number[];
   confirmed: boolean;
   dryRun: boolean;
-  revision: number;
-  lineup: Lineup;
 }
 const GAME = { id: 1, opponent: 'Fennick Otters', week: 5, published: false, snaps: 2 };
 const MAN = { seats: [], defence: '', left: false };
@@ -32,13 +29,7 @@ function answerTo(method: string, url: string, body: Body): unknown {
   if (url === '/api/games/2/snaps') return [];
   if (url === '/api/games/2/lineup') return { revision: 0, lineup: NO_CHANGES };
   if (url === '/api/games/1/snaps') return log;
-  if (url === '/api/games/1/lineup' && method === 'GET') return field;
-  if (url === '/api/games/1/lineup') {
-    if (asks && !body.confirmed)
-      return { saved: false, revision: field.revision, moved: [{ number: 2, blocker: 'LT' }] };
-    field = { revision: body.revision + 1, lineup: body.lineup };
-    return { saved: true, revision: field.revision, moved: [] };
-  }
+  if (url === '/api/games/1/lineup') return { revision: 0, lineup: NO_CHANGES };
   if (url === '/api/games/1/log') {
     const known = new Set(log.map((s) => s.number));
     const added = body.entries.filter((e) => !known.has(e.number)).map((e) => e.number);
@@ -60,7 +51,6 @@ function answerTo(method: string, url: string, body: Body): unknown {
 beforeEach(() => {
   setActivePinia(createPinia());
   log = [anItem(anEntry(1, {}, { gain: 4 })), anItem(anEntry(2, {}, { down: 2, distance: 6, gain: 1 }))];
-  field = { revision: 0, lineup: NO_CHANGES };
   [asks, reachable, held] = [false, true, null];
   vi.stubGlobal('$fetch', async (url: string, { method, body }: { method: string; body: Body }) => {
     if (held && url === '/api/games/1/snaps') await new Promise<void>((go) => held!.push(go));
@@ -299,35 +289,7 @@ describe('taking back', () => {
   });
 });
 
-describe('who is on the field', () => {
-  it('asks before grades become another man’s', async () => {
-    const store = await opened();
-    asks = true;
-    await store.comeIn(2, 'LT', 12);
-    expect(store.asked!.says).toBe('1 grade goes to another man by this: snap 2 LT.');
-    expect(store.fieldAt(2).get('LT')!.name).toBe('Tallow');
-    await store.asked!.yes();
-    expect(store.fieldAt(2).get('LT')!.name).toBe('Spare');
-    expect(store.fieldAt(1).get('LT')!.name).toBe('Tallow');
-  });
-
-  it('wears one number at a time', async () => {
-    const store = await opened();
-    await store.wear(2, 11, 90);
-    await store.wear(2, 11, 91);
-    expect(field.lineup.jerseys).toEqual([{ from: 2, playerId: 11, number: 91 }]);
-    expect([store.fieldAt(1), store.fieldAt(2)].map((at) => at.get('LT')!.number)).toEqual([72, 91]);
-  });
-
-  it('is not kept while the server cannot be reached', async () => {
-    const store = await opened();
-    reachable = false;
-    expect(await store.comeIn(1, 'LT', 12)).toBe(false);
-    expect(store.fieldAt(1).get('LT')!.name).toBe('Tallow');
-    expect(store.lineup).toEqual({ revision: 0, lineup: NO_CHANGES });
-    expect(substitute(NO_CHANGES, { from: 1, seat: 'LT', playerId: 12 }).seats).toHaveLength(1);
-  });
-
+describe('another game', () => {
   it('never shows the log of one game under another, however late it comes', async () => {
     const store = useLog();
     held = [];

@@ -17,6 +17,16 @@ import { request } from '~/features/session/request';
 import { useSession } from '~/features/session/store';
 import { useBegun } from './begun';
 import { firstCall } from './book-of-calls';
+import {
+  sayFieldSince,
+  sayMoved,
+  sayPlays,
+  sayWears,
+  stands,
+  writeField,
+  type FieldStep,
+  type KeptLineup,
+} from './on-field';
 import { backOf, changedSince, stepBetween, type LogStep } from './take-back';
 
 /** Something that somebody has to say yes to first. */
@@ -49,7 +59,7 @@ export const useLog = defineStore('log', () => {
   const games = shallowRef<GameItem[]>([]);
   const game = ref<number | null>(null);
   const log = shallowRef<SnapItem[]>([]);
-  const lineup = shallowRef<{ revision: number; lineup: Lineup }>({ revision: 0, lineup: NO_CHANGES });
+  const lineup = shallowRef<KeptLineup>({ revision: 0, lineup: NO_CHANGES });
   /** The entry in hand: a new snap, or one that is there. */
   const draft = shallowRef<LogEntry | null>(null);
   const begun = useBegun();
@@ -60,7 +70,7 @@ export const useLog = defineStore('log', () => {
    * What was done since the log was opened, the last step last: each can be taken back. Not for longer: whoever was at the film meanwhile may
    * have marked frames or measured, which would go with a snap that is taken out.
    */
-  const steps = shallowRef<LogStep[]>([]);
+  const steps = shallowRef<(LogStep | FieldStep)[]>([]);
   const lastStep = computed(() => steps.value.at(-1) ?? null);
   const inOrder = inTurn();
   let saving: Promise<unknown> = Promise.resolve();
@@ -73,11 +83,10 @@ export const useLog = defineStore('log', () => {
 
   const open = (id: number | null): Promise<boolean> =>
     attempt(async () => {
-      steps.value = [];
       await roster.load();
       games.value = await request<GameItem[]>('/api/games');
       const wanted = games.value.some((g) => g.id === id) ? id : (newestPlayed(games.value, today())?.id ?? null);
-      game.value = wanted;
+      [game.value, steps.value] = [wanted, []];
       if (wanted === null) return;
       await reload(wanted);
       if (game.value === wanted) fresh();
@@ -86,7 +95,7 @@ export const useLog = defineStore('log', () => {
   async function reload(of: number): Promise<void> {
     const [snaps, field] = await Promise.all([
       request<SnapItem[]>(`/api/games/${of}/snaps`),
-      request<{ revision: number; lineup: Lineup }>(`/api/games/${of}/lineup`),
+      request<KeptLineup>(`/api/games/${of}/lineup`),
     ]);
     if (game.value !== of) return;
     log.value = snaps;
@@ -180,8 +189,9 @@ export const useLog = defineStore('log', () => {
   function note(of: number, says: string, touched: readonly number[], was: readonly SnapItem[]): void {
     if (game.value !== of) return;
     const step = stepBetween(of, says, touched, was, log.value);
-    if (step) steps.value = [...steps.value, step].slice(-MOST_STEPS);
+    if (step) noteStep(step);
   }
+  const noteStep = (step: LogStep | FieldStep): void => void (steps.value = [...steps.value, step].slice(-MOST_STEPS));
   /** Takes the last step back, with what followed from it, once what is being saved is; what somebody has changed since stays, and it is said. */
   const takeBack = (confirmed = false): Promise<boolean> =>
     inOrder(async () => {
@@ -193,6 +203,7 @@ export const useLog = defineStore('log', () => {
     const step = lastStep.value;
     if (!step) return;
     await reload(step.game);
+    if ('is' in step) return fieldBack(step, confirmed);
     const since = changedSince(step, log.value);
     if (since.length === 0) {
       const answer = await write(step.game, { ...backOf(step), confirmed });
@@ -200,9 +211,15 @@ export const useLog = defineStore('log', () => {
         return void (asked.value = { says: sayAffected(answer.affected), yes: () => takeBack(true) });
       await reload(step.game);
     }
-    steps.value = steps.value.filter((s) => s !== step);
+    forget(step);
     if (since.length) problem.value = saySince(step.says, since);
     else if (game.value === step.game) goBackTo(step);
+  }
+  const forget = (step: LogStep | FieldStep): void => void (steps.value = steps.value.filter((s) => s !== step));
+  async function fieldBack(step: FieldStep, confirmed: boolean): Promise<void> {
+    if (!stands(step, lineup.value.lineup)) problem.value = sayFieldSince(step.says);
+    else if (!(await putField(step.game, step.was, confirmed, () => takeBack(true)))) return;
+    forget(step);
   }
   /** What was taken back is in hand again: one may want it otherwise. */
   function goBackTo({ before, after }: LogStep): void {
@@ -241,26 +258,32 @@ export const useLog = defineStore('log', () => {
       freshAnew();
     });
 
-  /** Another man plays a place from a snap on; grades that become his are asked about. */
-  const change = (next: Lineup, confirmed = false): Promise<boolean> =>
+  /** Puts who was on the field of a game; grades that would become another man's are asked about first. Whether it was written. */
+  async function putField(of: number, next: Lineup, confirmed: boolean, yes: () => Promise<boolean>): Promise<boolean> {
+    const answer = await writeField(of, { ...lineup.value, lineup: next }, confirmed);
+    if (game.value !== of) return 'kept' in answer;
+    if ('kept' in answer) lineup.value = answer.kept;
+    else asked.value = { says: sayMoved(answer.moved), yes };
+    return 'kept' in answer;
+  }
+  /** Another man plays a place from a snap on, or a man wears another number. */
+  const change = (says: string, next: Lineup, confirmed = false): Promise<boolean> =>
     attempt(async () => {
       asked.value = null;
-      const of = game.value!;
-      const { revision } = lineup.value;
-      const body = { revision, lineup: next, confirmed };
-      const answer = await request<{ saved: boolean; revision: number; moved: { number: number; blocker: string }[] }>(
-        `/api/games/${of}/lineup`,
-        { method: 'PUT', body },
-      );
-      if (answer.saved) return void (lineup.value = { revision: answer.revision, lineup: next });
-      asked.value = { says: sayMoved(answer.moved), yes: () => change(next, true) };
+      const [of, was] = [game.value!, lineup.value.lineup];
+      const isWritten = await putField(of, next, confirmed, () => change(says, next, true));
+      if (isWritten && game.value === of) noteStep({ game: of, says, was, is: next });
     });
-  const comeIn = (from: number, seat: string, playerId: number | null): Promise<boolean> =>
-    change(substitute(lineup.value.lineup, { from, seat, playerId }));
+  const nameOf = (id: number | null): string => roster.players.find((p) => p.id === id)?.name ?? 'nobody';
+  function comeIn(from: number, seat: string, playerId: number | null): Promise<boolean> {
+    const coming = { from, seat, playerId };
+    return change(sayPlays(coming, nameOf), substitute(lineup.value.lineup, coming));
+  }
   function wear(from: number, playerId: number, number: number): Promise<boolean> {
     const { jerseys, ...rest } = lineup.value.lineup;
     const others = jerseys.filter((c) => c.playerId !== playerId || c.from !== from);
-    return change({ ...rest, jerseys: [...others, { from, playerId, number }].sort((a, b) => a.from - b.from) });
+    const worn = { from, playerId, number };
+    return change(sayWears(worn, nameOf), { ...rest, jerseys: [...others, worn].sort((a, b) => a.from - b.from) });
   }
 
   /** Places somebody can be in at a snap: the five, and whoever else blocks there. */
@@ -296,6 +319,7 @@ export const useLog = defineStore('log', () => {
     takeBack,
     comeIn,
     wear,
+    nameOf,
     seatsAt,
     fieldAt,
     doubtsAt,
@@ -320,8 +344,3 @@ const sayTable = (snaps: number): string => `${snaps} ${snaps === 1 ? 'snap' : '
 
 const saySince = (says: string, since: readonly number[]): string =>
   `${since.length === 1 ? 'Snap' : 'Snaps'} ${since.join(', ')} ${since.length === 1 ? 'was' : 'were'} changed since. What you did (${says}) stays as it is now.`;
-
-const sayMoved = (moved: readonly { number: number; blocker: string }[]): string =>
-  `${moved.length} ${moved.length === 1 ? 'grade goes' : 'grades go'} to another man by this: ${moved
-    .map(({ number, blocker }) => `snap ${number} ${blocker}`)
-    .join(', ')}.`;
