@@ -9,6 +9,8 @@ export interface Column {
   readonly of: 'mark' | 'kind';
   /** The value a grade is counted under, a word or a whole number; `null` values are left out. */
   readonly value: string;
+  /** Whether `value` is the number of a word, and `where` is handed numbers of words. */
+  readonly isWord?: boolean;
   /** What `value` needs beside a mark, one row for each; beside a kind it may be several, and a grade then stands under each. */
   readonly join?: string;
   /** True of a mark (`b`) that is to be counted for these values, named `:name`. */
@@ -24,10 +26,12 @@ const number = (column: string): Column => ({
   where: (name) => `${column} = any(array[:${name}]::int[])`,
   read: (word) => (/^\d{1,9}$/.test(word) ? Number(word) : -1),
 });
-const plain = (expression: string): Column => ({
+/** A word of a mark: what the column has is its number. */
+const word = (column: string): Column => ({
   of: 'mark',
-  value: expression,
-  where: (name) => `${expression} in (:${name})`,
+  value: column,
+  isWord: true,
+  where: (name) => `${column} = any(array[:${name}]::int[])`,
 });
 /** A mark whose kind is such a one. */
 const ofKind = (condition: string): string =>
@@ -65,37 +69,41 @@ export const SPREADS: Readonly<Record<SpreadPart, string>> = {
   open: 'k.possible <= 0',
 };
 
-/** Their man; `foeOf` finds his letters again. */
-const FOE = `(b.target || '${FOE_OF}' || g.opponent)`;
+/** Their man, whose letters are a word; `foeOf` finds them again. */
+const FOE = `(w.word || '${FOE_OF}' || g.opponent)`;
+/** The two halves of such a key. */
+const letters = `split_part(f.key, '${FOE_OF}', 1)`;
+const whose = `substr(f.key, length(${letters}) + ${FOE_OF.length + 1})`;
 
 /** Every dimension of the Book; a dimension without a line here does not compile. */
 export const COLUMNS: Readonly<Record<Dimension, Column>> = {
   man: number('b.player_id'),
-  place: plain('b.blocker'),
-  unit: plain('b.unit'),
-  pair: plain('b.pair'),
-  play: plain(`(b.scheme || ' ' || b.side)`),
-  block: plain('b.block'),
+  place: word('b.blocker'),
+  unit: word('b.unit'),
+  pair: word('b.pair'),
+  play: word('b.play'),
+  block: word('b.block'),
   foe: {
     of: 'mark',
     value: FOE,
-    join: 'join games g on g.id = b.game_id',
+    join: 'join games g on g.id = b.game_id left join book_words w on w.id = b.target',
     where: (name) =>
-      `b.grade_id in (select b.grade_id from book_marks b join games g on g.id = b.game_id where b.program_id = :program and ${FOE} in (:${name}))`,
+      `(b.game_id, b.target) in (select g.id, w.id from unnest(array[:${name}]::text[]) as f(key)
+         join book_words w on w.program_id = :program and w.word = ${letters} join games g on g.program_id = :program and g.opponent = ${whose})`,
   },
-  help: plain('b.help'),
+  help: word('b.help'),
   phase,
   fault: listed('faults'),
   fact: listed('facts'),
   consequence: said('k.consequence'),
-  front: plain('b.front'),
-  formation: plain('b.formation'),
-  side: plain('b.side'),
+  front: word('b.front'),
+  formation: word('b.formation'),
+  side: word('b.side'),
   down: number('b.down'),
-  distance: plain('b.distance'),
+  distance: word('b.distance'),
   quarter: number('b.quarter'),
-  zone: plain('b.zone'),
-  gained: plain('b.gained'),
+  zone: word('b.zone'),
+  gained: word('b.gained'),
   yard: {
     of: 'mark',
     value: clamped('s.gain'),
@@ -115,3 +123,11 @@ export const COLUMNS: Readonly<Record<Dimension, Column>> = {
   earned: said(`case ${SPREAD_PARTS.map((part) => `when ${SPREADS[part]} then '${part}'`).join(' ')} end`),
   rubric: said('k.rubric'),
 };
+
+/** The same, read off snaps (`book_snaps`, alias `b`), which have their words as they are. */
+export function columnOfSnaps(by: Dimension): Column {
+  const { isWord, ...column } = COLUMNS[by];
+  if (!isWord) return column;
+  const value = by === 'play' ? "(b.scheme || ' ' || b.side)" : column.value;
+  return { ...column, value, where: (name) => `${value} in (:${name})` };
+}

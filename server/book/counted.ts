@@ -1,16 +1,20 @@
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { DIMENSION_IDS, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
-import { COLUMNS } from './columns';
+import { COLUMNS, type Column } from './columns';
+import { wordOf } from './words';
 
 /** What dimensions of kinds are counted under: the kinds themselves. */
 const KIND = 'kind';
 const OF_MARKS = DIMENSION_IDS.filter((by) => COLUMNS[by].of === 'mark');
 const nameOf = (by: Dimension): string => (COLUMNS[by].of === 'mark' ? by : KIND);
 
+const NO_COLUMN: Pick<Column, 'value' | 'join' | 'isWord'> = { value: 'null' };
+
 /** Marks (`b`) counted by kinds, under each value of a dimension of marks; the values of others are read off the kinds. */
 function countMarks(by: string, condition: string): string {
-  const { value, join = '' } = by === KIND ? { value: 'null' } : COLUMNS[by as Dimension];
-  return `select key::text as key, kind, n from (
+  const { value, join = '', isWord } = by === KIND ? NO_COLUMN : COLUMNS[by as Dimension];
+  const key = isWord ? wordOf('key') : 'key::text';
+  return `select ${key} as key, kind, n from (
     select ${value} as key, b.kind, count(*)::int as n from book_marks b ${join} where ${condition} group by 1, 2) marks`;
 }
 

@@ -12,6 +12,7 @@ import { countSeasons } from './counted';
 import { gradeAsked, gradeBody, gradedSnap } from '../db/mappers';
 import { BookKindRow, BookMarkRow, BookSnapRow, GradeRow, SnapRow } from '../db/models';
 import { BOOK_KIND } from '../db/book-models';
+import { inNumbers } from './words';
 
 /** What of the games and the program of snaps the Book needs. */
 interface Around {
@@ -98,10 +99,8 @@ async function keepInBook(sequelize: Sequelize, snaps: readonly SnapRow[], trans
   const kinds = await kindsOf(first.programId, marks, transaction);
   await BookMarkRow.destroy({ where: { snapId }, transaction });
   await BookSnapRow.destroy({ where: { snapId }, transaction });
-  await BookMarkRow.bulkCreate(
-    marks.map((mark) => ({ ...mark, kind: kinds.get(spell(mark))! })),
-    { transaction },
-  );
+  const ofKinds = marks.map((mark) => ({ ...mark, kind: kinds.get(spell(mark))! }));
+  await BookMarkRow.bulkCreate(await inNumbers(sequelize, first.programId, ofKinds, transaction), { transaction });
   await BookSnapRow.bulkCreate(
     all.flatMap((a) => a.results),
     { transaction },

@@ -2,6 +2,7 @@ import { QueryTypes, type Sequelize } from 'sequelize';
 import type { BookFilter } from '#core/grade/book/dimensions';
 import type { Measure } from '#core/grade/book/measures';
 import { conditionOf, TOLD, type Reach } from './read';
+import { wordOf } from './words';
 
 /** A mark behind a number. */
 export interface MarkBehind {
@@ -16,6 +17,8 @@ export interface MarkBehind {
   readonly front: string;
 }
 
+/** Words that are shown of a mark. */
+const SHOWN = ['blocker', 'scheme', 'side', 'front'].map((word) => `${wordOf(`b.${word}`)} as ${word}`).join(', ');
 /** A grade by its rubric is a miss unless everything possible was earned. */
 const ALL_EARNED = '(k.possible > 0 and k.earned = k.possible)';
 /** In which order marks are looked at: the misses first, then what could not be told, as that is what one opens a number for. */
@@ -33,7 +36,7 @@ export async function readMarksBehind(
   { skip, take }: { skip: number; take: number },
   onFilm: boolean,
 ): Promise<{ marks: MarkBehind[]; total: number }> {
-  const { sql, values } = conditionOf(reach, filter);
+  const { sql, values } = await conditionOf(db, reach, filter);
   const filmed = 'exists (select 1 from clips c where c.program_id = b.program_id and c.snap_id = b.snap_id)';
   const where = onFilm ? `${sql} and ${filmed}` : sql;
   const column = TOLD[measure] ?? ALL_EARNED;
@@ -52,8 +55,8 @@ export async function readMarksBehind(
     before += here;
     if (many <= 0) continue;
     const found = await db.query<MarkBehind>(
-      `select b.grade_id as "gradeId", b.snap_id as "snapId", b.number, b.game_id as "gameId", b.blocker, b.player_id as "playerId",
-         b.scheme, b.side, b.front from book_marks b where ${where}
+      `select b.grade_id as "gradeId", b.snap_id as "snapId", b.number, b.game_id as "gameId", b.player_id as "playerId",
+         ${SHOWN} from book_marks b where ${where}
          and b.kind = any(array(select k.id from book_kinds k where k.program_id = :program and ${column} ${part}))
        order by b.game_id desc, b.number, b.blocker limit :many offset :from`,
       { type: QueryTypes.SELECT, replacements: { ...values, many, from } },

@@ -1,7 +1,7 @@
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { SNAP_DIMENSIONS, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
 import { PLAY_COUNT_IDS, type GainCount, type PlayCount, type PlayLine } from '#core/grade/book/play-result';
-import { COLUMNS } from './columns';
+import { columnOfSnaps } from './columns';
 import { conditionOf } from './read';
 
 /** Which snaps each figure counts: what it counts is what it opens. */
@@ -22,9 +22,9 @@ const WHICH: Readonly<Record<PlayCount, string>> = {
 const COUNTS = PLAY_COUNT_IDS.map((c) => `count(*) filter (where ${WHICH[c]})::int as "${c}"`).join(', ');
 
 /** Plays are narrowed by what a snap has; what only a man has does not narrow them. */
-function conditionOfPlays(program: number, filter: BookFilter): ReturnType<typeof conditionOf> {
+function conditionOfPlays(db: Sequelize, program: number, filter: BookFilter): ReturnType<typeof conditionOf> {
   const ofSnap = Object.fromEntries(Object.entries(filter).filter(([key]) => SNAP_DIMENSIONS.some((k) => k === key)));
-  return conditionOf({ program, player: null }, ofSnap);
+  return conditionOf(db, { program, player: null }, ofSnap, columnOfSnaps);
 }
 
 type ResultRow = Omit<PlayLine, 'counts'> & Record<PlayCount, number>;
@@ -36,8 +36,8 @@ export async function readResults(
   filter: BookFilter,
   by: Dimension,
 ): Promise<PlayLine[]> {
-  const { sql, values } = conditionOfPlays(program, filter);
-  const { value, join = '' } = COLUMNS[by];
+  const { sql, values } = await conditionOfPlays(db, program, filter);
+  const { value, join = '' } = columnOfSnaps(by);
   const rows = await db.query<ResultRow>(
     `select (${value})::text as key, (${value})::text as label, sum(b.gain)::int as yards,
        coalesce(sum(b.gain) filter (where not b.throws), 0)::int as "runYards",
@@ -53,7 +53,7 @@ export async function readResults(
 
 /** How many snaps gained how much. */
 export async function readGains(db: Sequelize, program: number, filter: BookFilter): Promise<GainCount[]> {
-  const { sql, values } = conditionOfPlays(program, filter);
+  const { sql, values } = await conditionOfPlays(db, program, filter);
   return db.query<GainCount>(
     `select b.gain::int as gain, count(*) filter (where b.blocked)::int as blocked,
        count(*) filter (where not b.blocked)::int as missed, count(*) filter (where b.blocked is null)::int as untold
@@ -83,7 +83,7 @@ export async function readPlayRows(
   count: PlayCount,
   { skip, take }: { skip: number; take: number },
 ): Promise<PlayRow[]> {
-  const { sql, values } = conditionOfPlays(program, filter);
+  const { sql, values } = await conditionOfPlays(db, program, filter);
   return db.query<PlayRow>(
     `select b.snap_id as "snapId", b.number, b.game_id as "gameId", b.scheme, b.side, b.front, b.blocked,
        array(select m.blocker from book_grades m where m.snap_id = b.snap_id and m.both_kept is false order by m.blocker) as missed,

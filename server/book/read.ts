@@ -3,8 +3,9 @@ import { DIMENSION_IDS, type BookFilter, type Dimension } from '#core/grade/book
 import type { BookLine } from '#core/grade/book/lines';
 import { SPREAD_PARTS, type Spread } from '#core/grade/book/spread';
 import { MEASURE_IDS, type Count, type Measure } from '#core/grade/book/measures';
-import { COLUMNS, SPREADS } from './columns';
+import { COLUMNS, SPREADS, type Column } from './columns';
 import { countedBy } from './counted';
+import { numbersOf } from './words';
 import { CONSEQUENCES } from '#core/model/grade';
 import { MISS_WEIGHTS } from '#core/grade/book/weigh';
 
@@ -13,6 +14,9 @@ export interface Reach {
   readonly program: number;
   readonly player: number | null;
 }
+
+/** The number of a word that no mark has. */
+const NO_WORD = -1;
 
 interface Condition {
   readonly sql: string;
@@ -46,10 +50,16 @@ const weighing = ['earned', 'possible']
 const COUNTS = `coalesce(sum(c.n), 0)::int as marks, ${yesAndNo}, ${spreading}, sum(c.n * k.earned)::float8 as earned,
   sum(c.n * k.possible)::float8 as possible, ${weighing}, ${marksWhere('k.possible > 0')} as scored`;
 
-/** What is asked of `book_marks`: nothing of another program, and of a player nothing but his own in published games. */
-export function conditionOf({ program, player }: Reach, filter: BookFilter): Condition {
+/** What is asked of `book_marks`, or of what else has such columns: nothing of another program, and of a player nothing but his own in published games. */
+export async function conditionOf(
+  db: Sequelize,
+  { program, player }: Reach,
+  filter: BookFilter,
+  columnOf: (key: Dimension) => Column = (key) => COLUMNS[key],
+): Promise<Condition> {
   const parts = ['b.program_id = :program'];
   const values: Record<string, unknown> = { program };
+  const words = new Map<string, readonly string[]>();
   if (player !== null) {
     parts.push(
       'b.player_id = :player',
@@ -60,10 +70,14 @@ export function conditionOf({ program, player }: Reach, filter: BookFilter): Con
   for (const key of DIMENSION_IDS) {
     const wanted = filter[key];
     if (!wanted) continue;
-    const { where, read } = COLUMNS[key];
+    const { where, read, isWord } = columnOf(key);
     parts.push(where(`_${key}`));
-    values[`_${key}`] = read ? wanted.map(read) : wanted;
+    if (isWord) words.set(`_${key}`, wanted);
+    else values[`_${key}`] = read ? wanted.map(read) : wanted;
   }
+  // Numbers, not a search for them, so that the database knows how many marks they are of.
+  const numbers = words.size ? await numbersOf(db, program, [...new Set([...words.values()].flat())]) : null;
+  for (const [name, wanted] of words) values[name] = wanted.map((word) => numbers!.get(word) ?? NO_WORD);
   return { sql: parts.join(' and '), values };
 }
 
@@ -110,7 +124,7 @@ export async function readLines(
   filter: BookFilter,
   by: Dimension,
 ): Promise<{ lines: BookLine[]; total: BookLine }> {
-  const { sql, values } = conditionOf(reach, filter);
+  const { sql, values } = await conditionOf(db, reach, filter);
   const { from, key } = toldBy(by);
   const counts = by === 'phase' ? COUNTS.replaceAll('k.technique', 'v.kept') : COUNTS;
   // Lines of a fault do not tell its own count once more.
@@ -136,7 +150,7 @@ export async function readValues(
   filter: BookFilter,
   by: Dimension,
 ): Promise<{ key: string; marks: number }[]> {
-  const { sql, values } = conditionOf(reach, filter);
+  const { sql, values } = await conditionOf(db, reach, filter);
   const { from, key } = toldBy(by);
   return db.query<{ key: string; marks: number }>(
     `with counted as (${countedBy(by, sql, filter, reach.player)}) select ${key} as key, sum(c.n)::int as marks from ${from}

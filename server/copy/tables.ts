@@ -113,6 +113,7 @@ export const NOT_COPIED: readonly string[] = [
   'book_kinds',
   'book_marks',
   'book_snaps',
+  'book_words',
   'huddle_men',
   'huddles',
   'memberships',

@@ -14,9 +14,7 @@ const text = DataTypes.TEXT;
 const small = DataTypes.SMALLINT;
 const yesNo = DataTypes.BOOLEAN;
 const words = DataTypes.ARRAY(DataTypes.TEXT);
-const called = { scheme: text, side: text, front: text, formation: text } as const;
-const situated = { quarter: small, down: small, distance: text, zone: text, gained: text } as const;
-/** Columns of `book_marks`. */
+/** Columns of `book_marks`; words are their numbers in `book_words`. */
 export const BOOK_MARK = {
   gradeId: { type: int, primaryKey: true },
   programId: int,
@@ -25,17 +23,25 @@ export const BOOK_MARK = {
   snapId: int,
   number: small,
   playerId: int,
-  blocker: text,
-  unit: text,
-  pair: text,
-  ...called,
-  block: text,
-  target: text,
-  help: text,
-  ...situated,
+  blocker: int,
+  unit: int,
+  pair: int,
+  scheme: int,
+  side: int,
+  play: int,
+  front: int,
+  formation: int,
+  block: int,
+  target: int,
+  help: int,
+  quarter: small,
+  down: small,
+  distance: int,
+  zone: int,
+  gained: int,
   kind: int,
 };
-/** Columns of `book_kinds`; the view `book_grades` has them beside those of the marks. */
+/** Columns of `book_kinds`; the view `book_grades` has them beside those of the marks, in words. */
 export const BOOK_KIND = {
   id: { type: int, primaryKey: true, autoIncrement: true },
   programId: int,
@@ -61,8 +67,15 @@ export const BOOK_SNAP = {
   seasonId: int,
   gameId: int,
   number: small,
-  ...called,
-  ...situated,
+  scheme: text,
+  side: text,
+  front: text,
+  formation: text,
+  quarter: small,
+  down: small,
+  distance: text,
+  zone: text,
+  gained: text,
   gain: small,
   result: text,
   throws: yesNo,

@@ -4,6 +4,7 @@ import { habitsOf, HitSchema, type Habit } from '#core/grade/free/habits';
 import { NOTHING_FOUND, type Finding, type RuleQuestion } from '#core/model/finding';
 import { PROGRAM_SHEET } from '#core/model/grade';
 import { upToDate } from '../book/keep';
+import { wordOf } from '../book/words';
 import { database } from '../db/database';
 import { findingBody, snapBody } from '../db/mappers';
 import { FindingRow, GameRow, SnapRow } from '../db/models';
@@ -94,7 +95,8 @@ export async function listRuleQuestions({ programId }: Member): Promise<AskedRul
 export async function listHabits({ programId }: Member): Promise<Habit[]> {
   const sequelize = await upToDate(programId);
   const rows = await sequelize.query(
-    `select g.snap_id as "snapId", b.scheme, b.side, b.front, g.blocker, b.block, g.asked->>'target' as asked, g.asked->>'next' as next,
+    `select g.snap_id as "snapId", ${wordOf('b.scheme')} as scheme, ${wordOf('b.side')} as side, ${wordOf('b.front')} as front,
+       g.blocker, ${wordOf('b.block')} as block, g.asked->>'target' as asked, g.asked->>'next' as next,
        coalesce(g.body->>'hit', g.asked->>'target') as hit
      from grades g join book_marks b on b.grade_id = g.id
      where g.program_id = :programId and g.sheet = ${PROGRAM_SHEET}

@@ -1,6 +1,5 @@
 import { createError } from 'h3';
 import type { Transaction } from 'sequelize';
-import { askedOf } from '#core/grade/book/marked';
 import { findRubric } from '#core/grade/rubrics/index';
 import { PROGRAM_SHEET, type Grade } from '#core/model/grade';
 import type { GradeEntry, GradesConflict, GradesKept, GradesSent, OtherMark } from '#core/model/grade-entry';
@@ -33,8 +32,7 @@ export async function writeGrades(member: Member, snapId: number, sent: GradesSe
     const held = await holdSnap(sequelize, { programId, snapId, sheet }, transaction);
     if (!held) throw none('snap');
     const { snap, kept: rows } = held;
-    const asked = new Map(snap.body.resolution.assignments.map((a) => [a.blocker, askedOf(a)]));
-    refuseStrangers(sent.entries, asked);
+    refuseStrangers(sent.entries, snap.asked);
     const isNew = sent.entries.some((e) => !rows.some((r) => r.blocker === e.blocker));
     const playerAt = isNew || member.role === 'player' ? await fieldOf(member, snap.gameId, transaction) : null;
     if (member.role === 'player') await refuseOthers(member, snap, sent, playerAt!, transaction);
@@ -48,7 +46,7 @@ export async function writeGrades(member: Member, snapId: number, sent: GradesSe
     for (const { entry, row } of meant) kept.revisions[entry.blocker] = row?.revision ?? 0;
     const marks = changing.map(({ entry: { blocker, entry, grade }, row, before }) => ({
       ...{ blocker, entry, grade, before },
-      asked: asked.get(blocker)!,
+      asked: snap.asked.get(blocker)!,
       playerId: row ? row.playerId : playerAt!(blocker, snap.number),
       revision: grade === null ? 0 : (row?.revision ?? 0) + 1,
     }));

@@ -1,7 +1,8 @@
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
+import { askedOf } from '#core/grade/book/marked';
 import type { Asked } from '#core/model/asked';
 import { GradeSchema, type Grade } from '#core/model/grade';
-import { GradedSnapSchema, type GradedSnap } from '#core/model/snap-body';
+import { GradedSnapSchema } from '#core/model/snap-body';
 
 /** A snap that is held, so that nobody else marks it or changes what it asks. */
 export interface HeldSnap {
@@ -9,7 +10,8 @@ export interface HeldSnap {
   readonly gameId: number;
   readonly number: number;
   readonly revision: number;
-  readonly body: GradedSnap;
+  /** What it asks of each blocker. */
+  readonly asked: ReadonlyMap<string, Asked>;
 }
 
 /** A mark as it is kept on a sheet. */
@@ -23,7 +25,7 @@ export interface KeptMark {
   readonly changedAt: Date;
 }
 
-/** A mark as it is to be; without a grade it is taken back. `before` is what stood there. */
+/** A mark as it is to be, with how often it was given; without a grade, and 0 times, it is taken back. `before` is what stood there. */
 export interface MarkToWrite {
   readonly blocker: string;
   readonly entry: string;
@@ -40,7 +42,8 @@ export interface Sheet {
   readonly sheet: number;
 }
 
-type Row = Record<string, unknown> & { body: unknown };
+type Row = Record<string, unknown> & { body: unknown; assignments: unknown };
+const AssignmentsSchema = GradedSnapSchema.shape.resolution.shape.assignments;
 
 /**
  * Holds a snap until the transaction ends, with the marks that stand on a sheet then; `null` where the program has no such snap. Two statements
@@ -52,19 +55,39 @@ export async function holdSnap(
   transaction: Transaction,
 ): Promise<{ snap: HeldSnap; kept: KeptMark[] } | null> {
   const [snap, ...marks] = await sequelize.query<Row>(
-    `select id, game_id as "gameId", number, revision, body from snaps where id = :snapId and program_id = :programId for update;
+    `select id, game_id as "gameId", number, revision, body #> '{resolution,assignments}' as assignments from snaps where id = :snapId and program_id = :programId for update;
      select blocker, body, revision, entry, player_id as "playerId", user_id as "userId", changed_at as "changedAt" from grades
        where program_id = :programId and snap_id = :snapId and sheet = :sheet`,
     { type: QueryTypes.SELECT, replacements: { programId, snapId, sheet }, transaction },
   );
   if (!snap || !('gameId' in snap)) return null;
+  const { assignments, ...held } = snap;
+  const asked = new Map(AssignmentsSchema.parse(assignments).map((a) => [a.blocker, askedOf(a)]));
   return {
-    snap: { ...(snap as unknown as HeldSnap), body: GradedSnapSchema.parse(snap.body) },
+    snap: { ...(held as unknown as Omit<HeldSnap, 'asked'>), asked },
     kept: marks.map(({ body, ...mark }) => ({ ...(mark as unknown as KeptMark), grade: GradeSchema.parse(body) })),
   };
 }
 
-/** Writes marks on a sheet, and beside each what it was before, with who: one statement, all or none. */
+/** What is done to marks of a revision: the first adds one, later ones change it, none takes it back. The snap is held: nobody adds one meanwhile. */
+const DONE: readonly { readonly to: (revision: number) => boolean; readonly sql: string }[] = [
+  {
+    to: (revision) => revision === 1,
+    sql: `added as (insert into grades (program_id, snap_id, sheet, user_id, blocker, entry, body, asked, player_id, revision)
+      select $2, $3, $4, $5, blocker, entry, grade, asked, "playerId", revision from sent where revision = 1)`,
+  },
+  {
+    to: (revision) => revision > 1,
+    sql: `changed as (update grades g set body = s.grade, revision = s.revision, entry = s.entry, user_id = $5, asked = s.asked, changed_at = now()
+      from sent s where s.revision > 1 and g.snap_id = $3 and g.sheet = $4 and g.blocker = s.blocker)`,
+  },
+  {
+    to: (revision) => revision === 0,
+    sql: `taken as (delete from grades g using sent s where s.revision = 0 and g.snap_id = $3 and g.sheet = $4 and g.blocker = s.blocker)`,
+  },
+];
+
+/** Writes marks on a sheet of a snap that is held, and beside each what it was before, with who: one statement, all or none. */
 export async function writeMarks(
   sequelize: Sequelize,
   { programId, snapId, sheet }: Sheet,
@@ -72,14 +95,11 @@ export async function writeMarks(
   marks: readonly MarkToWrite[],
   transaction: Transaction,
 ): Promise<void> {
+  const done = DONE.filter(({ to }) => marks.some(({ revision }) => to(revision))).map(({ sql }) => sql);
   await sequelize.query(
     `with sent as (select * from jsonb_to_recordset($1::jsonb) as s(blocker text, entry uuid, grade jsonb, before jsonb, asked jsonb,
          "playerId" integer, revision integer)),
-       given as (insert into grades (program_id, snap_id, sheet, user_id, blocker, entry, body, asked, player_id, revision)
-         select $2, $3, $4, $5, blocker, entry, grade, asked, "playerId", revision from sent where grade is not null
-         on conflict (snap_id, sheet, blocker) do update set body = excluded.body, revision = excluded.revision, entry = excluded.entry,
-           user_id = excluded.user_id, asked = excluded.asked, changed_at = now()),
-       taken as (delete from grades g using sent s where g.snap_id = $3 and g.sheet = $4 and g.blocker = s.blocker and s.grade is null)
+       ${done.join(',\n')}
      insert into grade_changes (program_id, snap_id, sheet, user_id, blocker, before, after)
        select $2, $3, $4, $5, blocker, before, grade from sent`,
     { bind: [JSON.stringify(marks), programId, snapId, sheet, userId], transaction },

@@ -1,7 +1,8 @@
 import { QueryTypes, type Sequelize } from 'sequelize';
+import { WORDS } from '../../server/book/words';
 import { BookKindRow, BookMarkRow, BookSnapRow } from '../../server/db/models';
 
-/** A mark of the Book with what its kind says, as the database has both. */
+/** A mark of the Book with what its kind says, in words. */
 export interface BookRow {
   gradeId: number;
   gameId: number;
@@ -20,11 +21,21 @@ export interface BookRow {
 export async function bookRows(programId: number): Promise<BookRow[]> {
   const kinds = new Map((await BookKindRow.findAll({ where: { programId } })).map((k) => [k.id, k.get() as object]));
   const marks = await BookMarkRow.findAll({ where: { programId }, order: [['gradeId', 'ASC']] });
+  const wordAt = await wordsOf(programId);
   return marks.map((mark) => {
-    const { kind, ...whose } = mark.get() as BookRow & { kind: number };
+    const { kind, play, ...whose } = mark.get() as BookRow & { kind: number; play: number };
     const { id: _id, ...says } = kinds.get(kind) as { id: number };
-    return { ...whose, ...says };
+    const said = WORDS.map((word) => [word, whose[word] === null ? null : wordAt.get(Number(whose[word]))!]);
+    return { ...whose, ...Object.fromEntries(said), play: wordAt.get(play), ...says };
   });
+}
+
+async function wordsOf(programId: number): Promise<Map<number, string>> {
+  const rows = await BookMarkRow.sequelize!.query<{ id: number; word: string }>(
+    'select id, word from book_words where program_id = :programId',
+    { type: QueryTypes.SELECT, replacements: { programId } },
+  );
+  return new Map(rows.map(({ id, word }) => [id, word]));
 }
 
 /** Everything the Book keeps of a program, to be compared. */
@@ -39,7 +50,7 @@ export async function forgetBook(db: Sequelize, programId: number): Promise<void
   await BookSnapRow.destroy({ where: { programId } });
   await BookKindRow.destroy({ where: { programId } });
   await db.query(
-    'insert into book_due select id, program_id from snaps where program_id = :programId on conflict do nothing',
+    'delete from book_words where program_id = :programId; insert into book_due select id, program_id from snaps where program_id = :programId on conflict do nothing',
     {
       replacements: { programId },
     },

@@ -32,6 +32,7 @@ describe('migrations', () => {
       'book_kinds',
       'book_marks',
       'book_snaps',
+      'book_words',
       'calibrations',
       'clips',
       'cuts',

@@ -14,6 +14,7 @@ import * as whatItMeant from './0013-what-it-meant';
 import * as bookKinds from './0014-book-kinds';
 import * as bookDue from './0015-book-due';
 import * as gamesOfTheirs from './0016-games-of-theirs';
+import * as bookWords from './0017-book-words';
 
 /** In the order they run. Append only: a migration that has been on main is never changed. */
 export const MIGRATIONS = [
@@ -33,4 +34,5 @@ export const MIGRATIONS = [
   bookKinds,
   bookDue,
   gamesOfTheirs,
+  bookWords,
 ] as const;
