@@ -1,5 +1,6 @@
+import { howMany } from '../vocabulary/how-many';
 import type { SeenFront } from '../model/week';
 
 /** How often a front was seen, and when: "7 snaps, week 2, 5". */
 export const saySeen = ({ snaps, weeks }: Pick<SeenFront, 'snaps' | 'weeks'>): string =>
-  `${snaps} ${snaps === 1 ? 'snap' : 'snaps'}, week ${weeks.join(', ')}`;
+  `${howMany(snaps, 'snap')}, week ${weeks.join(', ')}`;

@@ -1,3 +1,4 @@
+import { howMany } from '#core/vocabulary/how-many';
 import { createError } from 'h3';
 import type { Transaction } from 'sequelize';
 import type { Ways } from '#core/calls/resolve-call';
@@ -179,7 +180,7 @@ async function takeOut(row: SnapRow, transaction: Transaction): Promise<void> {
   if (grades > 0)
     throw createError({
       statusCode: 409,
-      message: `Snap ${row.number} has ${grades} ${grades === 1 ? 'grade' : 'grades'}: take them away first, or say that it does not count. Nothing was changed.`,
+      message: `Snap ${row.number} has ${howMany(grades, 'grade')}: take them away first, or say that it does not count. Nothing was changed.`,
     });
   await ClipRow.destroy({ where, transaction });
   await row.destroy({ transaction });

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/vocabulary/how-many';
 import { inSentence } from '#core/vocabulary/in-sentence';
 import { computed } from 'vue';
 import { MEASURES } from '#core/grade/book/measures';
@@ -18,8 +19,8 @@ const figure = computed(() =>
 );
 const counted = computed(() => {
   const { of, total } = props.opened;
-  if (of === 'marks') return `${total} ${total === 1 ? 'mark' : 'marks'}, the misses first`;
-  return `${total} ${total === 1 ? 'snap' : 'snaps'}, the shortest gains first`;
+  if (of === 'marks') return `${howMany(total, 'mark')}, the misses first`;
+  return `${howMany(total, 'snap')}, the shortest gains first`;
 });
 </script>
 

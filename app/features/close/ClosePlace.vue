@@ -11,6 +11,9 @@ import { useRoster } from '~/features/roster/store';
 import { attempting } from '~/features/session/attempt';
 import { request } from '~/features/session/request';
 import WeekHead from '~/features/week/WeekHead.vue';
+import { useWeekRooms } from '~/features/week/rooms';
+
+const { to } = useWeekRooms();
 
 /** The close of the week: every fault from the game over the drills after it to the next grade, and what drills did, in counts. */
 const playbook = usePlaybook();
@@ -102,7 +105,7 @@ const gameOf = (f: Followed): number | undefined =>
         </p>
         <ul>
           <li v-for="d in did" :key="d.drill">
-            <NuxtLink :to="{ path: '/week/drills', query: { drill: d.drill } }">{{ drillName(d.drill) }}</NuxtLink>
+            <NuxtLink :to="to('/week/drills', { drill: d.drill })">{{ drillName(d.drill) }}</NuxtLink>
             <span>{{ d.followed }} followed, {{ d.better }} better, {{ d.worse }} worse</span>
           </li>
         </ul>

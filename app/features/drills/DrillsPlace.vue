@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/vocabulary/how-many';
 import { computed, ref } from 'vue';
 import { faultName } from '#core/model/faults';
 import { CONTACTS, DAILY, HOUSE_RULES, type Drill } from '#core/model/drill';
@@ -43,8 +44,8 @@ function open(id: string): void {
 const who = computed(() => {
   const d = drill.value!;
   const with_ = d.extras ? `, ${d.extras} more to hold, rush or run` : '';
-  const at = d.atOnce ? `, at most ${d.atOnce} ${d.atOnce === 1 ? 'group' : 'groups'} at once` : '';
-  return `${d.each} ${d.each === 1 ? 'man' : 'men'} a rep${with_}${at}`;
+  const at = d.atOnce ? `, at most ${howMany(d.atOnce, 'group')} at once` : '';
+  return `${howMany(d.each, 'man', 'men')} a rep${with_}${at}`;
 });
 </script>
 

@@ -1,4 +1,5 @@
 import { defaultOptions, Upload } from 'tus-js-client';
+import { PART_BYTES } from '#core/film/incoming/part';
 import type { FilmKind } from '#core/model/film';
 
 /** What is said of a file when it is sent. */
@@ -27,8 +28,6 @@ export interface Sending {
 }
 
 const ENDPOINT = '/api/upload';
-/** Bytes of one part: lost at most when the connection breaks. */
-const PART = 8_000_000;
 /** How long is waited before trying again, milliseconds. */
 const AGAIN_AFTER = [500, 1000, 3000, 6000, 15_000, 30_000];
 
@@ -50,7 +49,7 @@ function wordsOf(problem: unknown): string {
 export function startSending(file: File, { name, kind, game, keepSound, owner }: Said, told: Told): Sending {
   const upload = new Upload(file, {
     endpoint: ENDPOINT,
-    chunkSize: PART,
+    chunkSize: PART_BYTES,
     retryDelays: AGAIN_AFTER,
     removeFingerprintOnSuccess: true,
     metadata: { name, kind, game: game === null ? '' : String(game), sound: keepSound ? 'keep' : 'drop', owner },

@@ -1,3 +1,4 @@
+import { howMany } from '#core/vocabulary/how-many';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { pairByTime, shotAt, type PairedShot, type Shot } from '#core/film/incoming/by-time';
@@ -204,4 +205,4 @@ const saysSnap = ({ name }: FilmView): boolean => readClipName(name).snap !== nu
 const showsOf = ({ snap }: FilmView): Shot['shows'] => snap && { snap: snap.number, angle: snap.angle as Angle };
 const snapOf = (film: FilmView): number => film.snap?.number ?? readClipName(film.name).snap ?? 0;
 
-const sayMarks = (count: number): string => `${count} ${count === 1 ? 'grade' : 'grades'}`;
+const sayMarks = (count: number): string => howMany(count, 'grade');

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/vocabulary/how-many';
 import { computed, ref, watch } from 'vue';
 import { schemeName } from '~/features/board/scheme-names';
 import { nameOfCall } from '#core/names/names';
@@ -20,7 +21,9 @@ const done = computed(() => film.snaps.filter((s) => gradedCount(s) >= s.asked.l
 
 const nameOf = (g: GameItem): string => [g.season, sayGame(g, 'Week')].filter(Boolean).join(', ');
 const graded = computed(() =>
-  film.theirs ? `${film.snaps.length} snaps, nobody graded` : `${film.snaps.length} snaps, ${done.value} graded`,
+  film.theirs
+    ? `${howMany(film.snaps.length, 'snap')}, nobody graded`
+    : `${howMany(film.snaps.length, 'snap')}, ${done.value} graded`,
 );
 
 /** The worst of the snap's marks stands for it. */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/vocabulary/how-many';
 import { inSentence } from '#core/vocabulary/in-sentence';
 import { computed, onMounted, ref } from 'vue';
 import { sayHabit } from '#core/grade/free/habits';
@@ -94,7 +95,7 @@ const walk = (q: AskedRule): string =>
           </p>
           <details v-if="g.said.length" :open="open(g) > 0">
             <summary>
-              {{ g.said.length }} {{ g.said.length === 1 ? 'word' : 'words' }} from players<template v-if="open(g)"
+              {{ howMany(g.said.length, 'word') }} from players<template v-if="open(g)"
                 >, {{ open(g) }} to answer</template
               >
             </summary>

@@ -1,4 +1,5 @@
-const marks = (n: number): string => `${n} ${n === 1 ? 'mark' : 'marks'}`;
+import { howMany } from '#core/vocabulary/how-many';
+const marks = (n: number): string => howMany(n, 'mark');
 
 /** How an import ended: marks that wait for the server, and those that met another's, are said apart. */
 export function sayWritten(given: number, waiting: number, aside: number): string {

@@ -9,8 +9,11 @@ import { sayPlayOf } from '~/features/plan/say-play';
 import QuizBoard from '~/features/quiz/QuizBoard.vue';
 import WeekHead from '~/features/week/WeekHead.vue';
 import { useWeek } from '~/features/week/store';
+import { useWeekRooms } from '~/features/week/rooms';
 import { useLine } from './line';
 import { useHuddle } from './store';
+
+const { to } = useWeekRooms();
 
 /** The screen in front of the room: what is asked, who has said whom, who is free, and what was called out in which order. */
 const week = useWeek();
@@ -101,7 +104,7 @@ const says = computed(() => {
     <WeekHead title="Whole line" :says="says" />
     <p v-if="huddle.problem" class="page-problem" role="alert">{{ huddle.problem }}</p>
     <p v-if="week.game && !plan.isReady" class="page-parts">
-      It asks the week’s plan. <NuxtLink to="/week/plan">Choose plays and looks</NuxtLink>
+      It asks the week’s plan. <NuxtLink :to="to('/week/plan')">Choose plays and looks</NuxtLink>
     </p>
     <section v-else-if="week.game && huddle.isKnown && !huddle.huddle" class="page-parts begin" aria-label="Begin">
       <label>

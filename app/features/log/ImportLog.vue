@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/vocabulary/how-many';
 import { computed, ref, shallowRef } from 'vue';
 import { COLUMN_KEYS, columnOf, type ColumnKey } from '#core/film/log/columns';
 import { matchColumns, readSheet } from '#core/film/log/sheet';
@@ -49,7 +50,7 @@ const moreProblems = computed(() => (read.value?.problems.length ?? 0) - shownPr
 async function check(): Promise<void> {
   const answer = await log.tryEntries(read.value!.entries);
   if (!answer) return;
-  const count = (n: number, what: string): string => `${n} ${n === 1 ? 'snap' : 'snaps'} ${what}`;
+  const count = (n: number, what: string): string => `${howMany(n, 'snap')} ${what}`;
   trial.value = `${count(answer.added.length, 'would be added')}, ${count(answer.changed.length, 'changed')}. Nothing is written yet.`;
   warning.value = answer.affected.length ? sayAffected(answer.affected) : '';
 }

@@ -1,3 +1,4 @@
+import { howMany } from '#core/vocabulary/how-many';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { wordDiagnostic } from '#core/diagnostics/wording';
@@ -340,7 +341,7 @@ export const sayAffected = (affected: Written['affected']): string =>
   } graded against another assignment. The marks stay as they are; look at them again.`;
 
 const touchedBy = ({ added, changed }: Written): number[] => [...added, ...changed];
-const sayTable = (snaps: number): string => `${snaps} ${snaps === 1 ? 'snap' : 'snaps'} of a table written`;
+const sayTable = (snaps: number): string => `${howMany(snaps, 'snap')} of a table written`;
 
 const saySince = (says: string, since: readonly number[]): string =>
   `${since.length === 1 ? 'Snap' : 'Snaps'} ${since.join(', ')} ${since.length === 1 ? 'was' : 'were'} changed since. What you did (${says}) stays as it is now.`;

@@ -1,3 +1,4 @@
+import { howMany } from '#core/vocabulary/how-many';
 import * as z from 'zod';
 import { GradeEntrySchema, OtherMarkSchema, SheetSchema } from '#core/model/grade-entry';
 
@@ -59,5 +60,4 @@ export function nextBatch(waiting: readonly Waiting[]): Waiting[] {
   );
 }
 
-const count = (n: number, of: string): string => `${n} ${of}${n === 1 ? '' : 's'}`;
-export const sayWaiting = (n: number): string => `${count(n, 'mark')} ${n === 1 ? 'is' : 'are'}`;
+export const sayWaiting = (n: number): string => `${howMany(n, 'mark')} ${n === 1 ? 'is' : 'are'}`;

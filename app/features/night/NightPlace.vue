@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/vocabulary/how-many';
 import { format } from 'date-fns';
 import { computed, ref } from 'vue';
 import { useEventListener } from '@vueuse/core';
@@ -26,7 +27,7 @@ useEventListener('offline', () => void (online.value = false));
 
 const says = computed(() => {
   const kept = night.unsent ? ` ${night.unsent} of them only on this device.` : '';
-  return `Three taps a snap, with or without a connection. ${night.snaps.length} ${night.snaps.length === 1 ? 'snap' : 'snaps'} so far.${kept}`;
+  return `Three taps a snap, with or without a connection. ${howMany(night.snaps.length, 'snap')} so far.${kept}`;
 });
 const last = computed(() => night.snaps.at(-1) ?? null);
 const sayLast = computed(() => {

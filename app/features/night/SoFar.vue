@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/vocabulary/how-many';
 import { letGo, type SignSeen } from '#core/night/signs';
 import { schemeName } from '~/features/board/scheme-names';
 import { sayPlayOf } from '~/features/plan/say-play';
@@ -17,7 +18,7 @@ const saySign = ({ answered }: SignSeen): string =>
 const sayLetGo = (s: SignSeen): string =>
   s.plays.length === 0
     ? `seen ${letGo(s)} times, and nothing answers it`
-    : `let go ${letGo(s)} ${letGo(s) === 1 ? 'time' : 'times'}: call ${sayAnswer(s)}`;
+    : `let go ${howMany(letGo(s), 'time')}: call ${sayAnswer(s)}`;
 /** Calls of those that hold that are listed on the sideline. */
 const SHOWN = 5;
 </script>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/vocabulary/how-many';
 import { format } from 'date-fns';
 import { computed, onMounted, ref } from 'vue';
 import { useLocalStorage } from '@vueuse/core';
@@ -22,7 +23,10 @@ import { useRoster } from '~/features/roster/store';
 import { useSession } from '~/features/session/store';
 import WeekHead from '~/features/week/WeekHead.vue';
 import { useWeek } from '~/features/week/store';
+import { useWeekRooms } from '~/features/week/rooms';
 import { savePdf } from './make';
+
+const { to } = useWeekRooms();
 
 /** The week on paper: what is wanted is ticked, and comes as one file, every sheet beginning a page. */
 const plan = usePlan();
@@ -109,7 +113,7 @@ async function save(): Promise<void> {
     if (sheets.length === 0) return;
     await savePdf(`week ${week.game!.week} ${week.game!.opponent}`, sheets, paper.value);
     printed.value = { ...printed.value, [game]: printedNow(sheets, before) };
-    notice.value = `${sheets.length} ${sheets.length === 1 ? 'sheet' : 'sheets'} made.`;
+    notice.value = `${howMany(sheets.length, 'sheet')} made.`;
   } catch (failure) {
     problem.value = `The file could not be made: ${(failure as Error).message}. Nothing was lost.`;
   } finally {
@@ -127,7 +131,7 @@ async function save(): Promise<void> {
     <p v-if="problem" class="page-problem" role="alert">{{ problem }}</p>
     <p v-if="notice" class="page-notice" role="status">{{ notice }}</p>
     <p v-if="week.game && !plan.isReady" class="none">
-      Paper is made from the plan. <NuxtLink to="/week/plan">Choose plays and looks</NuxtLink> first.
+      Paper is made from the plan. <NuxtLink :to="to('/week/plan')">Choose plays and looks</NuxtLink> first.
     </p>
     <form v-else-if="week.game" class="page-parts" @submit.prevent="save">
       <fieldset>
@@ -159,14 +163,14 @@ async function save(): Promise<void> {
         </p>
         <p :class="{ wrong: !fit.fits }">
           <template v-if="fit.fits"
-            >{{ plan.plan.plays.length }} calls in {{ fit.columns }} {{ fit.columns === 1 ? 'column' : 'columns' }},
-            {{ fit.type }} point type.</template
+            >{{ plan.plan.plays.length }} calls in {{ howMany(fit.columns, 'column') }}, {{ fit.type }} point
+            type.</template
           >
           <template v-else>Too many or too long: they would need {{ fit.type }} point type.</template>
         </p>
         <p class="soft">
-          Practice plans are on their <NuxtLink to="/week/practice">own page</NuxtLink>, scripts and scout cards on
-          <NuxtLink to="/week/scripts">theirs</NuxtLink>, grade sheets in the
+          Practice plans are on their <NuxtLink :to="to('/week/practice')">own page</NuxtLink>, scripts and scout cards
+          on <NuxtLink :to="to('/week/scripts')">theirs</NuxtLink>, grade sheets in the
           <NuxtLink to="/book/sheets">Book</NuxtLink>.
         </p>
       </section>

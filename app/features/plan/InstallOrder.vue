@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/vocabulary/how-many';
 import { computed } from 'vue';
 import { SHIPPED_PRACTICE } from '#core/model/practice';
 import { isSamePlay } from '#core/model/week-plan';
@@ -6,11 +7,14 @@ import { gateOf, sayGate } from '#core/plan/gates';
 import { installOrder, type InstallStep } from '#core/plan/install';
 import { WALKS, walksSoFar } from '#core/plan/reps-so-far';
 import { blockWord } from '#core/plan/say-number';
+import { useWeekRooms } from '~/features/week/rooms';
 import { sayPlayOf } from './say-play';
 import { usePlaybook } from '~/features/playbook/store';
 import { useQuizResults } from '~/features/quiz/results';
 import { useWeek } from '~/features/week/store';
 import { usePlan } from './store';
+
+const { to } = useWeekRooms();
 
 /** In which order the plays are put in, and what each asks every place to learn. */
 const plan = usePlan();
@@ -42,7 +46,7 @@ const opens = ({ unlocks, covered }: InstallStep): string =>
 const learns = ({ adds }: InstallStep): string =>
   adds
     .map(({ seat, sentences, blocks }) => {
-      const said = `${sentences} ${sentences === 1 ? 'sentence' : 'sentences'}`;
+      const said = howMany(sentences, 'sentence');
       return `${seat} ${[said, ...blocks.map(blockWord)].join(', ')}`;
     })
     .join(' · ') || 'nothing anybody does not know';
@@ -54,7 +58,7 @@ const learns = ({ adds }: InstallStep): string =>
     <p class="soft">
       Next is what opens most of the game for what it asks people to learn. Each is walked through {{ WALKS }} times
       before it is run, and as often again at the week’s last practice:
-      <NuxtLink to="/week/scripts">make the walk-through</NuxtLink>.
+      <NuxtLink :to="to('/week/scripts')">make the walk-through</NuxtLink>.
     </p>
     <p v-if="problem" class="problem" role="alert">The quiz is not counted here: {{ problem }}</p>
     <ol>

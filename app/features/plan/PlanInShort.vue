@@ -2,9 +2,12 @@
 import { onMounted } from 'vue';
 import { sayNumber } from '#core/plan/say-number';
 import { useRoster } from '~/features/roster/store';
+import { useWeekRooms } from '~/features/week/rooms';
 import { sayPlayOf } from './say-play';
 import { usePlan } from './store';
 import WeakPairs from './WeakPairs.vue';
+
+const { to } = useWeekRooms();
 
 /** What a coach would want to know of his plan before he does anything else: where it does not hold, and on whom most of it hangs. */
 const plan = usePlan();
@@ -30,7 +33,7 @@ const nameOf = (play: number): string => sayPlayOf(plan.plan.plays[play]!);
         </li>
       </ul>
     </section>
-    <p><NuxtLink class="link" to="/week/plan">The whole plan</NuxtLink></p>
+    <p><NuxtLink class="link" :to="to('/week/plan')">The whole plan</NuxtLink></p>
   </div>
 </template>
 

@@ -7,7 +7,10 @@ import { usePlan } from '~/features/plan/store';
 import { sayPlayOf } from '~/features/plan/say-play';
 import WeekHead from '~/features/week/WeekHead.vue';
 import { useWeek } from '~/features/week/store';
+import { useWeekRooms } from '~/features/week/rooms';
 import { useQuizResults } from './results';
+
+const { to } = useWeekRooms();
 
 /** What the quiz brought: whether it is open, what is not known yet, and which rules nobody understands. */
 const week = useWeek();
@@ -73,7 +76,7 @@ const gates = computed(() => {
           <NuxtLink to="/quiz">Try it yourself</NuxtLink>
         </p>
         <p v-if="!plan.isReady" class="soft">
-          It is made from the plan. <NuxtLink to="/week/plan">Choose plays and looks</NuxtLink>
+          It is made from the plan. <NuxtLink :to="to('/week/plan')">Choose plays and looks</NuxtLink>
         </p>
         <p v-if="onFilm" class="soft">{{ onFilm }}</p>
         <section v-if="doubts.length" class="doubts" aria-label="Unclear rules">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/vocabulary/how-many';
 import { useEventListener } from '@vueuse/core';
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
 import { frameAt, seekTime } from '#core/film/frames';
@@ -109,7 +110,7 @@ const films = (n: number): string => (n === 1 ? '1 film' : `${n} films`);
 const looked = computed(() => {
   if (!store.motion) return 'Is being looked at for snaps …';
   const n = store.suggested.length;
-  return n ? `${n} ${n === 1 ? 'snap' : 'snaps'} suggested` : '';
+  return n ? `${howMany(n, 'snap')} suggested` : '';
 });
 const otherAngle = computed(() => ANGLES.find((a) => a !== store.angle)!);
 function pairHere(): void {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/vocabulary/how-many';
 import { computed, onMounted, ref, shallowRef } from 'vue';
 import { ROLES, type Role } from '#core/model/role';
 import { attempting } from './attempt';
@@ -72,7 +73,7 @@ async function forgotten(): Promise<void> {
       <button class="plain link" type="button" @click="forgotten">I do not know my password any more</button>
     </form>
     <p v-for="l in locked" :key="l.name" class="soft">
-      {{ l.count }} {{ l.count === 1 ? 'mark' : 'marks' }} of {{ l.name }} wait on this machine, locked until
+      {{ howMany(l.count, 'mark') }} of {{ l.name }} wait on this machine, locked until
       {{ l.name }}
       logs in.
     </p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/vocabulary/how-many';
 import { computed, onMounted, ref } from 'vue';
 import { gradePages } from '#core/paper/grade-pages';
 import { PAPERS, type Paper, type Sheet } from '#core/paper/sheet';
@@ -103,7 +104,7 @@ const make = (): Promise<boolean> =>
           </select></label
         >
         <button class="strong" type="submit" :disabled="!chosen.length || busy !== ''">
-          {{ busy ? `Writing ${busy}` : `${chosen.length} ${chosen.length === 1 ? 'sheet' : 'sheets'} as PDF` }}
+          {{ busy ? `Writing ${busy}` : `${howMany(chosen.length, 'sheet')} as PDF` }}
         </button>
       </p>
     </form>

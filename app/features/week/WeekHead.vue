@@ -2,6 +2,7 @@
 import { format, parseISO } from 'date-fns';
 import { computed, onMounted, watch } from 'vue';
 import { useSeason } from '~/features/season/store';
+import { useWeekRooms } from './rooms';
 import { useWeek } from './store';
 
 /** The head of the Week place: whose week it is, the way to its rooms, and what could not be kept. */
@@ -21,20 +22,10 @@ const ROOMS = [
   { to: '/week/close', name: 'Close' },
   { to: '/week/drills', name: 'Drills' },
 ] as const;
-const wanted = computed(() => {
-  const id = Number(route.query.game);
-  return Number.isInteger(id) && id > 0 ? id : null;
-});
-onMounted(() => void week.open(wanted.value));
-watch(wanted, (id) => void week.open(id));
-/** The week one has chosen is kept from room to room. */
-const rooms = computed(() =>
-  ROOMS.map((r) => ({
-    key: r.to,
-    name: r.name,
-    to: { path: r.to, query: wanted.value ? { game: wanted.value } : {} },
-  })),
-);
+const { chosen, to } = useWeekRooms();
+onMounted(() => void week.open(chosen.value));
+watch(chosen, (id) => void week.open(id));
+const rooms = computed(() => ROOMS.map((r) => ({ key: r.to, name: r.name, to: to(r.to) })));
 const day = computed(() => (week.game?.playedOn ? format(parseISO(week.game.playedOn), 'EEE d MMM') : ''));
 const choose = (event: Event): void =>
   void navigateTo({ query: { ...route.query, game: (event.target as HTMLSelectElement).value } });

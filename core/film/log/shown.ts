@@ -1,3 +1,4 @@
+import { howMany } from '../../vocabulary/how-many';
 import { sayGame, type GameItem, type LogEntry } from '../../model/game';
 
 /** One front as an opponent showed it, movement and all: on which snaps, and how many of them on first, second, and third or fourth down. */
@@ -22,4 +23,4 @@ export function shownFronts(log: readonly Pick<LogEntry, 'number' | 'call' | 'si
 
 /** What is said above what they show: "6 snaps of week 5, Quillport Terns against Graymoor Millers. Neither line ..." */
 export const sayShown = (game: GameItem, snaps: number): string =>
-  `${snaps} ${snaps === 1 ? 'snap' : 'snaps'} of ${sayGame(game)}. Neither line of it is graded; what they show is offered as a look in the week they come.`;
+  `${howMany(snaps, 'snap')} of ${sayGame(game)}. Neither line of it is graded; what they show is offered as a look in the week they come.`;

@@ -1,3 +1,4 @@
+import { howMany } from '../../vocabulary/how-many';
 import type { Front } from '../../model/front';
 import type { Rep, Script, ScriptKind } from '../../model/script';
 import { SCRIPT_KINDS } from '../../model/script';
@@ -125,4 +126,4 @@ function moved(before: Front, now: Front): number {
 
 /** How a script is called: "Inside run, 24 reps". */
 export const scriptName = ({ kind, reps }: Pick<Script, 'kind' | 'reps'>): string =>
-  `${SCRIPT_KINDS[kind].name}, ${reps.length} ${reps.length === 1 ? 'rep' : 'reps'}`;
+  `${SCRIPT_KINDS[kind].name}, ${howMany(reps.length, 'rep')}`;
