@@ -14,6 +14,10 @@ export const FeetSchema = z.object({
 });
 export type Feet = z.infer<typeof FeetSchema>;
 
+/** A click on each foot of a man in his stance, in either order. */
+export const StanceSchema = FeetSchema.omit({ pixel: true }).extend({ pixels: z.tuple([PixelSchema, PixelSchema]) });
+export type StanceClicks = z.infer<typeof StanceSchema>;
+
 /** Clicks on the frames of one moment of a play: seconds from the snap. */
 export const LookSchema = z.object({ seconds: z.number().min(-2).max(12), feet: z.array(FeetSchema).max(88) });
 export type Look = z.infer<typeof LookSchema>;
@@ -67,8 +71,9 @@ export const MeasuringSchema = z.object({
   atSnap: LookSchema.shape.feet,
   followed: FollowedPlaySchema.nullable(),
   bends: z.array(BendSchema).max(200),
+  stances: z.array(StanceSchema).max(44).default([]),
 });
 export type Measuring = z.infer<typeof MeasuringSchema>;
 
 /** What nobody has measured yet. */
-export const NOTHING_MEASURED: Measuring = { atSnap: [], followed: null, bends: [] };
+export const NOTHING_MEASURED: Measuring = { atSnap: [], followed: null, bends: [], stances: [] };

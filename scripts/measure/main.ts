@@ -5,6 +5,7 @@ import { openCv } from './film';
 import { measureFollowing } from './following';
 import { measureMovements } from './movements';
 import { measurePlaces } from './places';
+import { measureStances } from './stances';
 import { readTruth } from './truth';
 import { Tally } from './tally';
 
@@ -27,6 +28,7 @@ async function main(): Promise<void> {
     if (!worked.ok) throw new Error(`snap ${number} cannot be worked out`);
     const truth = readTruth(FOLDER, number);
     measurePlaces(truth, worked.value, 100 * number, tally);
+    measureStances(truth, 100 * number, tally);
     measureAssisted(truth, FOLDER, number, 100 * number, tally);
     measureFollowing(cv, { truth, folder: FOLDER, number, call: worked.value, moves: false }, tally);
     if (i % MOVEMENTS_ON === 0) measureMovements(snap, 1000 * number, tally);

@@ -1,5 +1,4 @@
 import { mkdir, readdir } from 'node:fs/promises';
-import { FileStore } from '@tus/file-store';
 import type { Locker } from '@tus/utils';
 import { Server, type Upload } from '@tus/server';
 import * as z from 'zod';
@@ -10,6 +9,7 @@ import { refusalOfDriver } from '../db/refusals';
 import type { Member } from '../session/member';
 import { noteArrival, type Arrival } from '../usecases/films';
 import type { FilmPlaces } from './places';
+import { UploadStore } from './upload-store';
 
 export const UPLOAD_PATH = '/api/upload';
 /** Largest film, bytes: a whole game from one camera. */
@@ -44,8 +44,8 @@ const refuse = (status_code: number, message: string) => ({ status_code, body: J
 /** What nobody goes on with for so long is given up: milliseconds. */
 const GIVEN_UP_AFTER = 14 * 24 * 3600 * 1000;
 
-const storeOf = ({ arriving }: FilmPlaces): FileStore =>
-  new FileStore({ directory: arriving, expirationPeriodInMilliseconds: GIVEN_UP_AFTER });
+const storeOf = ({ arriving }: FilmPlaces): UploadStore =>
+  new UploadStore({ directory: arriving, expirationPeriodInMilliseconds: GIVEN_UP_AFTER });
 
 /** Who may send the rest of an upload: members of the program its name begins with. */
 const belongsTo = ({ programId }: Member, upload: string): boolean => upload.startsWith(`p${programId}-`);

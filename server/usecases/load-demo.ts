@@ -205,6 +205,6 @@ async function loadMeasured(
     if (!found.ok) throw new Error(`the demo's marks of snap ${number} give no camera; see "npm run measure:demo"`);
     await CalibrationRow.create({ programId, clipId: clip.id, userId, body: found.value }, { transaction });
   }
-  const body: Measuring = { atSnap: [...measured.atSnap], followed: measured.followed, bends: [] };
+  const body: Measuring = { atSnap: [...measured.atSnap], followed: measured.followed, bends: [], stances: [] };
   await MeasuringRow.create({ programId, snapId, userId, revision: 1, body }, { transaction });
 }

@@ -47,6 +47,19 @@ async function nameMarks(page: Page, angle: Angle): Promise<void> {
   await page.getByRole('button', { name: `Keep the ${angle} camera` }).click();
 }
 
+/** Both feet of the left tackle, from the end zone; then the clicks are places again. */
+async function clickStance(page: Page): Promise<void> {
+  await lead(page, 'end zone');
+  const { pixel } = feetClicked(truth, AT, hand, ['end zone']).feet.find((f) => f.id === 'LT')!;
+  await page.keyboard.press('f');
+  await expect(page.getByRole('status')).toHaveText('Click a foot of LT.');
+  await click(page, { ...pixel, x: pixel.x - 12 });
+  await expect(page.getByRole('status')).toHaveText('Click the other foot of LT.');
+  await click(page, { ...pixel, x: pixel.x + 12 });
+  await expect(page.getByRole('status')).toHaveText('Click a foot of LG.');
+  await page.keyboard.press('f');
+}
+
 async function clickFeet(page: Page, angle: Angle): Promise<void> {
   await lead(page, angle);
   for (const { id, pixel } of feetClicked(truth, AT, hand, [angle]).feet) {
@@ -76,6 +89,8 @@ test('a snap is measured: cameras from field marks, the front from feet, everybo
     page.getByRole('row').filter({ has: page.getByRole('button', { name: id, exact: true }) });
   await expect(row('N')).toContainText('1 left');
   await expect(row('T')).toContainText('3 right');
+  await clickStance(page);
+  await expect(row('LT')).toContainText(/feet \d\d in apart, give or take \d/);
   await expect(page.getByText('The front is even, over.')).toBeVisible();
   await expect(page.getByText('It is the front that was logged.')).toBeVisible();
 
@@ -96,9 +111,9 @@ test('a snap is measured: cameras from field marks, the front from feet, everybo
   await expect(page.locator('path.done.hand')).toHaveCount(2);
   const { measuring } = await page.evaluate(async (id) => {
     const answer = await fetch(`/api/snaps/${id}/measuring`);
-    return (await answer.json()) as { measuring: { bends: { id: string }[] } };
+    return (await answer.json()) as { measuring: Record<'bends' | 'stances', { id: string }[]> };
   }, snap.id);
-  expect(measuring.bends.map((b) => b.id)).toEqual(['RG']);
+  expect([measuring.bends, measuring.stances].map((all) => all.map((m) => m.id))).toEqual([['RG'], ['LT']]);
   expect(await stumbles(page)).toEqual([]);
 });
 

@@ -1,6 +1,6 @@
 import { createServer, type Server as HttpServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, readFileSync, readdirSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Locker } from '@tus/utils';
 import { afterAll, afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
@@ -221,6 +221,19 @@ describe('an upload', () => {
     ]);
     await kill();
     await start();
+  });
+
+  it('that fills the disk half way says so, and goes on once there is room', async () => {
+    const place = await begin();
+    const file = join(places.arriving, place.split('/').at(-1)!);
+    rmSync(file);
+    symlinkSync('/dev/full', file);
+    const answer = await part(place, 0, 120_000);
+    expect([answer.status, await answer.text()]).toEqual([507, expect.stringContaining('The disk is full; make room')]);
+    rmSync(file);
+    writeFileSync(file, '');
+    expect((await part(place, 0, bytes.length)).status).toBe(204);
+    expect(readFileSync(file)).toEqual(bytes);
   });
 
   it.each([

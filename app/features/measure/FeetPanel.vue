@@ -8,6 +8,7 @@ import { trim } from '#core/geometry/units';
 import type { WorkedCall } from '#core/calls/resolve-call';
 import { useMeasure } from './store';
 import type { Named } from './men';
+import type { Stances } from './stances';
 
 const props = defineProps<{
   call: WorkedCall;
@@ -17,6 +18,7 @@ const props = defineProps<{
   family: string;
   /** Clicks go to the feet they were meant for. */
   assists: boolean;
+  stances: Stances;
 }>();
 const emit = defineEmits<{ choose: [man: Named]; keep: []; assist: [on: boolean] }>();
 const store = useMeasure();
@@ -38,9 +40,22 @@ const rows = computed(() =>
       named && named.sure < 0.995 ? `, ${percent(named.sure)} sure${named.else ? `, else ${named.else}` : ''}` : '';
     const says = !place ? '' : named ? `${named.technique.label}${sure}` : (splits.value.get(man.id) ?? '');
     const error = place ? `± ${trim(ellipseOf(place.spread).major * 12, 0)} in` : '';
-    return { man, from: clicked(man), says, error };
+    return { man, from: clicked(man), says, error, stance: props.stances.sayOf(man) };
   }),
 );
+/** Whose feet are clicked next. */
+const wanted = computed(() => (props.stances.isOn.value ? props.stances.next.value : props.next));
+const asks = computed(() => {
+  const who = wanted.value?.id;
+  if (!props.stances.isOn.value)
+    return who ? `Click between the feet of ${who}.` : 'Everybody is clicked in this angle.';
+  if (!who) return 'Both feet of the whole line are clicked in this angle.';
+  return props.stances.foot.value ? `Click the other foot of ${who}.` : `Click a foot of ${who}.`;
+});
+function choose(man: Named): void {
+  if (!props.stances.isOn.value) emit('choose', man);
+  else if (props.stances.isLineman(man)) props.stances.choose(man);
+}
 const count = computed(() => rows.value.filter((r) => r.from.length > 0).length);
 /** The front as it is written differs from what was logged. */
 const differs = computed(() => props.read !== null && !sameAlignment(props.read.front, props.call.front));
@@ -49,11 +64,7 @@ const differs = computed(() => props.read !== null && !sameAlignment(props.read.
 <template>
   <section aria-label="Feet at the snap">
     <p class="says" role="status">
-      <template v-if="next"
-        >Click between the feet of <b>{{ next.id }}</b>.</template
-      >
-      <template v-else>Everybody is clicked in this angle.</template>
-      {{ count }} of {{ men.length }} placed.
+      {{ asks }} <template v-if="!stances.isOn.value">{{ count }} of {{ men.length }} placed.</template>
     </p>
     <label class="soft assist"
       ><input
@@ -65,15 +76,21 @@ const differs = computed(() => props.read !== null && !sameAlignment(props.read.
         ><kbd>a</kbd> a click goes to the feet beside it, by colour; a man you choose first stays where you click</span
       >
     </label>
+    <label class="soft assist"
+      ><input type="checkbox" :checked="stances.isOn.value" @change="stances.toggle()" />
+      <span><kbd>f</kbd> both feet of each lineman, two clicks a man: how he stands</span>
+    </label>
     <table>
       <tbody>
-        <tr v-for="r in rows" :key="`${r.man.team}${r.man.id}`" :class="{ next: r.man === next, [r.man.team]: true }">
+        <tr v-for="r in rows" :key="`${r.man.team}${r.man.id}`" :class="{ next: r.man === wanted, [r.man.team]: true }">
           <th scope="row">
-            <button class="plain" type="button" :aria-pressed="r.man === next" @click="emit('choose', r.man)">
+            <button class="plain" type="button" :aria-pressed="r.man === wanted" @click="choose(r.man)">
               {{ r.man.id }}
             </button>
           </th>
-          <td>{{ r.says }}</td>
+          <td>
+            {{ r.says }}<span v-if="r.stance" class="soft stance">{{ r.stance }}</span>
+          </td>
           <td class="soft">{{ r.error }}</td>
           <td class="soft">{{ r.from.length === 2 ? 'both' : r.from.length === 1 ? 'one' : '' }}</td>
         </tr>
@@ -93,6 +110,9 @@ const differs = computed(() => props.read !== null && !sameAlignment(props.read.
 <style scoped>
 .says {
   font-weight: 600;
+}
+.stance {
+  display: block;
 }
 .assist {
   display: flex;

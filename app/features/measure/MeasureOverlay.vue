@@ -20,6 +20,8 @@ const props = defineProps<{
   ball: Pixel | null;
   men: readonly ManOnPicture[];
   ways: readonly WayOnPicture[];
+  stances: readonly string[];
+  foot: Pixel | null;
   cursor: Pixel | null;
 }>();
 
@@ -68,6 +70,8 @@ const cross = ({ x, y }: Pixel, half: number): string =>
       <ellipse :cx="m.at.x" :cy="m.at.y" :rx="9 * unit" :ry="4.5 * unit" />
       <text v-if="leads" :x="m.at.x" :y="m.at.y + 17 * unit" :font-size="12 * unit">{{ m.id }}</text>
     </g>
+    <path v-for="(d, i) in stances" :key="`s${i}`" class="stance" :d="d" />
+    <path v-if="foot" class="stance" :d="cross(foot, 5 * unit)" />
     <path v-if="cursor" class="cursor" :d="cross(cursor, 14 * unit)" />
   </g>
 </template>
@@ -92,6 +96,10 @@ const cross = ({ x, y }: Pixel, half: number): string =>
 }
 .ball {
   stroke: #ff9d5c;
+}
+.stance {
+  stroke: #7ce8d0;
+  stroke-linecap: round;
 }
 .cursor {
   stroke: #fff;

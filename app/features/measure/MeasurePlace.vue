@@ -114,6 +114,7 @@ useMeasureKeys({
   ball: () => void (marks.wantsBall.value = step.value === 'marks'),
   man: (by) => onStep.value.man(by),
   assist: () => void (feet.assists.value = !feet.assists.value),
+  bothFeet: () => step.value === 'feet' && feet.stances.toggle(),
   help: () => void list.value?.open(),
   back: () => void navigateTo(`/film/${route.params.id}`),
 });
@@ -199,6 +200,7 @@ const title = computed(() => {
           :read="feet.read.value"
           :family="feet.family.value"
           :assists="feet.assists.value"
+          :stances="feet.stances"
           @choose="feet.chosen.value = $event"
           @assist="feet.assists.value = $event"
           @keep="keepFront(feet.read.value!, feet.family.value)"

@@ -20,13 +20,9 @@ const CLIP: FilmClip = {
 };
 const calibration = aCalibration();
 const men = menOf(need(workCall(A_CALL)));
+const named = (id: string) => men.find((m) => m.id === id)!;
 /** Where the camera sees a man's feet. */
-const feetOf = (id: string): Pixel =>
-  seenFromBall(
-    calibration,
-    men.find((m) => m.id === id)!,
-    calibration,
-  )!;
+const feetOf = (id: string): Pixel => seenFromBall(calibration, named(id), calibration)!;
 
 /** Turf with a man standing at a place. */
 function pictureWith({ x: at, y: below }: Pixel): Colours {
@@ -48,7 +44,7 @@ beforeEach(() => {
     if (method !== 'GET') return { revision: 1 };
     if (url.endsWith('/measuring'))
       return { revision: 0, measuring: NOTHING_MEASURED, calibrations: { 5: calibration }, offered: {} };
-    return aSnap(11, { call: A_CALL, resolution: need(resolveCall(A_CALL)) });
+    return aSnap(11, { call: A_CALL, resolution: need(resolveCall(A_CALL)), clips: [CLIP] });
   });
 });
 afterEach(() => vi.unstubAllGlobals());
@@ -98,5 +94,70 @@ describe('a click on somebody’s feet', () => {
     const first = step.next.value!.id;
     step.point(beside('LG'));
     expect(clicked(first)).toEqual(beside('LG'));
+  });
+});
+
+describe('both feet of a lineman', () => {
+  const kept = () => useMeasure().measuring.stances;
+  /** Clicks on his feet, so many feet apart, the left one first. */
+  const bothOf = (id: string, apart = 2): Pixel[] => {
+    const { x, y } = named(id);
+    return [-1, 1].map((side) => seenFromBall(calibration, { x: x + (side * apart) / 2, y }, calibration)!);
+  };
+
+  it('are clicked one man after the other from the left, and say how he stands', async () => {
+    const { point, stances } = await set();
+    stances.toggle();
+    expect(stances.next.value!.id).toBe('LT');
+    const [left, right] = bothOf('LT');
+    point(left!);
+    expect([stances.foot.value, kept()]).toEqual([left, []]);
+    point(right!);
+    expect(kept()).toEqual([{ id: 'LT', team: 'offence', angle: 'end zone', pixels: [left, right] }]);
+    expect([stances.foot.value, stances.next.value!.id]).toEqual([null, 'LG']);
+    expect(stances.sayOf(named('LT'))).toMatch(/^feet 24 in apart, give or take \d; /);
+    expect(stances.sayOf(named('LG'))).toBe('');
+    expect(useMeasure().measuring.atSnap).toEqual([]);
+  });
+
+  it('are taken back one by one, and clicked again for whom one names', async () => {
+    const { point, takeAway, man, stances } = await set();
+    stances.toggle();
+    for (const id of ['LT', 'LG']) for (const foot of bothOf(id)) point(foot);
+    point(bothOf('C')[0]!);
+    takeAway();
+    expect([stances.foot.value, kept().map((s) => s.id)]).toEqual([null, ['LT', 'LG']]);
+    takeAway();
+    expect([kept().map((s) => s.id), stances.next.value!.id]).toEqual([['LT'], 'LG']);
+    man(-1);
+    expect(stances.next.value!.id).toBe('LT');
+    for (const foot of bothOf('LT', 3)) point(foot);
+    expect(kept()).toHaveLength(1);
+    expect(stances.sayOf(named('LT'))).toContain('36 in apart');
+  });
+
+  it('are nobody’s once the line is through, and clicks are places again when one leaves them', async () => {
+    const { point, man, stances, next, drawn } = await set();
+    stances.toggle();
+    for (const id of ['LT', 'LG', 'C', 'RG', 'RT']) for (const foot of bothOf(id)) point(foot);
+    expect(stances.next.value).toBeNull();
+    point(bothOf('C')[0]!);
+    expect([stances.foot.value, kept().length]).toEqual([null, 5]);
+    man(1);
+    point(bothOf('LT')[0]!);
+    expect(drawn(CLIP, true)).toMatchObject({ foot: bothOf('LT')[0], stances: { length: 5 } });
+    expect(drawn({ ...CLIP, angle: 'sideline' }, false)).toMatchObject({ foot: null, stances: [] });
+    stances.toggle();
+    expect([stances.foot.value, next.value!.id]).toEqual([null, 'LT']);
+    point(beside('LG'));
+    expect(clicked('LG')).toBeDefined();
+  });
+
+  it('say nothing while the camera is not known', async () => {
+    const { point, stances } = await set(null);
+    useMeasure().calibrations = {};
+    stances.toggle();
+    for (const foot of bothOf('LT')) point(foot);
+    expect([kept().length, stances.sayOf(named('LT'))]).toEqual([1, '']);
   });
 });

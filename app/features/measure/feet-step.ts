@@ -6,16 +6,11 @@ import { identify } from '#core/identify/identify';
 import type { Pixel } from '#core/model/calibration';
 import type { Angle } from '#core/model/angle';
 import { usePlaybook } from '~/features/playbook/store';
-import { menOf, whoseFeet, type Named } from './men';
-import { feetOnPicture, NOTHING_DRAWN } from './overlay';
+import { manOn, menOf, whoseFeet, type Named } from './men';
+import { feetOnPicture, NOTHING_DRAWN, stancesOnPicture } from './overlay';
+import { useStances } from './stances';
 import type { OnFilm, OnStep } from './steps';
 import { useMeasure } from './store';
-
-/** The man so many places on in a list, round and round. */
-export function manOn(men: readonly Named[], of: Pick<Named, 'id' | 'team'> | null, by: number): Named | null {
-  const at = men.findIndex((m) => m.id === of?.id && m.team === of.team);
-  return men[(at + by + men.length) % men.length] ?? null;
-}
 
 /** Step 2: everybody's feet at the snap, and the front that makes. */
 export function useFeetStep({ lead, kept, picture }: OnFilm) {
@@ -48,8 +43,10 @@ export function useFeetStep({ lead, kept, picture }: OnFilm) {
     return (shown && feetNear(shown, pixel, scale!)) ?? pixel;
   }
 
+  const stances = useStances(lead, men);
   const step: OnStep = {
     point: (clicked) => {
+      if (stances.isOn.value) return stances.point(clicked);
       const pixel = putRight(clicked);
       const his = kept.value && !chosen.value ? whoseFeet(pixel, men.value, kept.value, store.places) : null;
       const man = his ?? next.value;
@@ -58,17 +55,22 @@ export function useFeetStep({ lead, kept, picture }: OnFilm) {
       chosen.value = null;
     },
     takeAway: () => {
+      if (stances.isOn.value) return stances.takeAway();
       const last = store.measuring.atSnap.filter((f) => f.angle === lead.value?.angle).at(-1);
       if (last) void store.setFeet(last.id, last.team, last.angle, null);
     },
-    man: (by) => void (chosen.value = manOn(men.value, next.value, by)),
+    man: (by) => (stances.isOn.value ? stances.man(by) : void (chosen.value = manOn(men.value, next.value, by))),
     drawn: (clip, leads) => {
       const calibration = store.calibrations[clip.id] ?? null;
       const { atSnap } = store.measuring;
-      const wanted = leads ? next.value : null;
+      const wanted = leads ? (stances.isOn.value ? stances.next.value : next.value) : null;
       const there = feetOnPicture(men.value, atSnap, store.places, clip.angle, calibration, wanted);
-      return { ...NOTHING_DRAWN, calibration, men: there };
+      const apart = {
+        stances: stancesOnPicture(store.measuring.stances, clip.angle),
+        foot: leads ? stances.foot.value : null,
+      };
+      return { ...NOTHING_DRAWN, calibration, men: there, ...apart };
     },
   };
-  return { ...step, men, chosen, next, read, family, assists };
+  return { ...step, men, chosen, next, read, family, assists, stances };
 }

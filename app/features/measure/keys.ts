@@ -19,6 +19,7 @@ export interface MeasureHands {
   ball: () => void;
   man: (by: number) => void;
   assist: () => void;
+  bothFeet: () => void;
   help: () => void;
   back: () => void;
 }
@@ -49,6 +50,7 @@ export const MEASURE_HANDS: readonly MeasureHand[] = [
   { key: 'n', cap: 'n', says: 'the next man', group: 'Point', does: (h) => h.man(1) },
   { key: 'b', cap: 'b', says: 'the man before', group: 'Point', does: (h) => h.man(-1) },
   { key: 'a', cap: 'a', says: 'clicks go to the feet beside them, or stay', group: 'Point', does: (h) => h.assist() },
+  { key: 'f', cap: 'f', says: 'both feet of each lineman, or between them', group: 'Point', does: (h) => h.bothFeet() },
   { key: ' ', cap: 'space', says: 'play or stop', group: 'Film', does: (h) => h.toggle() },
   { key: ',', cap: ',', says: 'one frame back', group: 'Film', does: (h) => h.step(-1) },
   { key: '.', cap: '.', says: 'one frame on', group: 'Film', does: (h) => h.step(1) },

@@ -63,3 +63,9 @@ export function whoseFeet(
   const nearest = known.sort((a, b) => a.away - b.away)[0];
   return nearest && nearest.away < HIS * footAt(calibration) ? nearest.man : null;
 }
+
+/** The man so many places on in a list, round and round. */
+export function manOn(men: readonly Named[], of: Pick<Named, 'id' | 'team'> | null, by: number): Named | null {
+  const at = men.findIndex((m) => m.id === of?.id && m.team === of.team);
+  return men[(at + by + men.length) % men.length] ?? null;
+}

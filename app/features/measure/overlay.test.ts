@@ -6,9 +6,9 @@ import { placesOf } from '#core/film/alignment/places';
 import type { Feet, FollowedPlay } from '#core/model/measured';
 import { A_CALL } from '#core/testing/a-call';
 import { aCalibration } from '#core/testing/a-calibration';
-import { manOn } from './feet-step';
+
 import { placedAt } from './following';
-import { menOf, seenFromBall, whoseFeet } from './men';
+import { manOn, menOf, seenFromBall, whoseFeet } from './men';
 import { feetOnPicture, waysOnPicture } from './overlay';
 
 const calibration = aCalibration();

@@ -7,7 +7,7 @@ import type { Track } from '#core/film/follow/follow';
 import type { MeasuredMan } from '#core/film/alignment/places';
 import { ellipseOf } from '#core/film/calibrate/uncertainty';
 import type { Calibration, FieldMark, Pixel } from '#core/model/calibration';
-import type { Feet, FollowedPlay, Team } from '#core/model/measured';
+import type { Feet, FollowedPlay, StanceClicks, Team } from '#core/model/measured';
 import { seenFromBall, type Named } from './men';
 
 /** A man on a picture, pixels. A `guess` is where he should be; `next` is whose feet are clicked next. */
@@ -44,6 +44,9 @@ export interface Drawn {
   readonly ball: Pixel | null;
   readonly men: readonly ManOnPicture[];
   readonly ways: readonly WayOnPicture[];
+  /** Lines from one foot of a man to the other, and a foot whose other one is clicked next. */
+  readonly stances: readonly string[];
+  readonly foot: Pixel | null;
 }
 export const NOTHING_DRAWN: Drawn = {
   calibration: null,
@@ -53,6 +56,8 @@ export const NOTHING_DRAWN: Drawn = {
   ball: null,
   men: [],
   ways: [],
+  stances: [],
+  foot: null,
 };
 
 const same = (a: { id: string; team: Team }, b: { id: string; team: Team }): boolean =>
@@ -91,6 +96,10 @@ export function feetOnPicture(
     ];
   });
 }
+
+/** Lines from one foot to the other on one picture. */
+export const stancesOnPicture = (stances: readonly StanceClicks[], angle: string): string[] =>
+  stances.filter((s) => s.angle === angle).map((s) => pathOf(s.pixels));
 
 /** The ellipse of a man's error on the field, twice its size, as it is seen. */
 function errorOn(man: MeasuredMan, calibration: Calibration): string | null {

@@ -4,7 +4,14 @@ import { workCall, type WorkedCall } from '#core/calls/resolve-call';
 import { bentTracks } from '#core/film/follow/keep';
 import { placesOf, type Calibrations } from '#core/film/alignment/places';
 import type { Calibration, CalibrationInput, Pixel } from '#core/model/calibration';
-import { NOTHING_MEASURED, type Bend, type FollowedPlay, type Measuring, type Team } from '#core/model/measured';
+import {
+  NOTHING_MEASURED,
+  type Bend,
+  type FollowedPlay,
+  type Measuring,
+  type StanceClicks,
+  type Team,
+} from '#core/model/measured';
 import type { Call } from '#core/model/snap';
 import type { Angle } from '#core/model/angle';
 import type { SnapView } from '#core/model/snap-view';
@@ -98,6 +105,16 @@ export const useMeasure = defineStore('measure', () => {
     const rest = measuring.value.atSnap.filter((f) => f.id !== id || f.team !== team || f.angle !== angle);
     return change({ ...measuring.value, atSnap: pixel ? [...rest, { id, team, angle, pixel }] : rest });
   }
+  /** Says where both feet of a man are at the snap; `null` takes the clicks away. */
+  function setStance(
+    man: { id: string; team: Team },
+    angle: Angle,
+    pixels: StanceClicks['pixels'] | null,
+  ): Promise<boolean> {
+    const { id, team } = man;
+    const rest = measuring.value.stances.filter((s) => s.id !== id || s.team !== team || s.angle !== angle);
+    return change({ ...measuring.value, stances: pixels ? [...rest, { id, team, angle, pixels }] : rest });
+  }
   const keepFollowed = (followed: FollowedPlay | null): Promise<boolean> =>
     change({ ...measuring.value, followed, bends: [] });
   /** Says where a man was at a moment; one place a moment and man. */
@@ -144,6 +161,7 @@ export const useMeasure = defineStore('measure', () => {
     tracks,
     open,
     setFeet,
+    setStance,
     keepFollowed,
     bend,
     unbend,

@@ -3,8 +3,8 @@ import { askedPlaces } from '#core/film/follow/asked';
 import { cameraDuring } from '#core/film/follow/carried';
 import { groundAt } from '#core/film/calibrate/camera';
 import { ballOf } from '#core/film/alignment/places';
-import { manOn } from './feet-step';
-import type { Named } from './men';
+
+import { manOn, type Named } from './men';
 import { NOTHING_DRAWN, waysOnPicture } from './overlay';
 import { useReplays } from './replays';
 import type { OnFilm, OnStep } from './steps';

@@ -1,54 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { workCall } from '../../calls/resolve-call';
-import type { CalibrationInput, FilmCamera, Pixel } from '../../model/calibration';
 import type { Look } from '../../model/measured';
-import type { Angle } from '../../model/angle';
 import { SHIPPED_SETTINGS } from '../../model/settings';
 import { runPlay } from '../../movement/run/run';
 import { A_CALL } from '../../testing/a-call';
-import { calibrate } from '../calibrate/calibrate';
-import { project } from '../calibrate/camera';
-import { HASH } from '../calibrate/field-marks';
+import { BALL_AT, calibrationsOfBoth, seenFrom } from '../../testing/two-cameras';
 import { frontAsMeasured, sameAlignment } from './front';
 import { nameMovement } from './movement';
-import { ballOf, placesOf, type Calibrations, type MeasuredMan } from './places';
+import { ballOf, placesOf, type MeasuredMan } from './places';
 import { techniqueOfMeasured } from './technique';
-
-const SIZE = { width: 960, height: 540 };
-const SPOT = { x: -5, y: 99 };
-const CAMERAS: Record<Angle, FilmCamera> = {
-  'end zone': { at: { x: -4, y: 13, z: 27 }, pan: 0.01, tilt: 0.28, roll: 0.006, focal: 1.62, barrel: -0.1 },
-  sideline: { at: { x: -155, y: 97, z: 40 }, pan: Math.PI / 2, tilt: 0.26, roll: 0, focal: 2.9, barrel: -0.12 },
-};
-const see = (angle: Angle, x: number, y: number, z = 0): Pixel =>
-  project(CAMERAS[angle], { x: SPOT.x + x, y: SPOT.y + y, z }, SIZE)!;
-
-function calibrations(): Calibrations {
-  const of = (angle: Angle) => {
-    const marks = [30, 35, 40, 45].flatMap((yard) =>
-      (['left hash', 'right hash'] as const).map((across) => ({
-        yard,
-        across,
-        pixel: project(
-          CAMERAS[angle],
-          { x: (across === 'left hash' ? -1 : 1) * HASH['high school'], y: yard * 3, z: 0 },
-          SIZE,
-        )!,
-      })),
-    );
-    const input: CalibrationInput = {
-      field: 'high school',
-      frame: 0,
-      ...SIZE,
-      marks,
-      ball: see(angle, 0, 0.46, 0.28),
-    };
-    const result = calibrate(input);
-    if (!result.ok) throw new Error(JSON.stringify(result.problem));
-    return result.value;
-  };
-  return { 'end zone': of('end zone'), sideline: of('sideline') };
-}
 
 const call = workCall(A_CALL);
 if (!call.ok) throw new Error('the call is broken');
@@ -58,7 +18,7 @@ const { formation, front } = call.value;
 const lookAt = (men: readonly { id: string; team: 'offence' | 'defence'; x: number; y: number }[]): Look => ({
   seconds: 0,
   feet: men.flatMap(({ id, team, x, y }) =>
-    (['end zone', 'sideline'] as const).map((angle) => ({ id, team, angle, pixel: see(angle, x, y) })),
+    (['end zone', 'sideline'] as const).map((angle) => ({ id, team, angle, pixel: seenFrom(angle, x, y) })),
   ),
 });
 const everybody = [
@@ -68,8 +28,8 @@ const everybody = [
 
 describe('places', () => {
   it('are feet from the ball, with both angles together surer than either', () => {
-    const cameras = calibrations();
-    expect(Math.hypot(ballOf(cameras)!.x - SPOT.x, ballOf(cameras)!.y - SPOT.y)).toBeLessThan(0.1);
+    const cameras = calibrationsOfBoth();
+    expect(Math.hypot(ballOf(cameras)!.x - BALL_AT.x, ballOf(cameras)!.y - BALL_AT.y)).toBeLessThan(0.1);
     const both = placesOf(lookAt(everybody), cameras);
     for (const man of everybody) {
       const found = both.find((m) => m.id === man.id && m.team === man.team)!;
@@ -84,7 +44,7 @@ describe('places', () => {
     expect(a.spread.yy).toBeLessThan(b.spread.yy);
   });
   it('are none of an angle that is not calibrated, and none without any', () => {
-    const { sideline } = calibrations();
+    const { sideline } = calibrationsOfBoth();
     expect(placesOf(lookAt(everybody), { sideline }).every((m) => m.angles.length === 1)).toBe(true);
     expect(placesOf(lookAt(everybody), {})).toEqual([]);
   });
@@ -92,7 +52,7 @@ describe('places', () => {
 
 describe('the front off the film', () => {
   it('is the front that stands there, in words', () => {
-    const read = frontAsMeasured(placesOf(lookAt(everybody), calibrations()), formation, front);
+    const read = frontAsMeasured(placesOf(lookAt(everybody), calibrationsOfBoth()), formation, front);
     expect(read.text).toBe('LE 5 left; W 30 left @4.5; N 1 left; M 10 right @4.5; T 3 right; RE 5 right');
     expect(read.sure).toBeGreaterThan(0.8);
     expect(sameAlignment(read.front, front)).toBe(true);
@@ -106,14 +66,14 @@ describe('the front off the film', () => {
       movements: [{ kind: 'slant' as const, who: 'T', side: 'left' as const }],
     };
     const men = [...everybody, { id: 'S', team: 'defence' as const, x: 11, y: 15 }];
-    const read = frontAsMeasured(placesOf(lookAt(men), calibrations()), formation, logged);
+    const read = frontAsMeasured(placesOf(lookAt(men), calibrationsOfBoth()), formation, logged);
     expect(read.text).toMatch(/M 10 right.* mike/);
     expect(read.text).toMatch(/T slant left$/);
     expect(read.front.defenders.find((d) => d.id === 'S')).toMatchObject({ stance: 'up', position: 'lb' });
   });
   it('reads techniques against the splits that were taken, not those that were called', () => {
     const wide = everybody.map((m) => (m.team === 'offence' && m.id === 'RT' ? { ...m, x: m.x + 1.5 } : m));
-    const read = frontAsMeasured(placesOf(lookAt(wide), calibrations()), formation, front);
+    const read = frontAsMeasured(placesOf(lookAt(wide), calibrationsOfBoth()), formation, front);
     expect(read.men.find((m) => m.id === 'RE')!.technique.label).not.toBe('5 right');
   });
 });

@@ -2,7 +2,7 @@ import type { Calibration } from '../../model/calibration';
 import type { Look, Team } from '../../model/measured';
 import { ANGLES, type Angle } from '../../model/angle';
 import { spotWithError } from '../calibrate/ball';
-import { placeAt, together, type Spread } from '../calibrate/uncertainty';
+import { placeAt, together, type Placed, type Spread } from '../calibrate/uncertainty';
 
 /** Where a man is by the film: feet in the field frame (the ball at the origin), with the spread of the error and the angles it was seen from. */
 export interface MeasuredMan {
@@ -15,12 +15,6 @@ export interface MeasuredMan {
 }
 
 export type Calibrations = Readonly<Partial<Record<Angle, Calibration>>>;
-
-interface Placed {
-  readonly x: number;
-  readonly y: number;
-  readonly spread: Spread;
-}
 
 /** The ball's place on the field by all angles that are calibrated; `null` without any. */
 export function ballOf(calibrations: Calibrations): Placed | null {

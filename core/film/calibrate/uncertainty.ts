@@ -1,4 +1,4 @@
-import type { Calibration, Pixel } from '../../model/calibration';
+import type { Calibration, FilmCamera, Pixel } from '../../model/calibration';
 import { groundAt } from './camera';
 import { cameraOf, numbersOf, STEPS } from './numbers';
 
@@ -21,33 +21,59 @@ export const CLICK = 1;
 /** How far a pixel is moved to feel what it does, pixels. */
 const PIXEL_STEP = 0.5;
 
+/** A place, or a way between two, with the spread of its error. Feet. */
+export interface Placed {
+  readonly x: number;
+  readonly y: number;
+  readonly spread: Spread;
+}
+
 /** Where a click is on the field, with the spread that the click and the calibration leave; `null` when it is not on the field. Feet. */
-export function placeAt(
+export const placeAt = (calibration: Calibration, pixel: Pixel, click = CLICK, height = 0): Placed | null =>
+  felt(calibration, [pixel], click, (camera, [at]) => groundAt(camera, at!, calibration, height));
+
+/**
+ * How far one click is from another on the field, with the spread of that; `null` when one is not on the field. What the camera is wrong
+ * about moves both alike: near each other they are told far better than where they are. Feet.
+ */
+export const apartAt = (calibration: Calibration, from: Pixel, to: Pixel, click = CLICK): Placed | null =>
+  felt(calibration, [from, to], click, (camera, [one, other]) => {
+    const [a, b] = [groundAt(camera, one!, calibration, 0), groundAt(camera, other!, calibration, 0)];
+    return a && b && { x: b.x - a.x, y: b.y - a.y };
+  });
+
+type Vector = { readonly x: number; readonly y: number };
+
+/** What clicks tell, with what it changes by when a click or a number of the camera does. */
+function felt(
   calibration: Calibration,
-  pixel: Pixel,
-  click = CLICK,
-  height = 0,
-): { x: number; y: number; spread: Spread } | null {
+  clicks: readonly Pixel[],
+  click: number,
+  tell: (camera: FilmCamera, clicks: readonly Pixel[]) => Vector | null,
+): Placed | null {
   const { camera, covariance } = calibration;
-  const here = groundAt(camera, pixel, calibration, height);
+  const here = tell(camera, clicks);
   if (!here) return null;
+  const by = (there: Vector | null, step: number): Vector => ({
+    x: ((there ?? here).x - here.x) / step,
+    y: ((there ?? here).y - here.y) / step,
+  });
   const numbers = numbersOf(camera);
   const byCamera = STEPS.map((step, k) => {
     const moved = cameraOf(numbers.map((n, i) => (i === k ? n + step : n)));
-    const there = groundAt(moved, pixel, calibration, height) ?? here;
-    return { x: (there.x - here.x) / step, y: (there.y - here.y) / step };
+    return by(tell(moved, clicks), step);
   });
-  const byPixel = [
-    { x: pixel.x + PIXEL_STEP, y: pixel.y },
-    { x: pixel.x, y: pixel.y + PIXEL_STEP },
-  ].map((p) => {
-    const there = groundAt(camera, p, calibration, height) ?? here;
-    return { x: ((there.x - here.x) / PIXEL_STEP) * click, y: ((there.y - here.y) / PIXEL_STEP) * click };
-  });
+  const byPixel = clicks.flatMap((_, k) =>
+    (['x', 'y'] as const).map((axis) => {
+      const moved = clicks.map((p, i) => (i === k ? { ...p, [axis]: p[axis] + PIXEL_STEP } : p));
+      const { x, y } = by(tell(camera, moved), PIXEL_STEP);
+      return { x: x * click, y: y * click };
+    }),
+  );
   const sum = { xx: 0, xy: 0, yy: 0 };
   for (const d of byPixel) add(sum, d, d, 1);
   byCamera.forEach((a, i) => byCamera.forEach((b, k) => add(sum, a, b, covariance[i]![k]!)));
-  return { ...here, spread: sum };
+  return { x: here.x, y: here.y, spread: sum };
 }
 
 function add(
