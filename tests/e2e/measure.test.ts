@@ -90,7 +90,7 @@ test('a snap is measured: cameras from field marks, the front from feet, everybo
   await expect(row('N')).toContainText('1 left');
   await expect(row('T')).toContainText('3 right');
   await clickStance(page);
-  await expect(row('LT')).toContainText(/feet \d\d in apart, give or take \d/);
+  await expect(row('LT')).toContainText(/feet \d\d ± \d in apart/);
   await expect(page.getByText('The front is even, over.')).toBeVisible();
   await expect(page.getByText('It is the front that was logged.')).toBeVisible();
 

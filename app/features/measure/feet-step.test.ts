@@ -115,7 +115,7 @@ describe('both feet of a lineman', () => {
     point(right!);
     expect(kept()).toEqual([{ id: 'LT', team: 'offence', angle: 'end zone', pixels: [left, right] }]);
     expect([stances.foot.value, stances.next.value!.id]).toEqual([null, 'LG']);
-    expect(stances.sayOf(named('LT'))).toMatch(/^feet 24 in apart, give or take \d; /);
+    expect(stances.sayOf(named('LT'))).toMatch(/^feet 24 ± \d in apart; /);
     expect(stances.sayOf(named('LG'))).toBe('');
     expect(useMeasure().measuring.atSnap).toEqual([]);
   });
@@ -133,7 +133,7 @@ describe('both feet of a lineman', () => {
     expect(stances.next.value!.id).toBe('LT');
     for (const foot of bothOf('LT', 3)) point(foot);
     expect(kept()).toHaveLength(1);
-    expect(stances.sayOf(named('LT'))).toContain('36 in apart');
+    expect(stances.sayOf(named('LT'))).toMatch(/^feet 36 ± \d in apart/);
   });
 
   it('are nobody’s once the line is through, and clicks are places again when one leaves them', async () => {

@@ -87,17 +87,15 @@ describe('a stance in words', () => {
   const said = (ahead: number, aheadError = 0.1, widthError = 0.1): string =>
     sayStance({ width: 26 / 12, widthError, ahead, aheadError });
   it.each([
-    [0.1, 'feet 26 in apart, give or take 1; even, give or take 1'],
-    [-0.5, 'feet 26 in apart, give or take 1; right foot 6 in back, give or take 1: toe to instep'],
-    [1, 'feet 26 in apart, give or take 1; left foot 12 in back, give or take 1: toe to heel'],
-    [1.5, 'feet 26 in apart, give or take 1; left foot 18 in back, give or take 1: more than toe to heel'],
+    [0.1, 'feet 26 ± 1 in apart; even'],
+    [-0.5, 'feet 26 ± 1 in apart; right foot 6 ± 1 in back: toe to instep'],
+    [1, 'feet 26 ± 1 in apart; left foot 12 ± 1 in back: toe to heel'],
+    [1.5, 'feet 26 ± 1 in apart; left foot 18 ± 1 in back: more than toe to heel'],
   ])('with the right foot %s ft ahead', (ahead, says) => {
     expect(said(ahead)).toBe(says);
   });
 
   it('says nothing of the stagger where the film does not tell it, and no error of nothing', () => {
-    expect(said(-0.5, 0.6, 0.001)).toBe(
-      'feet 26 in apart, give or take 1; which foot is back cannot be told from here',
-    );
+    expect(said(-0.5, 0.6, 0.001)).toBe('feet 26 ± 1 in apart; which foot is back cannot be told from here');
   });
 });

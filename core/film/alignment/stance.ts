@@ -35,14 +35,13 @@ const STAGGERS = [
 /** With a larger error nothing is said of the stagger, inches: it is seen from the sideline. */
 const UNTOLD = 6;
 const inches = (feet: number): number => Math.round(Math.abs(feet) * 12);
+const withError = (feet: number, error: number): string => `${inches(feet)} ± ${Math.max(1, inches(error))}`;
 
-/** "Feet 26 in apart, give or take 1; right foot 8 in back, give or take 2: toe to instep". */
+/** "feet 26 ± 1 in apart; right foot 8 ± 2 in back: toe to instep". */
 export function sayStance({ width, widthError, ahead, aheadError }: MeasuredStance): string {
-  const apart = `feet ${inches(width)} in apart, give or take ${Math.max(1, inches(widthError))}`;
+  const apart = `feet ${withError(width, widthError)} in apart`;
   if (aheadError * 12 > UNTOLD) return `${apart}; which foot is back cannot be told from here`;
-  const [back, error] = [inches(ahead), Math.max(1, inches(aheadError))];
-  const { says } = STAGGERS.find(({ upTo }) => back < upTo)!;
-  if (says === 'even') return `${apart}; even, give or take ${error}`;
-  const foot = ahead > 0 ? 'left' : 'right';
-  return `${apart}; ${foot} foot ${back} in back, give or take ${error}: ${says}`;
+  const { says } = STAGGERS.find(({ upTo }) => inches(ahead) < upTo)!;
+  if (says === 'even') return `${apart}; even`;
+  return `${apart}; ${ahead > 0 ? 'left' : 'right'} foot ${withError(ahead, aheadError)} in back: ${says}`;
 }
