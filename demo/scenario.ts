@@ -129,10 +129,10 @@ export const DEMO_CUTS: readonly { name: string; cut: Cut }[] = [
   { name: 'Power against over', cut: { play: ['power'], front: ['Over'] } },
 ];
 
-/** What a man does wrong on film; `falls` is one that no rule can foresee. */
+/** What a man does wrong on film. */
 export interface FilmFault {
   readonly man: string;
-  readonly fault: FaultId | 'falls';
+  readonly fault: FaultId;
 }
 
 export interface DemoSnap {
@@ -214,7 +214,7 @@ export const DEMO_SNAPS: readonly DemoSnap[] = placed([
   snap('inside-zone-z1', 'right', 'H right', 'Odd', [2, 1, 10, 'left', 1], [{ man: 'LT', fault: 'missed' }], ['split']),
   snap('power', 'right', 'H right', 'Under', [2, 2, 9, 'left', 8]),
   snap('inside-zone-z2', 'right', 'Five-man', 'Bear', [2, 3, 1, 'middle', 2], [{ man: 'LG', fault: 'false-step' }]),
-  snap('power', 'left', 'H left', 'Over', [2, 1, 10, 'middle', 3], [{ man: 'RT', fault: 'falls' }]),
+  snap('power', 'left', 'H left', 'Over', [2, 1, 10, 'middle', 3], [{ man: 'RT', fault: 'fell' }]),
   snap('inside-zone-z1', 'left', 'Tight end right', 'Under', [2, 2, 7, 'right', 12]),
   snap(
     'power',

@@ -22,6 +22,7 @@ export const FAULTS = {
   catch: { name: 'catch', part: 'hands' },
   'no-strike': { name: 'no strike', part: 'hands' },
   'stopped-feet': { name: 'stopped feet', part: 'feet' },
+  fell: { name: 'on the ground', part: 'feet' },
   'turned-shoulders': { name: 'turned shoulders', part: 'feet' },
   'left-early': { name: 'left the double early', part: 'pair' },
   'left-late': { name: 'left it late', part: 'pair' },

@@ -54,7 +54,7 @@ export interface Take {
 
 /** What a fault looks like on film; faults without an entry are too small to be seen from the stands. */
 const QUIRKS: Partial<Record<FilmFault['fault'], Quirk>> = {
-  falls: 'falls',
+  fell: 'falls',
   missed: 'misses',
   'wrong-track': 'misses',
   'false-step': 'false step',
