@@ -21,10 +21,12 @@ export const GameItemSchema = z.object({
 export type GameItem = z.infer<typeof GameItemSchema>;
 
 /** "week 5, Fennick Otters"; of a game of theirs "week 5, Quillport Terns against Graymoor Millers". */
-export const sayGame = (
-  { week, opponent, theirs }: Pick<GameItem, 'week' | 'opponent' | 'theirs'>,
-  word: 'week' | 'Week' = 'week',
-): string => `${word} ${week}, ${opponent}${theirs ? ` against ${theirs}` : ''}`;
+export const sayGame = (game: Pick<GameItem, 'week' | 'opponent' | 'theirs'>, word: 'week' | 'Week' = 'week'): string =>
+  `${word} ${game.week}, ${sayWhose(game)}`;
+
+/** Whom we play, or who plays whom: "Quillport Terns against Graymoor Millers". */
+export const sayWhose = ({ opponent, theirs }: Pick<GameItem, 'opponent' | 'theirs'>): string =>
+  theirs ? `${opponent} against ${theirs}` : opponent;
 
 /** The game of ours that was played last: the newest that is not still ahead; of games without a day nobody knows that they are. */
 export function newestPlayed<G extends { readonly playedOn?: string | null; readonly theirs?: string | null }>(

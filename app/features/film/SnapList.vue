@@ -5,7 +5,7 @@ import { schemeName } from '~/features/board/scheme-names';
 import { nameOfCall } from '#core/names/names';
 import { usePlaybook } from '~/features/playbook/store';
 import type { Grade } from '#core/model/grade';
-import { sayGame, type GameItem, type SnapItem } from '#core/model/game';
+import { sayGame, sayWhose, type GameItem, type SnapItem } from '#core/model/game';
 import { isEmptyCut, type Cut } from '#core/film/log/cut';
 import CutPanel from '~/features/cut/CutPanel.vue';
 import { bestAndWorst, faultOf } from '~/features/beside/extremes';
@@ -20,11 +20,12 @@ const game = computed(() => film.games.find((g) => g.id === film.game) ?? null);
 const done = computed(() => film.snaps.filter((s) => gradedCount(s) >= s.asked.length).length);
 
 const nameOf = (g: GameItem): string => [g.season, sayGame(g, 'Week')].filter(Boolean).join(', ');
-const graded = computed(() =>
-  film.theirs
-    ? `${howMany(film.snaps.length, 'snap')}, nobody graded`
-    : `${howMany(film.snaps.length, 'snap')}, ${done.value} graded`,
-);
+/** How far one is; of a game of theirs who plays whom, for which the list above has no room. */
+const graded = computed(() => {
+  const snaps = howMany(film.snaps.length, 'snap');
+  if (film.theirs && game.value) return `${sayWhose(game.value)}: ${snaps}, nobody graded`;
+  return `${snaps}, ${done.value} graded`;
+});
 
 /** The worst of the snap's marks stands for it. */
 function worst(item: SnapItem): Grade | null {
