@@ -25,6 +25,7 @@ import TheyShowed from './TheyShowed.vue';
 import { FILM_HANDS, useFilmKeys } from './keys';
 import { snapAway } from './next-snap';
 import { useNotesHere } from './notes-here';
+import { pairHands } from './pair-hands';
 import { useProposals } from '~/features/propose/use-proposals';
 import { useReelHere } from './reel-here';
 import { useRoom } from './room';
@@ -148,15 +149,8 @@ const { naming, held } = useFilmKeys({
   room: () => void room(),
   beside,
   board: () => (withBoard.value = !withBoard.value),
-  toggle: () => pair.value?.transport.toggle(),
-  step: (frames) => pair.value && pair.value.transport.seek(pair.value.transport.frame.value + frames),
-  slower: () => pair.value?.transport.slower(),
-  loop: () => pair.value && (pair.value.transport.looping.value = !pair.value.transport.looping.value),
-  jump: (to) => pair.value?.transport.jump(to),
+  ...pairHands(pair),
   markHere: (moment) => pair.value?.markHere(moment),
-  swap: () => pair.value?.swap(),
-  arrange: () => pair.value?.arrange(),
-  zoom: () => pair.value?.zoom(),
   help: () => void keys.value?.open(),
   crop: () => void crop(),
   measure: () => film.snap && void navigateTo(`/film/measure/${film.snap.id}`),

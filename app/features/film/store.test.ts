@@ -1,44 +1,27 @@
 import { IDBFactory } from 'fake-indexeddb';
 import { createPinia, setActivePinia } from 'pinia';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { ALL_PLUS, type Grade } from '#core/model/grade';
 import type { SnapView } from '#core/model/snap-view';
 import { A_CALL } from '#core/testing/a-call';
 import { useMarks } from '~/features/marks/store';
 import { useSession } from '~/features/session/store';
-import { aMember } from '~/testing/a-member';
-import { FilmServer, MEN } from '~/testing/film-server';
+import { MEN } from '~/testing/film-server';
+import { openedFilm, settled, withFilmServer } from '~/testing/opened-film';
 import { useFilm } from './store';
 
 const LATE: Grade = { ...ALL_PLUS, technique: 'minus', faults: ['left-late'] };
-let at: FilmServer;
-beforeEach(() => {
-  setActivePinia(createPinia());
-  vi.useFakeTimers();
-  at = new FilmServer().serve();
-  useSession().member = aMember();
-});
-afterEach(() => {
-  vi.useRealTimers();
-  vi.unstubAllGlobals();
-});
-async function opened(id: number | null = 21) {
-  const film = useFilm();
-  await useMarks().resume();
-  await film.open(id);
-  return film;
-}
-const settled = (): Promise<unknown> => vi.advanceTimersByTimeAsync(0);
+const at = withFilmServer();
 
 describe('opening film', () => {
   it('opens the newest game at the first snap that is not graded', async () => {
-    for (const man of MEN) at.marks.set(21, man, ALL_PLUS);
-    const film = await opened(null);
+    for (const man of MEN) at.server.marks.set(21, man, ALL_PLUS);
+    const film = await openedFilm(null);
     expect([film.game, film.snap!.id]).toEqual([2, 22]);
   });
 
   it('opens a snap of another game with that game’s list', async () => {
-    const film = await opened(11);
+    const film = await openedFilm(11);
     expect([film.game, film.snaps.map((s) => s.id)]).toEqual([1, [11, 12]]);
     expect(await film.openGame(2)).toBe(true);
     expect(film.snap!.id).toBe(21);
@@ -54,15 +37,15 @@ describe('opening film', () => {
   });
 
   it('shows the film as soon as its snap is there, and is open once the list is, whose order "next" goes by', async () => {
-    at.held = [];
+    at.server.held = [];
     const film = useFilm();
     const open = film.open(21);
     await settled();
-    at.held.find((h) => h.url === '/api/snaps/21')!.go();
+    at.server.held.find((h) => h.url === '/api/snaps/21')!.go();
     await settled();
     expect([film.snap!.id, film.snaps, film.opening]).toEqual([21, [], 21]);
-    const waiting = at.held.filter((h) => h.url !== '/api/snaps/21');
-    at.held = null;
+    const waiting = at.server.held.filter((h) => h.url !== '/api/snaps/21');
+    at.server.held = null;
     for (const { go } of waiting) go();
     await open;
     expect([film.snap!.id, film.snaps.map((s) => s.id), film.opening]).toEqual([21, [21, 22], null]);
@@ -72,15 +55,15 @@ describe('opening film', () => {
     // The machine's store answers in turns of its own.
     vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
     vi.stubGlobal('indexedDB', new IDBFactory());
-    const before = await opened();
-    at.reachable = false;
+    const before = await openedFilm();
+    at.server.reachable = false;
     before.mark('LT', LATE);
     await expect.poll(() => useMarks().trouble).toContain('1 mark is kept on this machine');
     const { member } = useSession();
     setActivePinia(createPinia());
     useSession().member = member;
-    at.cutOff = '/grades';
-    at.reachable = true;
+    at.server.cutOff = '/grades';
+    at.server.reachable = true;
     void useMarks().resume();
     const film = useFilm();
     await film.open(21);
@@ -88,10 +71,10 @@ describe('opening film', () => {
   });
 
   it('says so when it cannot be opened, and opens once it can', async () => {
-    at.reachable = false;
-    const film = await opened();
+    at.server.reachable = false;
+    const film = await openedFilm();
     expect([film.snap, film.loadProblem]).toEqual([null, 'The server cannot be reached.']);
-    at.reachable = true;
+    at.server.reachable = true;
     expect(await film.open(21)).toBe(true);
     expect([film.snap!.id, film.loadProblem]).toEqual([21, '']);
   });
@@ -99,27 +82,27 @@ describe('opening film', () => {
 
 describe('a game of theirs', () => {
   it('asks nothing of anybody, and nobody in it is marked', async () => {
-    const film = await opened(31);
+    const film = await openedFilm(31);
     expect([film.theirs, film.men, film.mayMark]).toEqual(['Millers', [], false]);
     film.mark('LT', LATE);
     film.restPlus();
     await settled();
-    expect([at.marks.of(31), film.marks]).toEqual([[], {}]);
+    expect([at.server.marks.of(31), film.marks]).toEqual([[], {}]);
   });
 
   it('is not the one that is opened by itself', async () => {
-    expect((await opened(null)).game).toBe(2);
+    expect((await openedFilm(null)).game).toBe(2);
   });
 });
 
 describe('the next snap', () => {
   it('is the one that was asked for last, whichever answer comes first', async () => {
-    const film = await opened(21);
-    at.held = [];
+    const film = await openedFilm(21);
+    at.server.held = [];
     const [one, two] = [film.open(22), film.open(21)];
-    await expect.poll(() => at.held).toHaveLength(2);
-    const [first, second] = at.held.map((h) => h.go);
-    at.held = null;
+    await expect.poll(() => at.server.held).toHaveLength(2);
+    const [first, second] = at.server.held.map((h) => h.go);
+    at.server.held = null;
     expect(film.opening).toBe(21);
     second!();
     await two;
@@ -129,31 +112,31 @@ describe('the next snap', () => {
   });
 
   it('takes marks only once it is there: none goes to the snap before', async () => {
-    const film = await opened(21);
-    at.held = [];
+    const film = await openedFilm(21);
+    at.server.held = [];
     const going = film.open(22);
-    await expect.poll(() => at.held).toHaveLength(1);
+    await expect.poll(() => at.server.held).toHaveLength(1);
     expect(film.opening).toBe(22);
-    const waiting = at.held[0]!;
-    at.held = null;
+    const waiting = at.server.held[0]!;
+    at.server.held = null;
     waiting.go();
     await going;
     film.mark('LT', LATE);
     await settled();
-    expect([at.marks.of(21), at.markOf(22, 'LT')]).toEqual([[], LATE]);
+    expect([at.server.marks.of(21), at.server.markOf(22, 'LT')]).toEqual([[], LATE]);
   });
 });
 
 describe('what is known of the snap', () => {
   it('is corrected, and not shown with another snap when it comes late', async () => {
-    const film = await opened();
+    const film = await openedFilm();
     await film.changeSituation({ gain: 9 });
     expect(film.snap!.situation.gain).toBe(9);
-    at.held = [];
+    at.server.held = [];
     const late = film.changeSituation({ gain: 3 });
-    await expect.poll(() => at.held).toHaveLength(1);
-    const waiting = at.held[0]!;
-    at.held = null;
+    await expect.poll(() => at.server.held).toHaveLength(1);
+    const waiting = at.server.held[0]!;
+    at.server.held = null;
     await film.open(22);
     waiting.go();
     await late;
@@ -161,7 +144,7 @@ describe('what is known of the snap', () => {
   });
 
   it('has its frames marked, and its call changed once that was said yes to', async () => {
-    const film = await opened();
+    const film = await openedFilm();
     await film.markFrame(5, 'contact', 40);
     expect(film.snap!.clips[0]).toMatchObject({ contactFrame: 40, snapFrame: 24 });
     expect(await film.changeCall({ ...A_CALL, side: 'left' }, false)).toEqual(['LT']);

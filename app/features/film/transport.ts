@@ -152,3 +152,4 @@ export function useTransport(shown: Ref<readonly Shown[]>, lockedAt: Ref<FixedMo
     pause,
   };
 }
+export type Transport = ReturnType<typeof useTransport>;

@@ -5,6 +5,7 @@ import { sinceSnap } from '#core/film/frames';
 import type { Pixel } from '#core/model/calibration';
 import FilmPair from '~/features/film/FilmPair.vue';
 import KeyList from '~/features/film/KeyList.vue';
+import { pairHands } from '~/features/film/pair-hands';
 import { releaseFocus } from '~/features/hands/in-field';
 import { schemeName } from '~/features/board/scheme-names';
 import { useFeetStep } from './feet-step';
@@ -99,14 +100,7 @@ function move(x: number, y: number): void {
   cursor.value = { x: Math.max(0, Math.min(width, from.x + x)), y: Math.max(0, Math.min(height, from.y + y)) };
 }
 useMeasureKeys({
-  toggle: () => pair.value?.transport.toggle(),
-  step: (frames) => pair.value?.transport.seek(frame.value + frames),
-  jump: (to) => pair.value?.transport.jump(to),
-  swap: () => pair.value?.swap(),
-  arrange: () => pair.value?.arrange(),
-  zoom: () => pair.value?.zoom(),
-  slower: () => pair.value?.transport.slower(),
-  loop: () => pair.value && (pair.value.transport.looping.value = !pair.value.transport.looping.value),
+  ...pairHands(pair),
   to: go,
   move,
   place: () => cursor.value && onStep.value.point(cursor.value),
