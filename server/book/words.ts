@@ -24,11 +24,11 @@ export async function inNumbers<M extends Marked>(
   programId: number,
   marks: readonly M[],
   transaction: Transaction,
-): Promise<object[]> {
+): Promise<Record<string, unknown>[]> {
   const said = marks.map(saidBy);
   const met = [...new Set(said.flatMap((words) => Object.values(words)))].filter((word) => word !== null);
   const numbers = await giveNumbers(sequelize, programId, met, transaction);
-  const numbered = (words: Record<string, string | null>): object =>
+  const numbered = (words: Record<string, string | null>): Record<string, number | null> =>
     Object.fromEntries(
       Object.entries(words).map(([column, word]) => [column, word === null ? null : numbers.get(word)!]),
     );
