@@ -6,6 +6,7 @@ import { ALL_PLUS } from '#core/model/grade';
 import { SHIPPED_SETTINGS } from '#core/model/settings';
 import { anEntry } from '#core/testing/a-log';
 import { bringUpBooks, keepBooksUp, tidyBooks } from '../../server/book/keep';
+import * as bookWords from '../../server/db/migrations/0017-book-words';
 import { GameRow, GradeRow, PlayerRow, SeasonRow, SnapRow } from '../../server/db/models';
 import { nowOpen } from '../../server/opening';
 import { readBook, readChoices } from '../../server/usecases/book';
@@ -102,6 +103,24 @@ describe('what the Book has due', () => {
       expect(kept.length).toBeGreaterThan(0);
     },
   );
+
+  it('is nothing after the words of its marks were numbered, and what it says stays word for word', async () => {
+    await readBook(own.members.coach, 'man', {});
+    const [kept, lines] = [await wholeBook(own.programId), await readBook(own.members.coach, 'play', {})];
+    expect(kept.length).toBeGreaterThan(2);
+    const queries = db.sequelize.getQueryInterface();
+    await bookWords.down(queries);
+    const said = await db.sequelize.query('select distinct blocker, scheme, side from book_marks order by 1', {
+      type: QueryTypes.SELECT,
+    });
+    await bookWords.up(queries);
+    const now = await db.sequelize.query('select distinct blocker, scheme, side from book_grades order by 1', {
+      type: QueryTypes.SELECT,
+    });
+    expect(now).toEqual(said);
+    expect([await due(), await wholeBook(own.programId)]).toEqual([[], kept]);
+    expect(await readBook(own.members.coach, 'play', {})).toEqual(lines);
+  });
 
   it('are not the marks somebody keeps for himself', async () => {
     await markAs(own.members.assistant, own.snaps[0]!, [{ blocker: 'LT', grade: ALL_PLUS }], 'own');

@@ -13,9 +13,8 @@ import { request } from '~/features/session/request';
 import WeekHead from '~/features/week/WeekHead.vue';
 import { useWeekRooms } from '~/features/week/rooms';
 
-const { to } = useWeekRooms();
-
 /** The close of the week: every fault from the game over the drills after it to the next grade, and what drills did, in counts. */
+const { to } = useWeekRooms();
 const playbook = usePlaybook();
 const roster = useRoster();
 const problem = ref('');

@@ -1,4 +1,5 @@
 import { howMany } from '#core/vocabulary/how-many';
+
 const marks = (n: number): string => howMany(n, 'mark');
 
 /** How an import ended: marks that wait for the server, and those that met another's, are said apart. */

@@ -13,9 +13,8 @@ import { useWeekRooms } from '~/features/week/rooms';
 import { useLine } from './line';
 import { useHuddle } from './store';
 
-const { to } = useWeekRooms();
-
 /** The screen in front of the room: what is asked, who has said whom, who is free, and what was called out in which order. */
+const { to } = useWeekRooms();
 const week = useWeek();
 const plan = usePlan();
 const huddle = useHuddle();

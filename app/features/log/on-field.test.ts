@@ -109,6 +109,16 @@ describe('who is on the field, taken back', () => {
     expect(field.lineup).toEqual(NO_CHANGES);
   });
 
+  it('is found the same however the database spells it', async () => {
+    const { store } = await opened();
+    await store.wear(1, 12, 67);
+    const { seats, jerseys } = field.lineup;
+    const turned = jerseys.map(({ number, playerId, from }) => ({ number, playerId, from }));
+    field = { ...field, lineup: { jerseys: turned, seats } };
+    await store.takeBack();
+    expect([field.lineup, store.problem]).toEqual([NO_CHANGES, '']);
+  });
+
   it('asks again where grades would go from one man to another', async () => {
     const { store, leftTackles } = await opened();
     await store.comeIn(2, 'LT', 12);

@@ -1,4 +1,4 @@
-import type { Lineup, SeatChange } from '#core/film/log/lineup';
+import { LineupSchema, type Lineup, type SeatChange } from '#core/film/log/lineup';
 import { request } from '~/features/session/request';
 
 /** What one step made of who was on the field in a game. */
@@ -22,8 +22,9 @@ export interface MovedGrade {
   readonly blocker: string;
 }
 
-/** What of a step is still as it made it: nobody has written another field since. */
-export const stands = ({ is }: FieldStep, now: Lineup): boolean => JSON.stringify(is) === JSON.stringify(now);
+const spell = (lineup: Lineup): string => JSON.stringify(LineupSchema.parse(lineup));
+/** Whether the field is still as a step made it: nobody has written another since. */
+export const stands = ({ is }: FieldStep, now: Lineup): boolean => spell(is) === spell(now);
 
 /** Writes who was on the field of a game; until somebody has said yes, nothing while grades would become another man's. */
 export async function writeField(

@@ -52,10 +52,7 @@ const asks = computed(() => {
   if (!who) return 'Both feet of the whole line are clicked in this angle.';
   return props.stances.foot.value ? `Click the other foot of ${who}.` : `Click a foot of ${who}.`;
 });
-function choose(man: Named): void {
-  if (!props.stances.isOn.value) emit('choose', man);
-  else if (props.stances.isLineman(man)) props.stances.choose(man);
-}
+const choose = (man: Named): void => (props.stances.isOn.value ? props.stances.choose(man) : emit('choose', man));
 const count = computed(() => rows.value.filter((r) => r.from.length > 0).length);
 /** The front as it is written differs from what was logged. */
 const differs = computed(() => props.read !== null && !sameAlignment(props.read.front, props.call.front));
@@ -84,7 +81,13 @@ const differs = computed(() => props.read !== null && !sameAlignment(props.read.
       <tbody>
         <tr v-for="r in rows" :key="`${r.man.team}${r.man.id}`" :class="{ next: r.man === wanted, [r.man.team]: true }">
           <th scope="row">
-            <button class="plain" type="button" :aria-pressed="r.man === wanted" @click="choose(r.man)">
+            <button
+              class="plain"
+              type="button"
+              :aria-pressed="r.man === wanted"
+              :disabled="stances.isOn.value && !stances.isMeasured(r.man)"
+              @click="choose(r.man)"
+            >
               {{ r.man.id }}
             </button>
           </th>

@@ -37,9 +37,11 @@ function pictureWith({ x: at, y: below }: Pixel): Colours {
 }
 
 let shown: Colours | null;
+const lead = ref(CLIP);
 beforeEach(() => {
   setActivePinia(createPinia());
   shown = pictureWith(feetOf('LG'));
+  lead.value = CLIP;
   vi.stubGlobal('$fetch', async (url: string, { method }: { method: string }) => {
     if (method !== 'GET') return { revision: 1 };
     if (url.endsWith('/measuring'))
@@ -52,7 +54,7 @@ afterEach(() => vi.unstubAllGlobals());
 async function set(kept: Calibration | null = calibration) {
   await useMeasure().open(11);
   const film = {
-    ...{ lead: ref(CLIP), frame: ref(23), seconds: ref(0), size: computed(() => A_SIZE) },
+    ...{ lead, frame: ref(23), seconds: ref(0), size: computed(() => A_SIZE) },
     ...{ kept: ref(kept), picture: () => shown },
   };
   return useFeetStep(film);
@@ -151,6 +153,25 @@ describe('both feet of a lineman', () => {
     expect([stances.foot.value, next.value!.id]).toEqual([null, 'LT']);
     point(beside('LG'));
     expect(clicked('LG')).toBeDefined();
+  });
+
+  it('are two of one picture: the first is forgotten when the other angle leads', async () => {
+    const { point, stances } = await set();
+    stances.toggle();
+    point(bothOf('LT')[0]!);
+    lead.value = { ...CLIP, id: 6, angle: 'sideline' };
+    expect(stances.foot.value).toBeNull();
+    for (const foot of bothOf('LT')) point(foot);
+    expect(kept().map((s) => s.angle)).toEqual(['sideline']);
+  });
+
+  it('are of whom else of ours one names, and of nobody of theirs', async () => {
+    const { point, stances } = await set();
+    stances.toggle();
+    stances.choose(named('H'));
+    for (const foot of bothOf('H')) point(foot);
+    expect([kept().map((s) => s.id), stances.next.value!.id]).toEqual([['H'], 'LT']);
+    expect(['LT', 'H', 'T'].map((id) => stances.isMeasured(named(id)))).toEqual([true, true, false]);
   });
 
   it('say nothing while the camera is not known', async () => {

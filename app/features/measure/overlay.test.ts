@@ -6,7 +6,6 @@ import { placesOf } from '#core/film/alignment/places';
 import type { Feet, FollowedPlay } from '#core/model/measured';
 import { A_CALL } from '#core/testing/a-call';
 import { aCalibration } from '#core/testing/a-calibration';
-
 import { placedAt } from './following';
 import { manOn, menOf, seenFromBall, whoseFeet } from './men';
 import { feetOnPicture, waysOnPicture } from './overlay';

@@ -1,4 +1,4 @@
-import { computed, ref, type Ref } from 'vue';
+import { computed, ref, watch, type Ref } from 'vue';
 import { sayStance, stanceOf } from '#core/film/alignment/stance';
 import type { Angle } from '#core/model/angle';
 import type { Pixel } from '#core/model/calibration';
@@ -8,8 +8,10 @@ import type { FilmClip } from './steps';
 import { useMeasure } from './store';
 
 const isLineman = ({ id, team }: Named): boolean => team === 'offence' && LINE_SEATS.some((seat) => seat === id);
+/** Left and right are the offence's. */
+const isMeasured = ({ team }: Named): boolean => team === 'offence';
 
-/** Both feet of each lineman at the snap, two clicks a man, from the left: how he stands. */
+/** Both feet of each lineman at the snap, two clicks a man, from the left, and of whom else of ours one names: how he stands. */
 export function useStances(lead: Readonly<Ref<FilmClip | null>>, men: Readonly<Ref<readonly Named[]>>) {
   const store = useMeasure();
   /** Clicks go to single feet. */
@@ -21,6 +23,12 @@ export function useStances(lead: Readonly<Ref<FilmClip | null>>, men: Readonly<R
   const next = computed(() => chosen.value ?? line.value.find((m) => !hasStance(m)) ?? null);
   /** The first foot of two. */
   const foot = ref<Pixel | null>(null);
+  // The other foot is looked for in the same picture.
+  watch(
+    () => lead.value?.id,
+    () => (foot.value = null),
+    { flush: 'sync' },
+  );
 
   function point(pixel: Pixel): void {
     const man = next.value;
@@ -49,6 +57,6 @@ export function useStances(lead: Readonly<Ref<FilmClip | null>>, men: Readonly<R
     const stance = stanceOf(clicks, store.cameras);
     return stance ? sayStance(stance) : '';
   }
-  return { isOn, next, foot, point, takeAway, choose, man, toggle, sayOf, isLineman };
+  return { isOn, next, foot, point, takeAway, choose, man, toggle, sayOf, isMeasured };
 }
 export type Stances = ReturnType<typeof useStances>;

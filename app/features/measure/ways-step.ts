@@ -3,7 +3,6 @@ import { askedPlaces } from '#core/film/follow/asked';
 import { cameraDuring } from '#core/film/follow/carried';
 import { groundAt } from '#core/film/calibrate/camera';
 import { ballOf } from '#core/film/alignment/places';
-
 import { manOn, type Named } from './men';
 import { NOTHING_DRAWN, waysOnPicture } from './overlay';
 import { useReplays } from './replays';

@@ -26,9 +26,8 @@ import { useWeek } from '~/features/week/store';
 import { useWeekRooms } from '~/features/week/rooms';
 import { savePdf } from './make';
 
-const { to } = useWeekRooms();
-
 /** The week on paper: what is wanted is ticked, and comes as one file, every sheet beginning a page. */
+const { to } = useWeekRooms();
 const plan = usePlan();
 const week = useWeek();
 const playbook = usePlaybook();

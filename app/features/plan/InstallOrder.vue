@@ -14,9 +14,8 @@ import { useQuizResults } from '~/features/quiz/results';
 import { useWeek } from '~/features/week/store';
 import { usePlan } from './store';
 
-const { to } = useWeekRooms();
-
 /** In which order the plays are put in, and what each asks every place to learn. */
+const { to } = useWeekRooms();
 const plan = usePlan();
 const week = useWeek();
 const playbook = usePlaybook();

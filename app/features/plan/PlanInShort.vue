@@ -7,9 +7,8 @@ import { sayPlayOf } from './say-play';
 import { usePlan } from './store';
 import WeakPairs from './WeakPairs.vue';
 
-const { to } = useWeekRooms();
-
 /** What a coach would want to know of his plan before he does anything else: where it does not hold, and on whom most of it hangs. */
+const { to } = useWeekRooms();
 const plan = usePlan();
 const roster = useRoster();
 onMounted(() => void roster.open());

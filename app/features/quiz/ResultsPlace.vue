@@ -10,9 +10,8 @@ import { useWeek } from '~/features/week/store';
 import { useWeekRooms } from '~/features/week/rooms';
 import { useQuizResults } from './results';
 
-const { to } = useWeekRooms();
-
 /** What the quiz brought: whether it is open, what is not known yet, and which rules nobody understands. */
+const { to } = useWeekRooms();
 const week = useWeek();
 const plan = usePlan();
 const { results, problem } = useQuizResults();

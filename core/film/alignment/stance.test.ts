@@ -87,7 +87,7 @@ describe('a stance in words', () => {
   const said = (ahead: number, aheadError = 0.1, widthError = 0.1): string =>
     sayStance({ width: 26 / 12, widthError, ahead, aheadError });
   it.each([
-    [0.1, 'feet 26 ± 1 in apart; even'],
+    [0.1, 'feet 26 ± 1 in apart; left foot 1 ± 1 in back: even'],
     [-0.5, 'feet 26 ± 1 in apart; right foot 6 ± 1 in back: toe to instep'],
     [1, 'feet 26 ± 1 in apart; left foot 12 ± 1 in back: toe to heel'],
     [1.5, 'feet 26 ± 1 in apart; left foot 18 ± 1 in back: more than toe to heel'],

@@ -42,6 +42,5 @@ export function sayStance({ width, widthError, ahead, aheadError }: MeasuredStan
   const apart = `feet ${withError(width, widthError)} in apart`;
   if (aheadError * 12 > UNTOLD) return `${apart}; which foot is back cannot be told from here`;
   const { says } = STAGGERS.find(({ upTo }) => inches(ahead) < upTo)!;
-  if (says === 'even') return `${apart}; even`;
   return `${apart}; ${ahead > 0 ? 'left' : 'right'} foot ${withError(ahead, aheadError)} in back: ${says}`;
 }
