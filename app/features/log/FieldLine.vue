@@ -43,7 +43,7 @@ async function wear(): Promise<void> {
 </script>
 
 <template>
-  <p class="field soft">
+  <p class="there soft">
     <span v-for="m in men" :key="m.seat" class="man"
       ><b>{{ m.seat }}</b> {{ m.says }}</span
     >
@@ -73,7 +73,7 @@ async function wear(): Promise<void> {
 </template>
 
 <style scoped>
-.field {
+.there {
   flex-basis: 100%;
   display: flex;
   flex-wrap: wrap;
