@@ -111,6 +111,45 @@ describe('the next snap', () => {
     expect([film.snap!.id, film.opening]).toEqual([21, null]);
   });
 
+  it.each([[[0, 1]], [[1, 0]]])(
+    'is of the game that was asked for last, whichever list comes first: %j',
+    async (order) => {
+      const film = useFilm();
+      at.server.held = [];
+      const goOn = async (url: string): Promise<void> => {
+        await expect.poll(() => at.server.held!.map((h) => h.url)).toContain(url);
+        at.server.held!.find((h) => h.url === url)!.go();
+      };
+      const first = film.open(null);
+      await goOn('/api/games');
+      await expect.poll(() => at.server.held!.map((h) => h.url)).toContain('/api/games/2/snaps');
+      const second = film.openGame(1);
+      const lists = ['/api/games/2/snaps', '/api/games/1/snaps'];
+      for (const n of order) {
+        await goOn(lists[n]!);
+        await settled();
+      }
+      const waiting = at.server.held;
+      at.server.held = null;
+      for (const { go } of waiting) go();
+      await Promise.all([first, second]);
+      expect([film.game, film.snaps.map((s) => s.id), film.snap!.id]).toEqual([1, [11, 12], 11]);
+    },
+  );
+
+  it('is of the game that was asked for last, however late the snap of another one comes', async () => {
+    const film = await openedFilm(21);
+    at.server.held = [];
+    const late = film.open(31);
+    await expect.poll(() => at.server.held).toHaveLength(1);
+    const { go } = at.server.held[0]!;
+    at.server.held = null;
+    await film.openGame(1);
+    go();
+    await late;
+    expect([film.game, film.snaps.map((s) => s.id), film.snap!.id]).toEqual([1, [11, 12], 11]);
+  });
+
   it('takes marks only once it is there: none goes to the snap before', async () => {
     const film = await openedFilm(21);
     at.server.held = [];

@@ -82,34 +82,35 @@ export const useFilm = defineStore('film', () => {
       if (mine === asking) opening.value = null;
     });
   }
-  /** Shows a snap, unless another one was asked for since. */
-  const showIf = (mine: number, found: SnapView): void => {
-    if (mine === asking) show(found);
-  };
+  /** What was asked for before something else leaves everything as it is, however late it comes. */
   async function openAs(id: number | null, mine: number): Promise<void> {
-    if (!session.staff) return void (id === null || (await fetchAndShow(id, mine)));
+    const isOver = (): boolean => mine !== asking;
+    /** The film is there as soon as its snap is; the list comes beside it. */
+    const fetchAndShow = async (one: number): Promise<SnapView> => {
+      const found = await fetchSnap(one);
+      if (!isOver()) show(found);
+      return found;
+    };
+    if (!session.staff) return void (id === null || (await fetchAndShow(id)));
     const isFirst = games.value.length === 0;
-    const [found] = await Promise.all([id === null ? null : fetchAndShow(id, mine), isFirst ? readGames() : null]);
+    const [found] = await Promise.all([id === null ? null : fetchAndShow(id), isFirst ? readGames() : null]);
     // One that was made since.
     if (found && !isFirst && !games.value.some((g) => g.id === found.gameId)) await readGames();
     const wanted = found?.gameId ?? game.value ?? latestGame(games.value)?.id ?? null;
-    if (wanted === null) return;
+    if (wanted === null || isOver()) return;
     // Snaps may have been logged since the list was asked for.
     const isKnown = game.value === wanted && (!found || snaps.value.some((s) => s.id === found.id));
     const isNewList = !isKnown || snaps.value.length === 0;
-    if (isNewList) await openList(wanted);
+    if (isNewList) {
+      const list = await readOnce<SnapItem[]>(`/api/games/${wanted}/snaps`);
+      if (isOver()) return;
+      setList(wanted, list);
+    }
     const first = inCut.value.find((s) => gradedCount(s) < s.asked.length) ?? inCut.value[0] ?? snaps.value[0];
-    if (!found && first) await fetchAndShow(first.id, mine);
+    if (!found && first) await fetchAndShow(first.id);
     else if (!found) snap.value = null;
     // Nothing waits for it, and it is much work: the film comes first.
     if (isNewList) void loadChanged(wanted);
-  }
-
-  /** The film is there as soon as its snap is; the list comes beside it. */
-  async function fetchAndShow(id: number, mine: number): Promise<SnapView> {
-    const found = await fetchSnap(id);
-    showIf(mine, found);
-    return found;
   }
 
   const readGames = async (): Promise<void> => void (games.value = await readOnce<GameItem[]>('/api/games'));
@@ -121,9 +122,9 @@ export const useFilm = defineStore('film', () => {
     return open(null);
   };
 
-  async function openList(of: number): Promise<void> {
-    snaps.value = await readOnce<SnapItem[]>(`/api/games/${of}/snaps`);
+  function setList(of: number, list: SnapItem[]): void {
     game.value = of;
+    snaps.value = list;
     changed.value = [];
   }
 
