@@ -1,3 +1,4 @@
+import { howMany } from '../vocabulary/how-many';
 import { letGo, type SignSeen } from '../night/signs';
 import type { NightSummary, TheirWins } from '../night/summary';
 import type { Sheet } from './sheet';
@@ -24,7 +25,7 @@ export const halftimeSheet = (
   },
 ): Sheet => ({
   title: 'Halftime',
-  subtitle: `${title}. ${snaps} snaps as they were tapped`,
+  subtitle: `${title}. ${howMany(snaps, 'snap')} as ${snaps === 1 ? 'it was' : 'they were'} tapped`,
   stamp,
   parts: [
     { kind: 'heading', text: 'What they show' },
@@ -66,7 +67,7 @@ export const halftimeSheet = (
       kind: 'table',
       head: ['Call', 'Sound on'],
       widths: ['*', 90],
-      rows: sound.map((s) => [s.play, `${s.good} of ${s.of} snaps`]),
+      rows: sound.map((s) => [s.play, `${s.good} of ${howMany(s.of, 'snap')}`]),
     },
   ],
 });

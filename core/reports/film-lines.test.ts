@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { FilmView } from '../model/film';
-import { sayByClock, sayBytes, sayFilm, sayNumbers, sayShowByClock } from './film-lines';
+import { sayByClock, sayBytes, sayFilm, sayFilmsHere, sayNumbers, sayShowByClock } from './film-lines';
 
 const FILM: FilmView = {
   id: 1,
@@ -73,6 +73,10 @@ describe('films in words', () => {
 describe('what the clock says', () => {
   it('is which snap, and by which film', () => {
     expect(sayByClock(7, 'C0047.MP4')).toBe('By the clock snap 7, shot beside C0047.MP4.');
+    expect([sayFilmsHere(1, 1, 1), sayFilmsHere(9, 4, 60)]).toEqual([
+      '1 film, 1 of 1 snap shown by it',
+      '9 films, 4 of 60 snaps shown by them',
+    ]);
     expect([1, 4].map(sayShowByClock)).toEqual(['Show one film by the clock', 'Show 4 films by the clock']);
   });
 });

@@ -1,4 +1,5 @@
 import type { FilmView } from '../model/film';
+import { howMany } from '../vocabulary/how-many';
 
 /** A size as people say it. */
 export const sayBytes = (bytes: number): string =>
@@ -43,6 +44,10 @@ export const sayByClock = (snap: number, beside: string): string => `By the cloc
 /** What is pressed to show so many films as the clock says. */
 export const sayShowByClock = (films: number): string =>
   films === 1 ? 'Show one film by the clock' : `Show ${films} films by the clock`;
+
+/** How much of a game its films show. */
+export const sayFilmsHere = (films: number, shown: number, snaps: number): string =>
+  `${howMany(films, 'film')}, ${shown} of ${howMany(snaps, 'snap')} shown by ${films === 1 ? 'it' : 'them'}`;
 
 /** Numbers as they are read out: "3, 5 to 9 and 12". */
 export function sayNumbers(numbers: readonly number[]): string {

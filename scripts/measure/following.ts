@@ -17,8 +17,9 @@ import { calibrated, clickedCameras } from './places';
 import type { Tally } from './tally';
 import { feetClicked, handOf, SIZE, trulyAt, type Truth } from './truth';
 
-/** How long men are followed, seconds; and the spans reported. */
-const SECONDS = 2;
+/** How long men are followed, seconds: longer than what is compared, as leaving somebody is told by what comes after; and the spans reported. */
+const SECONDS = 3;
+const COMPARED = 2;
 const SPANS = [
   [0, 0.5],
   [0.5, 1],
@@ -145,9 +146,9 @@ function nearest(meetings: readonly Meeting[], frame: (m: Meeting) => number): M
 
 function compareEvents(truth: Truth, first: number, tracks: readonly Track[], tally: Tally): void {
   const meetings = meetingsOf(tracks, truth.framesPerSecond);
-  const last = first + tracks[0]!.places.length - 1;
+  const last = first + COMPARED * truth.framesPerSecond;
   for (const { kind, man, on, frame } of truth.happened) {
-    if (frame > last - EVENT_FRAMES) continue;
+    if (frame > last) continue;
     if (kind === 'contact') {
       const own = meetings.filter((m) => m.blocker === man && m.defender === on);
       const best = nearest(own, (m) => m.from + first - frame);

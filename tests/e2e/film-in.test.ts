@@ -126,6 +126,39 @@ test('a film in another’s place, and one with grades on it, are asked about fi
   expect(second!.graded.length).toBeGreaterThan(0);
 });
 
+test('films no name tells anything of go where the clocks of two cameras put them', async ({ page }) => {
+  await enter(page, 'assistant', '/film');
+  const made = await page.request.post('/api/games', { data: { opponent: 'Saltmarsh Union by the clock', week: 2 } });
+  const { id: game } = (await made.json()) as { id: number };
+  await page.goto('/film/in');
+  await page.getByRole('combobox', { name: 'Game', exact: true }).selectOption(String(game));
+  // The sideline's clock is a quarter of an hour behind, and it was pressed a moment earlier or later each time.
+  const ends = ['14-01-10', '14-02-05', '14-02-51'];
+  const sides = ['13-46-12', '13-47-04', '13-47-52'];
+  const plays = ['12', '13', '14'];
+  await choose(page, [
+    ...plays.map((p, i) => ({
+      name: `snap ${i + 1} end zone 2026-11-08 ${ends[i]}.webm`,
+      buffer: demo(p, 'end-zone'),
+    })),
+    ...plays.map((p, i) => ({ name: `DSC_04${p} 2026-11-08 ${sides[i]}.webm`, buffer: demo(p, 'sideline') })),
+  ]);
+  for (const p of plays) await expect(cameIn(page, `DSC_04${p}`)).toContainText('30 frames a second');
+  await page.getByRole('button', { name: /^Log snaps 1 to 3/ }).click();
+  await page.getByRole('region', { name: 'Films the clock places' }).getByRole('button').click();
+  for (const p of plays) await expect(cameIn(page, `DSC_04${p}`).getByRole('link', { name: 'Watch' })).toBeVisible();
+  const snaps = (await (await page.request.get(`/api/games/${game}/snaps`)).json()) as { id: number; number: number }[];
+  const { films } = (await (await page.request.get('/api/films')).json()) as {
+    films: { name: string; snap: { id: number; angle: string } | null }[];
+  };
+  expect(
+    plays.map((p) => {
+      const shown = films.find((f) => f.name.startsWith(`DSC_04${p}`))!.snap!;
+      return [snaps.find((s) => s.id === shown.id)!.number, shown.angle];
+    }),
+  ).toEqual([1, 2, 3].map((n) => [n, 'sideline']));
+});
+
 test('a game of one’s own begins here', async ({ page }) => {
   await enter(page, 'coach', '/film/in');
   await page.getByRole('button', { name: 'Another game' }).click();

@@ -253,10 +253,10 @@ test('a table of the Book goes out, grades come in from a table once it was trie
   const upload = page.locator('input[type=file]');
   const table = 'snap,place,assignment,technique,faults\n22,LT,right,minus,lunge\n22,C,maybe,plus,\n';
   await upload.setInputFiles({ name: 'grades.csv', mimeType: 'text/csv', buffer: Buffer.from(table) });
-  await expect(page.getByText('1 marks can be read.')).toBeVisible();
+  await expect(page.getByText('1 mark can be read.')).toBeVisible();
   await expect(page.getByText('Row 3, assignment: "maybe" is none of')).toBeVisible();
   expect((await snapsOf(page))[21]!.graded).toEqual([]);
-  await page.getByRole('button', { name: 'write 1 marks' }).click();
+  await page.getByRole('button', { name: 'write 1 mark' }).click();
   await expect(page.getByText('1 mark is in.')).toBeVisible();
   expect((await snapsOf(page))[21]!.graded.map((g) => g.blocker)).toEqual(['LT']);
   await page.getByRole('button', { name: 'take the table of 1 back' }).click();

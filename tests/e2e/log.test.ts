@@ -96,6 +96,18 @@ test('who was on the field is said from a snap on, and a number two men wear is 
   await series.getByLabel('Jersey number').fill('72');
   await series.getByRole('button', { name: 'He wears that' }).click();
   await expect(series.getByRole('status')).toContainText('Osric Tallow (LT) and Hale Corrin (LG) both wear 72.');
+
+  // Taken back one after the other, also after a reload what is left is what was there.
+  await page.locator('body').press('Control+z');
+  await expect(series).not.toContainText('wears 72');
+  await expect(series.getByRole('status')).toHaveCount(0);
+  await expect(series).toContainText('from snap 2 Hale Corrin at LG');
+  await page.locator('body').press('Control+z');
+  await expect(series).not.toContainText('Hale Corrin at LG');
+  await page.reload();
+  await expect(series.getByRole('button', { name: 'somebody else' })).toBeVisible();
+  await expect(series).not.toContainText('Hale Corrin');
+  expect(await logOf(page, game)).toHaveLength(3);
 });
 
 test('a table is tried before it is written, and comes out as it went in', async ({ page }) => {

@@ -3,7 +3,7 @@ import { useDropZone } from '@vueuse/core';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { FILM_KINDS } from '#core/model/film';
 import { sayGame } from '#core/model/game';
-import { sayBytes, sayNumbers, sayShowByClock } from '#core/reports/film-lines';
+import { sayBytes, sayFilmsHere, sayNumbers, sayShowByClock } from '#core/reports/film-lines';
 import FilmRow from './FilmRow.vue';
 import OnTheWay from './OnTheWay.vue';
 import { useFilmIn } from './store';
@@ -53,9 +53,7 @@ const interrupted = computed(
 const toLog = computed(() => `Log ${store.unlogged.length === 1 ? 'snap' : 'snaps'} ${sayNumbers(store.unlogged)}`);
 const toPlace = computed(() => sayShowByClock(store.byTime.length));
 const logged = computed(() => store.snaps.filter((s) => store.films.some((f) => f.snap?.id === s.id)).length);
-const summary = computed(
-  () => `${store.films.length} films, ${logged.value} of ${store.snaps.length} snaps shown by them`,
-);
+const summary = computed(() => sayFilmsHere(store.films.length, logged.value, store.snaps.length));
 const open = computed(() => store.snaps.at(-1)?.id ?? null);
 </script>
 

@@ -65,7 +65,7 @@ const walk = (q: AskedRule): string =>
             <NuxtLink :to="`/book?by=man&game=${g.id}`"
               ><b>Week {{ g.week }}, {{ g.opponent }}</b></NuxtLink
             >{{ ' ' }}
-            <span class="soft">{{ g.snaps }} snaps, {{ g.marks }} marks</span>
+            <span class="soft">{{ howMany(g.snaps, 'snap') }}, {{ howMany(g.marks, 'mark') }}</span>
           </p>
           <p class="ways">
             <label
@@ -91,7 +91,7 @@ const walk = (q: AskedRule): string =>
           <p v-for="s in g.sheets" :key="s.userId">
             <NuxtLink :to="`/book/agreement?game=${g.id}&user=${s.userId}`">{{ s.name }} beside the grades</NuxtLink
             >{{ ' ' }}
-            <span class="soft">{{ s.marks }} marks of his own</span>
+            <span class="soft">{{ howMany(s.marks, 'mark') }} of his own</span>
           </p>
           <details v-if="g.said.length" :open="open(g) > 0">
             <summary>

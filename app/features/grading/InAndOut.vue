@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/vocabulary/how-many';
 import { computed, ref } from 'vue';
 import { readRecords, type ReadGrades } from '#core/grade/read-records';
 import { SnapItemSchema } from '#core/model/game';
@@ -99,7 +100,7 @@ const takeBack = (): Promise<boolean> =>
     <TwoVersions v-if="box.aside.length" />
     <template v-if="read">
       <p>
-        <b>{{ read.grades.length }} marks can be read.</b>
+        <b>{{ howMany(read.grades.length, 'mark') }} can be read.</b>
         {{ read.problems.length ? `${read.problems.length} cells cannot; their rows would be left out.` : '' }} Nothing
         is written yet.
       </p>
@@ -108,7 +109,7 @@ const takeBack = (): Promise<boolean> =>
       </ul>
       <p class="ways">
         <button v-if="read.grades.length" class="plain link" type="button" @click="write">
-          write {{ read.grades.length }} marks
+          write {{ howMany(read.grades.length, 'mark') }}
         </button>
         <button class="plain link" type="button" @click="read = null">leave it</button>
       </p>

@@ -73,7 +73,7 @@ async function write(): Promise<void> {
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <div v-if="table && read" class="sheet">
       <p>
-        <b>{{ name }}</b>, {{ table.rows.length }} rows. Say what each column is; the rest is left out.
+        <b>{{ name }}</b>, {{ howMany(table.rows.length, 'row') }}. Say what each column is; the rest is left out.
       </p>
       <ul class="columns">
         <li v-for="(h, i) in table.headings" :key="i">
@@ -97,7 +97,7 @@ async function write(): Promise<void> {
       </ul>
       <p class="acts">
         <button class="strong" type="button" :disabled="read.entries.length === 0" @click="trial ? write() : check()">
-          {{ trial ? `Write ${read.entries.length} snaps` : `Try ${read.entries.length} snaps` }}
+          {{ trial ? 'Write' : 'Try' }} {{ howMany(read.entries.length, 'snap') }}
         </button>
         <span v-if="trial" role="status">{{ trial }}</span>
         <button class="plain link" type="button" @click="table = null">Leave it</button>

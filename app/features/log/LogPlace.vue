@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/vocabulary/how-many';
 import { computed, onMounted, ref, watch } from 'vue';
 import { sayGame } from '#core/model/game';
 import { download } from '~/features/playbook/files';
@@ -31,7 +32,7 @@ watch(
 const game = computed(() => log.games.find((g) => g.id === log.game) ?? null);
 const summary = computed(() => {
   const out = log.log.filter((s) => s.logged.notCounted).length;
-  const snaps = log.log.length === 1 ? '1 snap' : `${log.log.length} snaps`;
+  const snaps = howMany(log.log.length, 'snap');
   return `${snaps} in ${log.series.length} series${out ? `, ${out} not counted` : ''}`;
 });
 function edit(number: number): void {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/vocabulary/how-many';
 import { computed, onMounted, ref, shallowRef } from 'vue';
 import { BookPageSchema, rateIn, type BookPage, type BookSnap } from '#core/grade/book/lines';
 import { sayBeside } from '#core/grade/say-grade';
@@ -92,7 +93,7 @@ const bookOf = (game: number): string => `/book?${queryOf({ game: [String(game)]
         <p>
           <b>Week {{ quiz.quiz.game.week }}, {{ quiz.quiz.game.opponent }}</b
           >{{ ' ' }}
-          <NuxtLink to="/quiz">{{ quiz.items.length }} things to know as {{ quiz.seat }}</NuxtLink>
+          <NuxtLink to="/quiz">{{ howMany(quiz.items.length, 'thing') }} to know as {{ quiz.seat }}</NuxtLink>
           {{ ' ' }}<span class="soft">{{ quiz.today.of }} answered today</span>
         </p>
       </section>
@@ -101,7 +102,7 @@ const bookOf = (game: number): string => `/book?${queryOf({ game: [String(game)]
         <p v-for="g in toGrade" :key="g.id">
           <b>Week {{ g.week }}, {{ g.opponent }}</b>
           <NuxtLink v-if="left(g)[0]" :to="`/film/${left(g)[0]!.id}`">
-            {{ left(g).length }} of {{ g.snaps.length }} snaps left</NuxtLink
+            {{ left(g).length }} of {{ howMany(g.snaps.length, 'snap') }} left</NuxtLink
           >
           <span v-else class="soft"> all {{ g.snaps.length }} done</span>
         </p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/vocabulary/how-many';
 import { computed } from 'vue';
 import type { PressureReport } from '#core/model/pressure';
 import { upperFirst } from '~/features/board/words';
@@ -49,7 +50,7 @@ const say = ({ rushers, twist }: PressureReport): string =>
           >
             {{ w.id }}, {{ w.gap }}: {{ w.soonest.toFixed(1) }} s
           </button>
-          <span class="soft">{{ w.count }} times; plainest: {{ say(w.smallest) }}</span>
+          <span class="soft">{{ howMany(w.count, 'time') }}; plainest: {{ say(w.smallest) }}</span>
         </li>
       </ul>
     </section>

@@ -2,6 +2,7 @@
 import { computed, onMounted, ref } from 'vue';
 import { useEventListener } from '@vueuse/core';
 import type { QuizPart } from '#core/model/quiz';
+import { howMany } from '#core/vocabulary/how-many';
 import { SIDES } from '#core/model/side';
 import { shouldersWith } from '#core/reports/shoulder';
 import { sayPlayOf } from '~/features/plan/say-play';
@@ -12,6 +13,10 @@ import { useQuiz } from './store';
 
 /** The play is named; he taps whom he has, with whom, then whom, and says his first foot and his call. Then they move, and he says it again. */
 const quiz = useQuiz();
+const waiting = computed(() => {
+  const n = quiz.waiting.length;
+  return `${howMany(n, 'answer')} ${n === 1 ? 'waits' : 'wait'} here to be sent.`;
+});
 const ownEyes = ref(false);
 const onFilm = ref(false);
 /** With whom is tapped man by man and said with one more tap. */
@@ -103,7 +108,7 @@ function next(): void {
     <p v-if="quiz.problem" class="problem" role="alert">
       {{ quiz.problem }} <button class="plain link" type="button" @click="quiz.sendAgain()">Try again</button>
     </p>
-    <p v-if="quiz.waiting.length" class="soft">{{ quiz.waiting.length }} answers wait here to be sent.</p>
+    <p v-if="quiz.waiting.length" class="soft">{{ waiting }}</p>
     <p v-if="quiz.quiz && !onFilm && !quiz.quiz.game">
       There is no quiz yet. It comes with the week’s plan, once your coach opens it.
     </p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/vocabulary/how-many';
 import { computed } from 'vue';
 import type { QuizPart, QuizResult } from '#core/model/quiz';
 import { unclear } from '#core/quiz/rank';
@@ -82,7 +83,7 @@ const gates = computed(() => {
           <h2>Not the men: the rule</h2>
           <p v-for="r in doubts" :key="sayPlayOf(r.item) + r.item.frontName + r.item.seat">
             {{ r.item.seat }} on {{ sayPlayOf(r.item) }} against {{ r.item.frontName }}: {{ r.of - r.right }} of
-            {{ r.of }} wrong by {{ r.men }} men.
+            {{ r.of }} wrong by {{ howMany(r.men, 'man', 'men') }}.
             <NuxtLink :to="`/rules/${r.item.scheme}`">Look at the rule</NuxtLink>
           </p>
         </section>

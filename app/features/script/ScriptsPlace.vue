@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/vocabulary/how-many';
 import { format } from 'date-fns';
 import { computed, onMounted, ref, watch } from 'vue';
 import type { Ways } from '#core/calls/resolve-call';
@@ -119,7 +120,7 @@ const printCards = (): void => print((s, stamp) => scoutCards(s, ways.value, { s
             </select>
           </label>
           <button class="strong" type="submit">Join practice film in order</button>
-          <span class="soft">{{ scripts.clips.length }} clips came in</span>
+          <span class="soft">{{ howMany(scripts.clips.length, 'clip') }} came in</span>
         </form>
         <ol class="reps">
           <RepRow v-for="(rep, i) in scripts.script.reps" :key="i" :script="scripts.script.id" :rep="rep" :at="i" />

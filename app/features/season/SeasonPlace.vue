@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/vocabulary/how-many';
 import { onMounted, ref, watch } from 'vue';
 import { useSession } from '~/features/session/store';
 import TeamHead from '~/features/team/TeamHead.vue';
@@ -77,7 +78,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
                     @write="season.change(g, { playedOn: $event || null })"
                   />
                 </td>
-                <td class="soft">{{ g.snaps }} snaps, {{ g.films }} films</td>
+                <td class="soft">{{ howMany(g.snaps, 'snap') }}, {{ howMany(g.films, 'film') }}</td>
                 <td>
                   <button v-if="g.snaps + g.films === 0" class="plain link" type="button" @click="season.remove(g)">
                     take out
@@ -140,7 +141,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
           <ul>
             <li v-for="s in season.schedule.seasons.slice(1)" :key="s.id">
               <NuxtLink :to="`/book?by=game&season=${s.id}`">{{ s.name }}</NuxtLink>{{ ' ' }}
-              <span class="soft">{{ s.games }} games</span>
+              <span class="soft">{{ howMany(s.games, 'game') }}</span>
             </li>
           </ul>
         </template>

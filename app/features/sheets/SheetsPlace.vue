@@ -86,14 +86,14 @@ const make = (): Promise<boolean> =>
         <legend>Men</legend>
         <label v-for="m in men" :key="m.key"
           ><input v-model="chosen" type="checkbox" :value="`man ${m.key}`" /> {{ m.label }}
-          <span class="soft">{{ m.marks }} marks</span></label
+          <span class="soft">{{ howMany(m.marks, 'mark') }}</span></label
         >
       </fieldset>
       <fieldset v-if="units.length">
         <legend>Units</legend>
         <label v-for="u in units" :key="u.key"
           ><input v-model="chosen" type="checkbox" :value="`unit ${u.key}`" /> {{ u.label }}
-          <span class="soft">{{ u.marks }} marks</span></label
+          <span class="soft">{{ howMany(u.marks, 'mark') }}</span></label
         >
       </fieldset>
       <p v-if="men.length" class="ways">

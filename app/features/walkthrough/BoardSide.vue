@@ -4,6 +4,7 @@ import { computed } from 'vue';
 import type { Resolution } from '#core/model/resolution';
 import { cautionsFor } from '#core/reports/cautions';
 import { sayShared } from '#core/reports/shared-sentence';
+import { howMany } from '#core/vocabulary/how-many';
 import { upperFirst } from '~/features/board/words';
 import { usePlaybook } from '~/features/playbook/store';
 import LineupCompare from './LineupCompare.vue';
@@ -57,6 +58,11 @@ const shown = computed(() => [
   { name: 'Walked up', value: i.value.walkedUp.ids.join(', ') || 'Nobody', why: i.value.walkedUp.because },
   { name: 'Numbers', value: i.value.numbers.because, why: i.value.numbers.because },
 ]);
+/** Who does something else by the other rules. */
+const others = computed(() => {
+  const n = board.comparison?.men.filter((m) => !m.same).length ?? 0;
+  return `${howMany(n, 'man', 'men')} ${n === 1 ? 'does' : 'do'} something else`;
+});
 const cautions = computed(() => cautionsFor(props.resolution, playbook.settings.levelOfPlay));
 /** Said only when it takes a while. */
 const isSlow = refDebounced(
@@ -176,8 +182,7 @@ const technique = computed(() => i.value.techniques.find((t) => t.id === props.s
         <option v-for="s in schools" :key="s.id" :value="s.id">{{ s.name }}</option>
       </select>
       <p v-if="board.comparison" class="soft">
-        {{ board.comparison.men.filter((m) => !m.same).length }} men do something else;
-        {{ board.comparison.answer.verdict }} against {{ resolution.verdict }}.
+        {{ others }}; {{ board.comparison.answer.verdict }} against {{ resolution.verdict }}.
       </p>
     </section>
     <MovementList />

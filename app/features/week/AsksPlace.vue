@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/vocabulary/how-many';
 import { format, parseISO } from 'date-fns';
 import { computed, defineAsyncComponent, onMounted } from 'vue';
 import { atRest } from '~/features/session/at-rest';
@@ -58,7 +59,7 @@ const says = computed(() => {
             <li v-for="g in asks.counts.graded" :key="g.gameId">
               <b>{{ g.week }}</b>
               <NuxtLink :to="{ path: '/book', query: { by: 'man', game: g.gameId } }">{{ g.opponent }}</NuxtLink>
-              <span class="soft">{{ g.snaps - g.ungraded }} of {{ g.snaps }} snaps marked</span>
+              <span class="soft">{{ g.snaps - g.ungraded }} of {{ howMany(g.snaps, 'snap') }} marked</span>
               <i aria-hidden="true"><i :style="{ width: `${(100 * (g.snaps - g.ungraded)) / g.snaps}%` }" /></i>
             </li>
           </ul>

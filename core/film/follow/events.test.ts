@@ -28,6 +28,30 @@ describe('meetings', () => {
     expect(Math.abs(meeting!.to! - 36)).toBeLessThanOrEqual(2);
     expect(meeting!.sure).toBe(1);
   });
+  it('begin where the man who is well known stops, where the other one is hidden and believed to come on', () => {
+    const comes = (stops: number) => (t: number) => [0, -3.9 + 8 * Math.min(t, stops)] as [number, number];
+    const hidden = track('T', 'defence', (t) => [0, 1 - 0.8 * t]);
+    const unknown = { ...hidden, places: hidden.places.map((p) => ({ ...p, error: 1 })) };
+    for (const stops of [0.3, 0.4, 0.5]) {
+      const [meeting] = meetingsOf([track('RG', 'offence', comes(stops)), unknown], RATE);
+      expect(Math.abs(meeting!.from - stops * RATE)).toBeLessThanOrEqual(1);
+    }
+  });
+  it('end where he begins to leave, though he goes around him and is no farther away at first', () => {
+    const around = (t: number): [number, number] => {
+      const since = Math.max(0, t - 1) ** 2;
+      return [6 * since, -1.7 + 3 * since];
+    };
+    const [meeting] = meetingsOf([track('RG', 'offence', around), track('T', 'defence', coming)], RATE);
+    // By the distance alone he would be there for half a second more.
+    expect(Math.abs(meeting!.to! - RATE)).toBeLessThanOrEqual(3);
+  });
+  it('last while two men go the same way together, however far', () => {
+    const driven = (behind: number) => (t: number) =>
+      [0, behind + (t < 0.4 ? (behind < 0 ? 0 : 4 - 10 * t) : 4 * (t - 0.4))] as [number, number];
+    const [meeting] = meetingsOf([track('RG', 'offence', driven(-1.7)), track('T', 'defence', driven(0))], RATE);
+    expect(meeting!.to).toBeNull();
+  });
   it('have no end while they last', () => {
     const [meeting] = meetingsOf([track('RG', 'offence', still), track('T', 'defence', coming)], RATE);
     expect(meeting!.to).toBeNull();

@@ -1,4 +1,5 @@
 import type { Track } from './follow';
+import { leavesLevel, stopsFalling } from './kink';
 
 /** Something two tracks tell: a blocker has come to a defender, or has left him. Frames are counted from the first of the tracks. */
 export interface Meeting {
@@ -14,15 +15,16 @@ export interface Meeting {
 }
 
 /**
- * Two men who come this near may be in contact, feet. They are when they come no nearer: from the first frame that is within `SETTLES` of
- * the nearest of the moment after it.
+ * Two men who come this near may be in contact, feet. They are when they come no nearer: near the first frame that is within `SETTLES` of
+ * the nearest of the moment after it, on the frame between so many seconds before and after it on which each of them stops going to the other.
  */
 const NEAR = 2.4;
 const SETTLES = { feet: 0.4, seconds: 0.25 };
-/** Farther than they stood together by this, they have parted, feet. */
-const LEAVES = 0.4;
-/** Less than this in a frame is wavering, feet. */
-const STIRS = 0.005;
+const STOPS = { before: 0.2, after: 0.2 };
+/** No place on film is known better than this, feet. */
+const BLUR = 0.05;
+/** Farther than they stood together by this, they have parted, feet; and so long before it at most it began, seconds. */
+const LEAVES = { feet: 0.4, seconds: 0.85 };
 /** Farther apart than this nobody is in contact, feet. */
 const PARTS = 2.9;
 /** Frames before and after a contact on which both have to be seen for it to be sure. */
@@ -30,21 +32,23 @@ const AROUND = 3;
 /** A touch shorter than this is chance, seconds. */
 const SHORTEST = 0.1;
 
-/** A man on a frame that the film no longer tells where he is: not seen lately, or not known to within this many feet. */
-export const LOST = { seen: 0.3, error: 0.6, frames: 8 };
+/** A man on a frame that the film no longer tells where he is: hardly seen around it, or not known to within this many feet. */
+export const LOST = { seen: 0.5, error: 0.6, frames: 8 };
+/** Seen no worse than this around a frame a man may be called lost on it, and yet a meeting on it is believed. */
+const BELIEVED = 0.3;
 
-/** For every frame of a track whether it is lost there. */
-export function lostFrames({ places }: Track): boolean[] {
+/** For every frame of a track whether it is lost there: called so to whoever looks, or by a limit of one's own on how well he is to be seen. */
+export function lostFrames({ places }: Track, seenAtLeast = LOST.seen): boolean[] {
   return places.map(({ error }, f) => {
     const near = places.slice(Math.max(0, f - LOST.frames), f + LOST.frames + 1);
     const seen = near.reduce((sum, p) => sum + p.seen, 0) / near.length;
-    return error > LOST.error || seen < LOST.seen;
+    return error > LOST.error || seen < seenAtLeast;
   });
 }
 
 /** Who met whom, when, and when they parted, from the tracks of a play. In the order in which it happened. */
 export function meetingsOf(tracks: readonly Track[], framesPerSecond: number): Meeting[] {
-  const lost = new Map(tracks.map((t) => [t, lostFrames(t)]));
+  const lost = new Map(tracks.map((t) => [t, lostFrames(t, BELIEVED)]));
   const blockers = tracks.filter((t) => t.team === 'offence');
   const defenders = tracks.filter((t) => t.team === 'defence');
   return blockers
@@ -76,17 +80,20 @@ function touches(b: Track, d: Track, framesPerSecond: number): Touch[] {
   const found: Touch[] = [];
   let f = Math.max(0, movesFrom(b, d));
   while (f < frames) {
-    const from = contactFrom(away, f, framesPerSecond);
-    if (from < 0) break;
-    let end = from;
+    const near = settlesAt(away, f, framesPerSecond);
+    if (near < 0) break;
+    let end = near;
     while (end + 1 < frames && away[end + 1]! <= PARTS) end++;
+    const [before, after] = [STOPS.before, STOPS.after].map((s) => Math.round(s * framesPerSecond));
+    const from = stopsAt(b, d, near, Math.max(0, near - before!), Math.min(end, near + after!));
     const span = away.slice(from, end + 1);
     const usual = [...span].sort((p, q) => p - q)[Math.floor(span.length / 2)]!;
     let last = end;
-    while (last > from && away[last]! > usual + LEAVES) last--;
-    // He was on his way before he was that far: back to where it began.
-    if (last < end) while (last > from && away[last - 1]! < away[last]! - STIRS) last--;
+    while (last > from && away[last]! > usual + LEAVES.feet) last--;
     const whole = end === frames - 1 && last === end;
+    // He was on his way before he was that far: back to where it began.
+    const soonest = Math.max(from, last - Math.round(LEAVES.seconds * framesPerSecond));
+    if (!whole) last = leavesAt(b, d, soonest, Math.min(frames - 1, last + 1));
     if (last - from >= SHORTEST * framesPerSecond)
       found.push({ from, to: whole ? null : last, nearest: Math.min(...span) });
     f = end + 1;
@@ -95,7 +102,7 @@ function touches(b: Track, d: Track, framesPerSecond: number): Touch[] {
 }
 
 /** Who has not moved this far has met nobody yet: men stand near each other before the snap. Feet. */
-const MOVED = 0.35;
+const MOVED = 0.25;
 
 /** The first frame on which either of two has left his place. */
 function movesFrom(...tracks: readonly Track[]): number {
@@ -105,12 +112,38 @@ function movesFrom(...tracks: readonly Track[]): number {
   return Math.min(...first.map((f) => (f < 0 ? Infinity : f)));
 }
 
-/** The first frame from `start` on from which two men are near and come no nearer; -1 without any. */
-function contactFrom(away: readonly number[], start: number, framesPerSecond: number): number {
+/** The first frame from `start` on from which two men are near and come hardly nearer; -1 without any. */
+function settlesAt(away: readonly number[], start: number, framesPerSecond: number): number {
   const soon = Math.round(SETTLES.seconds * framesPerSecond);
   for (let f = start; f < away.length; f++) {
     if (away[f]! > NEAR) continue;
     if (away[f]! - Math.min(...away.slice(f, f + soon + 1)) <= SETTLES.feet) return f;
   }
   return -1;
+}
+
+/** The frame between two on which men near each other stop going to each other, by both of their ways: the better one is known, the more. */
+function stopsAt(b: Track, d: Track, near: number, from: number, to: number): number {
+  const [p, q] = [b.places[near]!, d.places[near]!];
+  const away = Math.max(0.1, Math.hypot(q.x - p.x, q.y - p.y));
+  const [ux, uy] = [(q.x - p.x) / away, (q.y - p.y) / away];
+  const series = [
+    { track: b, sign: -1 },
+    { track: d, sign: 1 },
+  ].map(({ track, sign }) => ({
+    values: track.places.map(({ x, y }) => sign * (ux * x + uy * y)),
+    weight: 1 / (track.places[near]!.error ** 2 + BLUR ** 2),
+  }));
+  return stopsFalling(series, from, to) ?? near;
+}
+
+/** The frame from `soonest` on from which a man leaves another, from whom he is away at `gone`: on the way on which he is away then. */
+function leavesAt(b: Track, d: Track, soonest: number, gone: number): number {
+  const from = (f: number): readonly [number, number] => [
+    b.places[f]!.x - d.places[f]!.x,
+    b.places[f]!.y - d.places[f]!.y,
+  ];
+  const [[x0, y0], [x1, y1]] = [from(soonest), from(gone)];
+  const along = Array.from({ length: gone + 1 }, (_, f) => from(f)[0] * (x1 - x0) + from(f)[1] * (y1 - y0));
+  return leavesLevel(along, soonest, gone) ?? gone;
 }

@@ -37,6 +37,16 @@ describe('the filter', () => {
     expect(seen.motion.cov.get(0, 0)).toBeLessThan(0.1 ** 2);
   });
 
+  it('grows as unsure over a time on film of any rate', () => {
+    const after = (frames: number): Motion => {
+      let now = start();
+      for (let f = 0; f < frames; f++) now = predict(now, 0.5 / frames, HEIGHT, false);
+      return now;
+    };
+    const [slow, fast] = [after(15), after(60)];
+    for (const i of [0, 2, 3]) expect(fast.cov.get(i, i) / slow.cov.get(i, i)).toBeCloseTo(1, 6);
+  });
+
   it('is moved less by a look far from everything than by its share', () => {
     const usual = takeIn(start(), plan, [0.3, 0], [0.1, 0.1])!;
     const wild = takeIn(start(), plan, [30, 0], [0.1, 0.1])!;

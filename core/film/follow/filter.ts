@@ -25,8 +25,8 @@ export interface Belief {
   readonly vy: number;
 }
 
-/** How hard men change their speed, ft/s2 as a standard deviation over a frame. */
-const PUSH = 16;
+/** How much a man's speed changes within a second, ft/s as a standard deviation; within a part of it by its root. */
+const CHANGES = 5.5;
 /** A trunk comes to the height it has in the play at this rate a second, and is this far from it one time in three, feet. */
 const UPRIGHT = { rate: 4, spread: 0.25 };
 /** The speed nobody knows of a man who is not seen, feet a second as a standard deviation. */
@@ -52,11 +52,12 @@ function law(seconds: number, hidden: boolean): Matrix {
 /** What may have happened over a time that the law does not know. */
 function chance(seconds: number, hidden: boolean): Matrix {
   const noise = Matrix.zeros(SIZE, SIZE);
+  const changes = CHANGES ** 2;
   for (const i of [0, 1]) {
-    noise.set(i, i, (PUSH ** 2 * seconds ** 4) / 4);
-    noise.set(i, i + 3, (PUSH ** 2 * seconds ** 3) / 2);
-    noise.set(i + 3, i, (PUSH ** 2 * seconds ** 3) / 2);
-    noise.set(i + 3, i + 3, hidden ? 2 * BELIEVES.speed * HIDDEN_SPEED ** 2 * seconds : PUSH ** 2 * seconds ** 2);
+    noise.set(i, i, (changes * seconds ** 3) / 3);
+    noise.set(i, i + 3, (changes * seconds ** 2) / 2);
+    noise.set(i + 3, i, (changes * seconds ** 2) / 2);
+    noise.set(i + 3, i + 3, hidden ? 2 * BELIEVES.speed * HIDDEN_SPEED ** 2 * seconds : changes * seconds);
   }
   noise.set(2, 2, UPRIGHT.spread ** 2 * (1 - Math.exp(-2 * UPRIGHT.rate * seconds)));
   return noise;

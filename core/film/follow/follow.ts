@@ -196,10 +196,13 @@ function lookAt(
   const places = men.map((m) => standing(m.motion));
   const sights = sightOf(camera, places, size);
   men.forEach((m, i) => {
-    const expected = (place: readonly number[]): readonly [number, number] | null => {
-      const p = project(camera, { x: place[0]!, y: place[1]!, z: place[2]! }, size);
-      return p && [p.x, p.y];
-    };
+    const by =
+      (through: FilmCamera) =>
+      (place: readonly number[]): readonly [number, number] | null => {
+        const p = project(through, { x: place[0]!, y: place[1]!, z: place[2]! }, size);
+        return p && [p.x, p.y];
+      };
+    const expected = by(camera);
     const name = `${m.start.team} ${m.start.id}`;
     const at = project(camera, places[i]!, size);
     const { part } = sights[i]!;
@@ -220,7 +223,8 @@ function lookAt(
     if (flow) {
       const steps = (mean: readonly number[]): readonly [number, number] | null => {
         const now = expected(mean);
-        const then = expected([mean[0]! - mean[3]! * seconds, mean[1]! - mean[4]! * seconds, mean[2]!]);
+        // A camera that is held by hand has moved too.
+        const then = by(cameraBefore)([mean[0]! - mean[3]! * seconds, mean[1]! - mean[4]! * seconds, mean[2]!]);
         return now && then && [now[0] - then[0], now[1] - then[1]];
       };
       // Motion where nobody was recognised may be somebody else's.

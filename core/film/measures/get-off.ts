@@ -3,11 +3,16 @@ import { secondsOf, withError, type Measure, type PlayOnFilm } from './measure';
 
 /** A man has left his place when he is this far from it, feet: less is wavering of the track. */
 const LEFT = 0.4;
+/** Who is farther than this from it where his getting off would begin did not begin at rest, feet. */
+const RESTS = 0.2;
 /** Who has not left by then stays, seconds. */
 const LATEST = 1.2;
 
-/** When a man gets off, seconds from the snap, by his way back from where he has surely left; `null` for one who stays. */
-export function getOff(play: PlayOnFilm, { places }: Track): { seconds: number; error: number } | null {
+/**
+ * When a man gets off, seconds from the snap, by his way back from where he has surely left; `null` for one who stays, and for one who is met
+ * before he has gone so far, or has crept from his place: then nothing says when he came off the ball.
+ */
+export function getOff(play: PlayOnFilm, { id, team, places }: Track): { seconds: number; error: number } | null {
   const away = (f: number): number => Math.hypot(places[f]!.x - places[0]!.x, places[f]!.y - places[0]!.y);
   const left = places.findIndex((_, f) => away(f) > LEFT);
   if (left < 0 || secondsOf(play, left) > LATEST) return null;
@@ -15,7 +20,10 @@ export function getOff(play: PlayOnFilm, { places }: Track): { seconds: number; 
   const later = Math.min(places.length - 1, left + Math.max(1, Math.round(play.framesPerSecond * 0.1)));
   const [a, b] = [Math.sqrt(away(left)), Math.sqrt(away(later))];
   const frames = b > a ? ((later - left) * a) / (b - a) : 0;
-  const seconds = Math.max(0, secondsOf(play, left - Math.min(left, frames)));
+  const began = left - Math.min(left, frames);
+  const isMet = play.meetings.some((m) => (team === 'offence' ? m.blocker : m.defender) === id && m.from <= began);
+  if (isMet || away(Math.floor(began)) > RESTS) return null;
+  const seconds = Math.max(0, secondsOf(play, began));
   return { seconds, error: Math.max(1.5 / play.framesPerSecond, 0.04) };
 }
 

@@ -53,6 +53,20 @@ describe('measures of film', () => {
     expect(getOff(playOf(man), man)!.seconds).toBeCloseTo(at, 1);
     expect(getOff(playOf(man), track('C', 'offence', still(0, 0)))).toBeNull();
   });
+  it('tell nothing of how soon a man gets off who is met first, or creeps from his place', () => {
+    const late = track('RG', 'offence', pushed([4, -1], [0, 1], 0.6));
+    const met = { blocker: 'RG', defender: 'T', from: Math.round(0.3 * RATE), to: null, nearest: 1.5, sure: 1 };
+    expect(getOff({ ...playOf(late), meetings: [{ ...met, blocker: 'LG' }] }, late)).not.toBeNull();
+    expect(getOff({ ...playOf(late), meetings: [met] }, late)).toBeNull();
+    const after = { ...met, from: Math.round(0.9 * RATE) };
+    expect(getOff({ ...playOf(late), meetings: [after] }, late)!.seconds).toBeCloseTo(0.6, 1);
+    const creeps = pushed([4, -1], [0, 1], 0.6);
+    const crept = track('RG', 'offence', (t) => {
+      const [x, y] = creeps(t);
+      return [x, y + Math.min(0.3, t)];
+    });
+    expect(getOff(playOf(crept), crept)).toBeNull();
+  });
   it('say who is late off the ball against the line, and that the others are with it', () => {
     const line = ['LT', 'LG', 'C', 'RT'].map((id, i) => track(id, 'offence', pushed([i * 4, -1], [0, 1], 0.15)));
     const late = track('RG', 'offence', pushed([4, -1], [0, 1], 0.45));

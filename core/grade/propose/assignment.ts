@@ -13,6 +13,8 @@ import { askedWay, bestOther, offBoth, offTheWay } from './way';
 const ARMS = 4;
 /** Who was this near to his man could have touched him, feet. */
 const BODIES = 2.6;
+/** Who came nearer to his man than this without having him ran through him, feet. */
+const THROUGH = 1.5;
 /** Who came this much nearer was on his way, feet; who is on somebody for this long stays there, seconds. */
 const CAME = 4;
 const STAYED = 1;
@@ -50,9 +52,9 @@ export function tellAssignment(play: PlayOnFilm, asked: Assignment, man: Track, 
   const own = approaches(play, man)
     .filter((a) => his.includes(a.defender))
     .sort((a, b) => a.nearest - b.nearest)[0];
-  const ranBy = own !== undefined && !held && own.nearest < BODIES && own.closed > CAME;
+  const ranThrough = own !== undefined && !held && own.nearest < THROUGH && own.closed > CAME;
   // His way says whom he meant; a touch is only where he ended. Who ran through his own man is judged by how he came to him.
-  const meant = off && instead && whomHeMeant(play, man, instead, ranBy ? own.at : Infinity);
+  const meant = off && instead && whomHeMeant(play, man, instead, ranThrough ? own.at : Infinity);
   if (meant) {
     const sure = Math.min(0.95, 0.6 + (meant.off - meant.instead) / 10);
     const why = `His way was that of a man who goes for ${instead.defender}, ${tenth(meant.off)} ft off his own.`;
