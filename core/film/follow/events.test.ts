@@ -28,14 +28,15 @@ describe('meetings', () => {
     expect(Math.abs(meeting!.to! - 36)).toBeLessThanOrEqual(2);
     expect(meeting!.sure).toBe(1);
   });
-  it('begin where the man who is well known stops, where the other one is hidden and believed to come on', () => {
-    const comes = (stops: number) => (t: number) => [0, -3.9 + 8 * Math.min(t, stops)] as [number, number];
-    const hidden = track('T', 'defence', (t) => [0, 1 - 0.8 * t]);
-    const unknown = { ...hidden, places: hidden.places.map((p) => ({ ...p, error: 1 })) };
-    for (const stops of [0.3, 0.4, 0.5]) {
-      const [meeting] = meetingsOf([track('RG', 'offence', comes(stops)), unknown], RATE);
-      expect(Math.abs(meeting!.from - stops * RATE)).toBeLessThanOrEqual(1);
-    }
+  it('begin where the man who is well known stops, whatever is believed of the other one', () => {
+    const [soon, late] = [0.4, 0.57];
+    const blocker = track('RG', 'offence', (t) => [0, -3.9 + 6 * Math.min(t, soon)]);
+    const defender = track('T', 'defence', (t) => [0, 3.2 - 6 * Math.min(t, late)]);
+    const unknown = (of: Track): Track => ({ ...of, places: of.places.map((p) => ({ ...p, error: 1 })) });
+    const [byBlocker] = meetingsOf([blocker, unknown(defender)], RATE);
+    expect(Math.abs(byBlocker!.from - soon * RATE)).toBeLessThanOrEqual(1);
+    const [byDefender] = meetingsOf([unknown(blocker), defender], RATE);
+    expect(Math.abs(byDefender!.from - late * RATE)).toBeLessThanOrEqual(1);
   });
   it('end where he begins to leave, though he goes around him and is no farther away at first', () => {
     const around = (t: number): [number, number] => {
@@ -51,6 +52,15 @@ describe('meetings', () => {
       [0, behind + (t < 0.4 ? (behind < 0 ? 0 : 4 - 10 * t) : 4 * (t - 0.4))] as [number, number];
     const [meeting] = meetingsOf([track('RG', 'offence', driven(-1.7)), track('T', 'defence', driven(0))], RATE);
     expect(meeting!.to).toBeNull();
+  });
+  it('of the same two are two where they part between, one after the other', () => {
+    const bounces = (t: number): [number, number] => [
+      0,
+      t < 0.9 ? coming(t)[1] : Math.max(0, 1.6 - 16 * Math.abs(t - 1.2)),
+    ];
+    const met = meetingsOf([track('RG', 'offence', still), track('T', 'defence', bounces)], RATE);
+    expect(met.length).toBeGreaterThan(1);
+    met.slice(1).forEach((m, i) => expect(m.from).toBeGreaterThan(met[i]!.to!));
   });
   it('have no end while they last', () => {
     const [meeting] = meetingsOf([track('RG', 'offence', still), track('T', 'defence', coming)], RATE);
@@ -69,6 +79,12 @@ describe('meetings', () => {
   it('are not sure where one of the two was not seen', () => {
     const [meeting] = meetingsOf([track('RG', 'offence', still, 0.1), track('T', 'defence', coming)], RATE);
     expect(meeting!.sure).toBe(0);
+  });
+  it('are believed of a man who is hardly seen, though he is called lost', () => {
+    const hardly = track('RG', 'offence', still, 0.4);
+    expect(lostFrames(hardly).every(Boolean)).toBe(true);
+    const [meeting] = meetingsOf([hardly, track('T', 'defence', coming)], RATE);
+    expect(meeting!.sure).toBe(1);
   });
 });
 

@@ -78,27 +78,44 @@ function touches(b: Track, d: Track, framesPerSecond: number): Touch[] {
     Math.hypot(b.places[f]!.x - d.places[f]!.x, b.places[f]!.y - d.places[f]!.y),
   );
   const found: Touch[] = [];
-  let f = Math.max(0, movesFrom(b, d));
-  while (f < frames) {
+  /** Frames before this one are those of a touch that is over. */
+  let free = 0;
+  for (let f = Math.max(0, movesFrom(b, d)); f < frames; f = free) {
     const near = settlesAt(away, f, framesPerSecond);
     if (near < 0) break;
-    let end = near;
-    while (end + 1 < frames && away[end + 1]! <= PARTS) end++;
+    const end = lastWithin(away, near);
     const [before, after] = [STOPS.before, STOPS.after].map((s) => Math.round(s * framesPerSecond));
-    const from = stopsAt(b, d, near, Math.max(0, near - before!), Math.min(end, near + after!));
-    const span = away.slice(from, end + 1);
-    const usual = [...span].sort((p, q) => p - q)[Math.floor(span.length / 2)]!;
-    let last = end;
-    while (last > from && away[last]! > usual + LEAVES.feet) last--;
-    const whole = end === frames - 1 && last === end;
-    // He was on his way before he was that far: back to where it began.
-    const soonest = Math.max(from, last - Math.round(LEAVES.seconds * framesPerSecond));
-    if (!whole) last = leavesAt(b, d, soonest, Math.min(frames - 1, last + 1));
-    if (last - from >= SHORTEST * framesPerSecond)
-      found.push({ from, to: whole ? null : last, nearest: Math.min(...span) });
-    f = end + 1;
+    const from = stopsAt(b, d, near, Math.max(free, near - before!), Math.min(end, near + after!));
+    const last = lastOf(b, d, away, from, end, framesPerSecond);
+    if ((last ?? end) - from >= SHORTEST * framesPerSecond)
+      found.push({ from, to: last, nearest: Math.min(...away.slice(from, end + 1)) });
+    free = end + 1;
   }
   return found;
+}
+
+/** The last frame from one on until which two men stay as near as men in contact. */
+function lastWithin(away: readonly number[], from: number): number {
+  const beyond = away.findIndex((far, f) => f > from && far > PARTS);
+  return (beyond < 0 ? away.length : beyond) - 1;
+}
+
+/** The last frame of a contact from one frame to another at most; `null` when it lasts to the end of what is there. */
+function lastOf(
+  b: Track,
+  d: Track,
+  away: readonly number[],
+  from: number,
+  end: number,
+  framesPerSecond: number,
+): number | null {
+  const usual = away.slice(from, end + 1).sort((p, q) => p - q)[Math.floor((end + 1 - from) / 2)]!;
+  let last = end;
+  while (last > from && away[last]! > usual + LEAVES.feet) last--;
+  if (last === away.length - 1) return null;
+  // He was on his way before he was that far: back to where it began.
+  const soonest = Math.max(from, last - Math.round(LEAVES.seconds * framesPerSecond));
+  return leavesAt(b, d, soonest, last + 1);
 }
 
 /** Who has not moved this far has met nobody yet: men stand near each other before the snap. Feet. */
