@@ -4,6 +4,7 @@ import { AttendanceDaySchema, sayPresent, type AttendanceDay, type Here } from '
 import { useRoster } from '~/features/roster/store';
 import { today } from '~/features/season/today';
 import { attempting } from '~/features/session/attempt';
+import { onlyNewest } from '~/features/session/newest';
 import { request } from '~/features/session/request';
 
 /** Who is at practice, a day at a time. */
@@ -13,7 +14,7 @@ export const useAttendance = defineStore('attendance', () => {
   const found = shallowRef<AttendanceDay | null>(null);
   const problem = ref('');
   const attempt = attempting(problem);
-  let asked = 0;
+  const asked = onlyNewest();
 
   /** The men with what is written down of each; `null` where nothing is. */
   const men = computed(() =>
@@ -28,17 +29,17 @@ export const useAttendance = defineStore('attendance', () => {
   /** Opens a day; whatever was asked for before and comes later is not shown. */
   const open = (which: string): Promise<boolean> =>
     attempt(async () => {
-      const mine = ++asked;
+      const isNewest = asked.begin();
       day.value = which;
       found.value = null;
       const answer = AttendanceDaySchema.parse(await request(`/api/attendance?day=${which}`));
-      if (mine === asked) found.value = answer;
+      if (isNewest()) found.value = answer;
     });
   const write = (given: readonly { playerId: number; here: Here; note: string }[]): Promise<boolean> =>
     attempt(async () => {
-      const mine = asked;
+      const isNewest = asked.now();
       const answer = await request('/api/attendance', { method: 'PUT', body: { day: day.value, men: given } });
-      if (mine === asked) found.value = AttendanceDaySchema.parse(answer);
+      if (isNewest()) found.value = AttendanceDaySchema.parse(answer);
     });
   /** One tap: everybody nothing is written down of is here. */
   const othersHere = (): Promise<boolean> => {

@@ -6,6 +6,7 @@ import type { SnapItem } from '#core/model/game';
 import type { SnapView } from '#core/model/snap-view';
 import { NOTHING_MEASURED } from '#core/model/measured';
 import { anEntry, anItem } from '#core/testing/a-log';
+import { lateAnswers } from '~/testing/late-answers';
 import { bestAndWorst } from './extremes';
 import { useHeldRep } from './hold';
 import { BESIDE_HANDS, type BesideHands } from './keys';
@@ -52,6 +53,19 @@ async function reps(): Promise<readonly [Rep, Rep]> {
 }
 
 describe('two reps', () => {
+  it('are those that were asked for last, whichever come first', async () => {
+    const store = useBeside();
+    const late = lateAnswers();
+    const [first, second] = [store.open(3, 4), store.open(1, 2)];
+    for (const id of [1, 2]) {
+      await late.arrive(`/snaps/${id}`);
+      await late.arrive(`/snaps/${id}/measuring`);
+    }
+    await second;
+    late.over();
+    await first;
+    expect(store.reps.map((r) => r.snap.id)).toEqual([1, 2]);
+  });
   it('are locked at the man’s own first contact where he was followed, else at the one that is marked', async () => {
     const [one, two] = await reps();
     const own = firstContact(one, one.snap.clips[0]!, 'RG');

@@ -9,6 +9,7 @@ import type { Measuring } from '#core/model/measured';
 import type { Angle } from '#core/model/angle';
 import type { Found } from '~/features/measure/where-is';
 import { attempting } from '~/features/session/attempt';
+import { onlyNewest } from '~/features/session/newest';
 import { request } from '~/features/session/request';
 
 /** One rep: a snap with what was measured on its film. */
@@ -31,10 +32,13 @@ export const useBeside = defineStore('beside', () => {
   const reps = shallowRef<readonly Rep[]>([]);
   const problem = ref('');
   const attempt = attempting(problem);
+  const asked = onlyNewest();
   const open = (one: number, two: number): Promise<boolean> =>
     attempt(async () => {
+      const isNewest = asked.begin();
       reps.value = [];
-      reps.value = await Promise.all([fetchRep(one), fetchRep(two)]);
+      const both = await Promise.all([fetchRep(one), fetchRep(two)]);
+      if (isNewest()) reps.value = both;
     });
   return { reps, problem, open };
 });

@@ -13,6 +13,7 @@ import {
   type PlayPage,
 } from '#core/grade/book/play-result';
 import { attempting } from '~/features/session/attempt';
+import { onlyNewest } from '~/features/session/newest';
 import { request } from '~/features/session/request';
 import { useSession } from '~/features/session/store';
 import { inOrder } from './words';
@@ -64,7 +65,7 @@ export const useBook = defineStore('book', () => {
   const problem = ref('');
   const loading = ref(false);
   const attempt = attempting(problem);
-  let asked = 0;
+  const asked = onlyNewest();
 
   const lines = computed(() => (page.value ? inOrder(page.value.by, page.value.lines) : []));
 
@@ -73,7 +74,7 @@ export const useBook = defineStore('book', () => {
 
   /** Counts grades; whatever was asked for before and comes later is not shown. */
   async function look(of: Dimension, what: BookFilter): Promise<void> {
-    const mine = ++asked;
+    const isNewest = asked.begin();
     by.value = of;
     filter.value = what;
     opened.value = null;
@@ -86,13 +87,13 @@ export const useBook = defineStore('book', () => {
         readBefore(of, what, games),
         session.staff ? readResults(of, what) : null,
       ]);
-      if (mine !== asked) return;
+      if (!isNewest()) return;
       page.value = found;
       trend.value = all;
       before.value = earlier;
       plays.value = results;
     });
-    if (mine === asked) loading.value = false;
+    if (isNewest()) loading.value = false;
   }
 
   /** Where one game is looked at: the games of its season before it, counted the same way. */

@@ -9,6 +9,7 @@ import type { Sheet } from '#core/model/grade-entry';
 import { latestGame, type GameItem, type SnapItem } from '#core/model/game';
 import type { SnapView } from '#core/model/snap-view';
 import type { Call, ClipBody, Situation } from '#core/model/snap';
+import { onlyNewest } from '~/features/session/newest';
 import { readOnce, request, RequestProblem } from '~/features/session/request';
 import { attempting } from '~/features/session/attempt';
 import { atRest } from '~/features/session/at-rest';
@@ -58,7 +59,7 @@ export const useFilm = defineStore('film', () => {
   const loadProblem = ref('');
   /** The snap that is being opened; what is pressed meanwhile is meant for it. */
   const opening = ref<number | null>(null);
-  let asking = 0;
+  const asking = onlyNewest();
   const readOnly = computed(() => !session.staff);
   /** A player grades himself on a sheet of his own, where his coach wants it. */
   const gradesHimself = computed(() => readOnly.value && (snap.value?.ownGrades ?? false));
@@ -76,19 +77,18 @@ export const useFilm = defineStore('film', () => {
 
   /** Opens a snap, or the first one not yet graded. It is open once its list is there too, so that "next" has somewhere to go. */
   function open(id: number | null): Promise<boolean> {
-    const mine = ++asking;
+    const isNewest = asking.begin();
     opening.value = id;
-    return attempt(() => openAs(id, mine)).finally(() => {
-      if (mine === asking) opening.value = null;
+    return attempt(() => openAs(id, isNewest)).finally(() => {
+      if (isNewest()) opening.value = null;
     });
   }
   /** What was asked for before something else leaves everything as it is, however late it comes. */
-  async function openAs(id: number | null, mine: number): Promise<void> {
-    const isOver = (): boolean => mine !== asking;
+  async function openAs(id: number | null, isNewest: () => boolean): Promise<void> {
     /** The film is there as soon as its snap is; the list comes beside it. */
     const fetchAndShow = async (one: number): Promise<SnapView> => {
       const found = await fetchSnap(one);
-      if (!isOver()) show(found);
+      if (isNewest()) show(found);
       return found;
     };
     if (!session.staff) return void (id === null || (await fetchAndShow(id)));
@@ -97,13 +97,13 @@ export const useFilm = defineStore('film', () => {
     // One that was made since.
     if (found && !isFirst && !games.value.some((g) => g.id === found.gameId)) await readGames();
     const wanted = found?.gameId ?? game.value ?? latestGame(games.value)?.id ?? null;
-    if (wanted === null || isOver()) return;
+    if (wanted === null || !isNewest()) return;
     // Snaps may have been logged since the list was asked for.
     const isKnown = game.value === wanted && (!found || snaps.value.some((s) => s.id === found.id));
     const isNewList = !isKnown || snaps.value.length === 0;
     if (isNewList) {
       const list = await readOnce<SnapItem[]>(`/api/games/${wanted}/snaps`);
-      if (isOver()) return;
+      if (!isNewest()) return;
       setList(wanted, list);
     }
     const first = inCut.value.find((s) => gradedCount(s) < s.asked.length) ?? inCut.value[0] ?? snaps.value[0];

@@ -4,6 +4,7 @@ import type { TwoMarks } from '#core/grade/agreement/agreement';
 import type { GradeRecord } from '#core/grade/record';
 import { ALL_PLUS } from '#core/model/grade';
 import { refusal } from '~/testing/marks-server';
+import { lateAnswers } from '~/testing/late-answers';
 import { allRecords } from './records';
 import { sayWritten } from './words';
 import { useGrading, type GradedGame } from './store';
@@ -37,6 +38,7 @@ beforeEach(() => {
     if (url === '/api/season') return { ...SEASON, ...body };
     if (url === '/api/grading/games') return [game(2), game(3)];
     if (url === '/api/grading/questions') return { questions: [], habits: [] };
+    if (url.includes('/games/9/agreement')) return [two(7, 'plus')];
     if (url.includes('/agreement')) return [two(1, 'plus'), two(2, 'minus'), two(3, 'minus')];
     if (url.startsWith('/api/grading/records')) {
       const skip = Number(new URL(url, 'http://x').searchParams.get('skip'));
@@ -46,6 +48,19 @@ beforeEach(() => {
   });
 });
 afterEach(() => vi.unstubAllGlobals());
+
+describe('two graders', () => {
+  it('are those of the game that was asked for last, whichever comes first', async () => {
+    const grading = useGrading();
+    const late = lateAnswers();
+    const [first, second] = [grading.compare(2, 5), grading.compare(9, 5)];
+    await late.arrive('/games/9/agreement?user=5');
+    await second;
+    late.over();
+    await first;
+    expect(grading.two.map((m) => m.number)).toEqual([7]);
+  });
+});
 
 describe('how a season is graded', () => {
   it('has the rubric’s pass line until the coach says his own', async () => {

@@ -4,6 +4,7 @@ import { agreementOf, disagreements, TwoMarksSchema, type TwoMarks } from '#core
 import type { Habit } from '#core/grade/free/habits';
 import { rubricOf } from '#core/grade/rubrics/index';
 import { attempting } from '~/features/session/attempt';
+import { onlyNewest } from '~/features/session/newest';
 import { request } from '~/features/session/request';
 
 export interface Season {
@@ -113,11 +114,13 @@ export const useGrading = defineStore('grading', () => {
       }));
     });
 
+  const comparing = onlyNewest();
   const compare = (game: number, user: number): Promise<boolean> =>
     attempt(async () => {
+      const isNewest = comparing.begin();
       two.value = [];
       const found = await request<unknown[]>(`/api/games/${game}/agreement?user=${user}`);
-      two.value = found.map((m) => TwoMarksSchema.parse(m));
+      if (isNewest()) two.value = found.map((m) => TwoMarksSchema.parse(m));
     });
   /** Of two marks one stands from now on; both originals stay in the record. */
   function settled(mark: TwoMarks): void {

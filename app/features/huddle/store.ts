@@ -11,6 +11,7 @@ import { sayTogether, together } from '#core/quiz/together';
 import { newId } from '~/features/marks/new-id';
 import { usePlaybook } from '~/features/playbook/store';
 import { attempting } from '~/features/session/attempt';
+import { onlyNewest } from '~/features/session/newest';
 import { request } from '~/features/session/request';
 
 /** The whole line together: what is asked of it, what has been said, and what comes of it. The screen and every phone read the same. */
@@ -35,12 +36,12 @@ export const useHuddle = defineStore('huddle', () => {
   const says = computed(() => (stand.value ? sayTogether(stand.value) : ''));
 
   /** Reads are numbered: one that was overtaken by a later one is dropped. */
-  let newest = 0;
+  const reads = onlyNewest();
   const read = (): Promise<boolean> =>
     attempt(async () => {
-      const mine = ++newest;
+      const isNewest = reads.begin();
       const { huddle: found } = await request<{ huddle: unknown }>('/api/huddle');
-      if (mine !== newest) return;
+      if (!isNewest()) return;
       huddle.value = found ? HuddleSchema.parse(found) : null;
       isKnown.value = true;
     });

@@ -3,6 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { NO_CHANGES } from '#core/film/log/lineup';
 import type { LogEntry, SnapItem } from '#core/model/game';
 import { anEntry, anItem } from '#core/testing/a-log';
+import { lateAnswers } from '~/testing/late-answers';
 import { followsOn, useLog } from './store';
 
 /** A server with one game, in memory: it can be down, slow, or ask first. */
@@ -67,6 +68,19 @@ async function opened() {
 }
 
 describe('the log', () => {
+  it('is of the game that was asked for last, whichever comes first', async () => {
+    const store = await opened();
+    const late = lateAnswers();
+    const [first, second] = [store.open(1), store.open(2)];
+    await late.arrive('/api/roster', 2);
+    await late.arrive('/api/games');
+    await late.arrive('/api/games/2/snaps');
+    await late.arrive('/api/games/2/lineup');
+    await second;
+    late.over();
+    await first;
+    expect([store.game, store.log, store.draft!.number]).toEqual([2, [], 1]);
+  });
   it('begins with the next snap, as it follows', async () => {
     const store = await opened();
     expect([store.draft!.number, store.isNew]).toEqual([3, true]);

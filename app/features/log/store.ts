@@ -14,6 +14,7 @@ import { usePlaybook } from '~/features/playbook/store';
 import { useRoster } from '~/features/roster/store';
 import { attempting } from '~/features/session/attempt';
 import { inTurn } from '~/features/session/in-turn';
+import { onlyNewest } from '~/features/session/newest';
 import { request } from '~/features/session/request';
 import { useSession } from '~/features/session/store';
 import { useBegun } from './begun';
@@ -82,15 +83,19 @@ export const useLog = defineStore('log', () => {
     return numbers.map((number) => ({ number, snaps: log.value.filter((s) => s.situation.series === number) }));
   });
 
+  const opening = onlyNewest();
   const open = (id: number | null): Promise<boolean> =>
     attempt(async () => {
+      const isNewest = opening.begin();
       await roster.load();
-      games.value = await request<GameItem[]>('/api/games');
+      const all = await request<GameItem[]>('/api/games');
+      if (!isNewest()) return;
+      games.value = all;
       const wanted = games.value.some((g) => g.id === id) ? id : (newestPlayed(games.value, today())?.id ?? null);
       [game.value, steps.value] = [wanted, []];
       if (wanted === null) return;
       await reload(wanted);
-      if (game.value === wanted) fresh();
+      if (isNewest()) fresh();
     });
 
   async function reload(of: number): Promise<void> {

@@ -3,6 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { resolveCall } from '#core/calls/resolve-call';
 import { NOTHING_MEASURED } from '#core/model/measured';
 import { A_CALL } from '#core/testing/a-call';
+import { lateAnswers } from '~/testing/late-answers';
 import { useMeasure } from './store';
 
 const resolution = resolveCall(A_CALL);
@@ -44,6 +45,33 @@ const at = (x: number) => ({ x, y: 100 });
 const ids = (store: ReturnType<typeof useMeasure>) => store.measuring.atSnap.map((f) => `${f.id} ${f.angle}`);
 
 describe('measuring', () => {
+  it('shows the snap that was asked for last, whichever comes first', async () => {
+    const store = useMeasure();
+    const late = lateAnswers();
+    const [first, second] = [store.open(1), store.open(2)];
+    for (const id of [2, 1]) {
+      await late.arrive(`/snaps/${id}`);
+      await late.arrive(`/snaps/${id}/measuring`);
+      await (id === 2 ? second : first);
+    }
+    expect(store.snap!.id).toBe(2);
+  });
+  it('sends what waits of a snap on that snap’s revision, also when another one was opened meanwhile', async () => {
+    const store = useMeasure();
+    await store.open(1);
+    const late = lateAnswers();
+    const clicks = [
+      store.setFeet('C', 'offence', 'end zone', at(1)),
+      store.setFeet('LG', 'offence', 'end zone', at(2)),
+    ];
+    const other = store.open(2);
+    await late.arrive('/snaps/2');
+    await late.arrive('/snaps/2/measuring');
+    await other;
+    late.over();
+    expect(await Promise.all(clicks)).toEqual([true, true]);
+    expect([sent.map((s) => s.revision), store.problem]).toEqual([[0, 1], '']);
+  });
   it('sends every click on the revision of the one before, also when the server is slow', async () => {
     const store = useMeasure();
     await store.open(1);

@@ -17,6 +17,7 @@ import type { Angle } from '#core/model/angle';
 import type { SnapView } from '#core/model/snap-view';
 import { usePlaybook } from '~/features/playbook/store';
 import { attempting } from '~/features/session/attempt';
+import { onlyNewest } from '~/features/session/newest';
 import { request } from '~/features/session/request';
 
 interface MeasuringView {
@@ -41,7 +42,9 @@ export const useMeasure = defineStore('measure', () => {
   const offered = shallowRef<Readonly<Record<number, Offered>>>({});
   const problem = ref('');
   const saving = ref(0);
-  let revision = 0;
+  const asked = onlyNewest();
+  /** The snap that is open, with the revision its next change is made on. */
+  let opened = { revision: 0 };
   /** Changes go one after the other: each is made on the revision of the one before. */
   let last: Promise<unknown> = Promise.resolve();
 
@@ -49,12 +52,14 @@ export const useMeasure = defineStore('measure', () => {
 
   const open = (id: number): Promise<boolean> =>
     attempt(async () => {
+      const isNewest = asked.begin();
       const [found, view] = await Promise.all([
         request<SnapView>(`/api/snaps/${id}`),
         request<MeasuringView>(`/api/snaps/${id}/measuring`),
       ]);
+      if (!isNewest()) return;
       snap.value = found;
-      revision = view.revision;
+      opened = { revision: view.revision };
       measuring.value = view.measuring;
       calibrations.value = view.calibrations;
       offered.value = view.offered;
@@ -80,22 +85,22 @@ export const useMeasure = defineStore('measure', () => {
 
   /** Sends a change; when it is refused, what was there before stands again. */
   function change(next: Measuring): Promise<boolean> {
-    const [before, of] = [measuring.value, snap.value!.id];
+    const [before, of, on] = [measuring.value, snap.value!.id, opened];
     measuring.value = next;
     saving.value++;
     const sent = last.then(() =>
       attempt(async () => {
         const answer = await request<{ revision: number }>(`/api/snaps/${of}/measuring`, {
           method: 'PUT',
-          body: { revision, measuring: next },
+          body: { revision: on.revision, measuring: next },
         });
-        if (snap.value?.id === of) revision = answer.revision;
+        on.revision = answer.revision;
       }),
     );
     last = sent.then((done) => {
       saving.value--;
       // Whatever was clicked after it was clicked on top of it: only an untouched change is taken back.
-      if (!done && snap.value?.id === of && measuring.value === next) measuring.value = before;
+      if (!done && opened === on && measuring.value === next) measuring.value = before;
     });
     return sent;
   }

@@ -3,6 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { PracticeDay, PracticeLine } from '#core/model/practice';
 import { practiceSheet } from '#core/paper/practice-sheet';
 import { serveRoutes, type RoutesServer } from '~/testing/routes';
+import { lateAnswers } from '~/testing/late-answers';
 import { failWith } from '~/testing/steer';
 import { useWeek } from '~/features/week/store';
 import { calendarOf } from './calendar';
@@ -132,6 +133,21 @@ describe('a day of practice', () => {
     expect(practice.breaches).toEqual([]);
   });
 
+  it('knows who is there by what was asked last, whichever answer comes first', async () => {
+    const practice = usePractice();
+    const late = lateAnswers();
+    const first = practice.open();
+    await late.arrive('/api/roster');
+    await late.given(`/api/attendance?day=${THURSDAY}`);
+    away = [3];
+    const second = practice.open();
+    await late.arrive('/api/roster');
+    for (const day of [TUESDAY, THURSDAY]) await late.arrive(`/api/attendance?day=${day}`, 2);
+    await second;
+    late.over();
+    await first;
+    expect([2, 3].map((id) => practice.presence.get(TUESDAY)!.get(id) ?? 'here')).toEqual(['here', 'away']);
+  });
   it('is planned all the same when nobody can say who is there', async () => {
     const practice = usePractice();
     isKnown = false;

@@ -12,6 +12,7 @@ import { usePlan } from '~/features/plan/store';
 import { usePlaybook } from '~/features/playbook/store';
 import { useRoster } from '~/features/roster/store';
 import { attempting } from '~/features/session/attempt';
+import { onlyNewest } from '~/features/session/newest';
 import { request } from '~/features/session/request';
 import { useWeek } from '~/features/week/store';
 
@@ -48,11 +49,14 @@ export const usePractice = defineStore('practice', () => {
       .map((m) => ({ ...m, name: nameOf(m.playerId) }))
       .sort((a, b) => Number(a.here === 'away') - Number(b.here === 'away'));
 
+  const presences = onlyNewest();
   async function readPresence(): Promise<void> {
+    const isNewest = presences.begin();
     const found = await Promise.all(
       days.value.map(async ({ day }) => AttendanceDaySchema.parse(await request(`/api/attendance?day=${day}`))),
     );
-    presence.value = new Map(found.map((f) => [f.day, new Map(f.men.map((m) => [m.playerId, m.here]))]));
+    if (isNewest())
+      presence.value = new Map(found.map((f) => [f.day, new Map(f.men.map((m) => [m.playerId, m.here]))]));
   }
   /** The newest reading of who is there: nobody is planned for before it has come, or has failed. */
   let reading: Promise<boolean> = Promise.resolve(true);

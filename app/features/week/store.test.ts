@@ -3,6 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { WeekPlan } from '#core/model/week-plan';
 import { serveRoutes, type RoutesServer } from '~/testing/routes';
 import { failWith } from '~/testing/steer';
+import { lateAnswers } from '~/testing/late-answers';
 import { gameOfWeek, useWeek } from './store';
 
 const game = (id: number, week: number, snaps: number, playedOn: string | null = null) => ({
@@ -56,6 +57,19 @@ describe('whose week it is', () => {
 });
 
 describe('a week that is worked on', () => {
+  it('is the one that was asked for last, also when that is the one that is there', async () => {
+    const week = useWeek();
+    await week.open(2);
+    const late = lateAnswers();
+    const other = week.open(1);
+    await late.arrive('/api/schedule');
+    const back = week.open(2);
+    await late.arrive('/api/schedule');
+    await back;
+    late.over();
+    await other;
+    expect(week.week!.game.id).toBe(2);
+  });
   it('opens with what was decided, and keeps every change under the next revision', async () => {
     const week = useWeek();
     await week.open(null);

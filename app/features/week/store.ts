@@ -4,6 +4,7 @@ import { gameAhead } from '#core/model/schedule';
 import { StaleWeekSchema, WEEK_PART_IDS, WeekSchema, type Week, type WeekBody, type WeekPart } from '#core/model/week';
 import { attempting } from '~/features/session/attempt';
 import { inTurn } from '~/features/session/in-turn';
+import { onlyNewest } from '~/features/session/newest';
 import { request, RequestProblem } from '~/features/session/request';
 import { today } from '~/features/season/today';
 import { useSeason, type ScheduledGame } from '~/features/season/store';
@@ -35,14 +36,14 @@ export const useWeek = defineStore('week', () => {
   const revisions: Record<WeekPart, number> = { plan: 0, practice: 0, scripts: 0 };
   const attempt = attempting(problem, 'What you changed is still here.');
   const turn = inTurn();
-  let asked = 0;
+  const asked = onlyNewest();
 
   const game = computed(() => week.value?.game ?? null);
 
   async function read(id: number): Promise<void> {
-    const mine = ++asked;
+    const isNewest = asked.begin();
     const found = WeekSchema.parse(await request(`/api/weeks/${id}`));
-    if (mine !== asked) return;
+    if (!isNewest()) return;
     week.value = found;
     bodies.value = {
       plan: found.plan?.body ?? EMPTY.plan,
@@ -59,6 +60,8 @@ export const useWeek = defineStore('week', () => {
       if (!(await season.load())) return void (problem.value = season.problem);
       const which = id ?? gameOfWeek(season.schedule.games, today())?.id ?? null;
       isOpen.value = true;
+      // Whatever week is being read is not wanted any more.
+      asked.begin();
       if (which === null) week.value = null;
       else if (week.value?.game.id !== which) await read(which);
     });
