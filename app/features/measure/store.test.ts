@@ -56,6 +56,16 @@ describe('measuring', () => {
     }
     expect(store.snap!.id).toBe(2);
   });
+  it('opens the same snap again with what waits of it, and goes on from there', async () => {
+    const store = useMeasure();
+    await store.open(1);
+    wait = () => new Promise((later) => setTimeout(later, 5));
+    const click = store.setFeet('C', 'offence', 'end zone', at(1));
+    await store.open(1);
+    expect([await click, ids(store)]).toEqual([true, ['C end zone']]);
+    expect(await store.setFeet('LG', 'offence', 'end zone', at(2))).toBe(true);
+    expect([sent.map((s) => s.revision), store.problem]).toEqual([[0, 1], '']);
+  });
   it('sends what waits of a snap on that snap’s revision, also when another one was opened meanwhile', async () => {
     const store = useMeasure();
     await store.open(1);

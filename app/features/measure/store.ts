@@ -53,6 +53,8 @@ export const useMeasure = defineStore('measure', () => {
   const open = (id: number): Promise<boolean> =>
     attempt(async () => {
       const isNewest = asked.begin();
+      // What was clicked on this very snap is written before it is read again.
+      if (snap.value?.id === id) await last;
       const [found, view] = await Promise.all([
         request<SnapView>(`/api/snaps/${id}`),
         request<MeasuringView>(`/api/snaps/${id}/measuring`),
