@@ -94,6 +94,8 @@ test('nothing moves under the hand while a snap is still coming in', async ({ pa
     Object.assign(window, { seenAt: seen });
     const look = (): void => {
       for (const hand of document.querySelectorAll('[aria-label="Film and grades"] button')) {
+        // What is folded away has no place yet, or one it has not come to.
+        if (!hand.checkVisibility()) continue;
         const name = hand.getAttribute('aria-label') ?? hand.textContent.trim();
         const y = Math.round(hand.getBoundingClientRect().y);
         if (seen[name]?.at(-1) !== y) (seen[name] ??= []).push(y);
