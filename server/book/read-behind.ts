@@ -1,6 +1,7 @@
 import { QueryTypes, type Sequelize } from 'sequelize';
 import type { BookFilter } from '#core/grade/book/dimensions';
 import type { Measure } from '#core/grade/book/measures';
+import { countedBy, countMarks, KIND } from './counted';
 import { conditionOf, TOLD, type Reach } from './read';
 import { wordOf } from './words';
 
@@ -39,12 +40,15 @@ export async function readMarksBehind(
   const { sql, values } = await conditionOf(db, reach, filter);
   const filmed = 'exists (select 1 from clips c where c.program_id = b.program_id and c.snap_id = b.snap_id)';
   const where = onFilm ? `${sql} and ${filmed}` : sql;
+  const counted = onFilm
+    ? { sql: countMarks(KIND, where), values }
+    : countedBy(KIND, { sql, values }, filter, reach.player);
   const column = TOLD[measure] ?? ALL_EARNED;
   const counts = await db.query<{ part: number; marks: number }>(
-    `with counted as (select b.kind, count(*)::int as n from book_marks b where ${where} group by 1)
+    `with counted as (${counted.sql})
      select case ${PARTS.map((part, i) => `when ${column} ${part} then ${i}`).join(' ')} end as part, sum(c.n)::int as marks
      from counted c join book_kinds k on k.id = c.kind group by 1`,
-    { type: QueryTypes.SELECT, replacements: values },
+    { type: QueryTypes.SELECT, replacements: counted.values },
   );
   const marks: MarkBehind[] = [];
   let before = 0;

@@ -4,7 +4,7 @@ import type { BookLine } from '#core/grade/book/lines';
 import { SPREAD_PARTS, type Spread } from '#core/grade/book/spread';
 import { MEASURE_IDS, type Count, type Measure } from '#core/grade/book/measures';
 import { COLUMNS, SPREADS, type Column } from './columns';
-import { countedBy } from './counted';
+import { countedBy, type Asked } from './counted';
 import { numbersOf } from './words';
 import { CONSEQUENCES } from '#core/model/grade';
 import { MISS_WEIGHTS } from '#core/grade/book/weigh';
@@ -17,11 +17,6 @@ export interface Reach {
 
 /** The number of a word that no mark has. */
 const NO_WORD = -1;
-
-interface Condition {
-  readonly sql: string;
-  readonly values: Record<string, unknown>;
-}
 
 /** The yes and no column of each measure that has one, of a kind of marks. */
 export const TOLD: Readonly<Partial<Record<Measure, string>>> = {
@@ -56,7 +51,7 @@ export async function conditionOf(
   { program, player }: Reach,
   filter: BookFilter,
   columnOf: (key: Dimension) => Column = (key) => COLUMNS[key],
-): Promise<Condition> {
+): Promise<Asked> {
   const parts = ['b.program_id = :program'];
   const values: Record<string, unknown> = { program };
   const words = new Map<string, readonly string[]>();
@@ -124,13 +119,13 @@ export async function readLines(
   filter: BookFilter,
   by: Dimension,
 ): Promise<{ lines: BookLine[]; total: BookLine }> {
-  const { sql, values } = await conditionOf(db, reach, filter);
+  const { sql, values } = countedBy(by, await conditionOf(db, reach, filter), filter, reach.player);
   const { from, key } = toldBy(by);
   const counts = by === 'phase' ? COUNTS.replaceAll('k.technique', 'v.kept') : COUNTS;
   // Lines of a fault do not tell its own count once more.
   const faults = by === 'fault' ? "'{}'::text[]" : 'k.faults';
   const rows = await db.query<CountRow>(
-    `with counted as materialized (${countedBy(by, sql, filter, reach.player)}),
+    `with counted as materialized (${sql}),
        lines as (select ${key} as key, ${counts} from ${from} where ${key} is not null group by 1),
        tags as (select ${key} as key, f.fault, sum(c.n)::int as count from ${from} cross join lateral unnest(${faults}) as f(fault)
          where ${key} is not null group by 1, 2),
@@ -150,10 +145,10 @@ export async function readValues(
   filter: BookFilter,
   by: Dimension,
 ): Promise<{ key: string; marks: number }[]> {
-  const { sql, values } = await conditionOf(db, reach, filter);
+  const { sql, values } = countedBy(by, await conditionOf(db, reach, filter), filter, reach.player);
   const { from, key } = toldBy(by);
   return db.query<{ key: string; marks: number }>(
-    `with counted as (${countedBy(by, sql, filter, reach.player)}) select ${key} as key, sum(c.n)::int as marks from ${from}
+    `with counted as (${sql}) select ${key} as key, sum(c.n)::int as marks from ${from}
      where ${key} is not null group by 1 order by marks desc, key limit ${MOST_VALUES}`,
     { type: QueryTypes.SELECT, replacements: values },
   );

@@ -6,10 +6,11 @@ import { ALL_PLUS } from '#core/model/grade';
 import { SHIPPED_SETTINGS } from '#core/model/settings';
 import { anEntry } from '#core/testing/a-log';
 import { bringUpBooks, keepBooksUp, tidyBooks } from '../../server/book/keep';
+import * as bookOrder from '../../server/db/migrations/0018-book-order';
 import * as bookWords from '../../server/db/migrations/0017-book-words';
 import { GameRow, GradeRow, PlayerRow, SeasonRow, SnapRow } from '../../server/db/models';
 import { nowOpen } from '../../server/opening';
-import { readBook, readChoices } from '../../server/usecases/book';
+import { readBook, readChoices, readSnapsBehind } from '../../server/usecases/book';
 import { readPlayResults } from '../../server/usecases/book-plays';
 import { changeCall } from '../../server/usecases/change-call';
 import { readLineup, saveLineup } from '../../server/usecases/lineup';
@@ -104,16 +105,19 @@ describe('what the Book has due', () => {
     },
   );
 
-  it('is nothing after the words of its marks were numbered, and what it says stays word for word', async () => {
+  it('is nothing after the words of its marks were numbered and put in order, and what it says stays word for word', async () => {
     await readBook(own.members.coach, 'man', {});
     const [kept, lines] = [await wholeBook(own.programId), await readBook(own.members.coach, 'play', {})];
     expect(kept.length).toBeGreaterThan(2);
     const queries = db.sequelize.getQueryInterface();
+    await bookOrder.down(queries);
+    expect(await wholeBook(own.programId)).toEqual(kept);
     await bookWords.down(queries);
     const said = await db.sequelize.query('select distinct blocker, scheme, side from book_marks order by 1', {
       type: QueryTypes.SELECT,
     });
     await bookWords.up(queries);
+    await bookOrder.up(queries);
     const now = await db.sequelize.query('select distinct blocker, scheme, side from book_grades order by 1', {
       type: QueryTypes.SELECT,
     });
@@ -254,6 +258,23 @@ describe('a season that is over', () => {
     expect(known[1]!.total.marks).toBe(2);
   });
 
+  it.each(DIMENSION_IDS)('comes to the same of some values of %s, whether it is counted again or not', async (of) => {
+    const there = (await readBook(own.members.coach, of, {})).lines.map((line) => line.key);
+    const wanted = [...there.slice(0, 2), 'never said', '01'];
+    const filters = [{ [of]: wanted }, { [of]: wanted, season: [`${over}`] }, { [of]: ['never said'] }];
+    const read = (): Promise<unknown[]> =>
+      Promise.all(
+        filters.flatMap((filter) => [
+          readBook(own.members.coach, of, filter),
+          readBook(own.members.coach, 'fault', filter),
+          readSnapsBehind(own.members.coach, filter, 'both', { skip: 0, take: 50 }),
+        ]),
+      );
+    const again = await read();
+    await tidyBooks();
+    expect(await read()).toEqual(again);
+  });
+
   it('is read from what was counted, but not for a player and not where more is asked', async () => {
     await tidyBooks();
     await db.sequelize.query('update book_counts set n = 100 where program_id = :id', {
@@ -262,7 +283,15 @@ describe('a season that is over', () => {
     const { coach, player } = own.members;
     await GameRow.update({ published: true }, { where: { id: own.gameId } });
     expect((await readBook(coach, 'place', { season: [`${over}`] })).total.marks).toBe(200);
+    expect((await readBook(coach, 'place', { season: [`${over}`], place: ['LT'] })).total.marks).toBe(100);
+    expect((await readBook(coach, 'fault', { season: [`${over}`], unit: ['tackles'] })).total.marks).toBe(100);
+    const behind = await readSnapsBehind(coach, { season: [`${over}`], unit: ['tackles'] }, 'both', {
+      skip: 0,
+      take: 50,
+    });
+    expect(behind.total).toBe(100);
     expect((await readBook(coach, 'place', { season: [`${over}`], unit: ['tackles'] })).total.marks).toBe(1);
+    expect((await readBook(coach, 'place', { unit: ['tackles'], place: ['LT'] })).total.marks).toBe(1);
     expect((await readBook(player, 'place', {})).total.marks).toBe(1);
   });
 

@@ -24,7 +24,7 @@ const byNumber = (column: string): string => `w_${column}.id = m.${column}`;
 const view = (columns: string): string =>
   `create view book_grades as select ${columns}, ${listed(SAID, (c) => `k.${c}`)} from book_marks m join book_kinds k on k.id = m.kind`;
 /** Whatever hangs on `book_marks`, made anew with it. */
-const AROUND = `
+export const AROUND = `
   alter table book_marks add primary key (grade_id), add foreign key (grade_id) references grades(id) on delete cascade,
     add foreign key (kind) references book_kinds(id) on delete cascade, add foreign key (program_id) references programs(id) on delete cascade;
   create index book_marks_game on book_marks (game_id);
@@ -36,6 +36,12 @@ const AROUND = `
     for each statement execute function book_counted_no_more();
   create trigger book_counted_gone after delete on book_marks referencing old table as changed
     for each statement execute function book_counted_no_more();`;
+/** The columns of marks with numbers for words, as this migration orders them. */
+export const NUMBERED: readonly string[] = [...WHOSE, ...WORDS, 'play', ...NUMBERS, 'grade_id', 'player_id', ...MAYBE];
+/** The view of such marks. */
+export const viewOfNumbers = view(
+  `${listed([...WHOSE, 'grade_id', 'player_id', ...NUMBERS], (c) => `m.${c}`)}, ${listed([...WORDS, ...MAYBE], wordOf)}`,
+);
 const [ALWAYS, SOMETIMES] = ['not null', ''];
 const typed = (columns: readonly string[], type: string, must: string): string =>
   listed(columns, (c) => `${c} ${type} ${must}`);
@@ -60,7 +66,7 @@ export async function up(queries: QueryInterface): Promise<void> {
     drop table book_marks;
     alter table book_numbered rename to book_marks;
     ${AROUND}
-    ${view(`${listed([...WHOSE, 'grade_id', 'player_id', ...NUMBERS], (c) => `m.${c}`)}, ${listed([...WORDS, ...MAYBE], wordOf)}`)};
+    ${viewOfNumbers};
   `);
 }
 

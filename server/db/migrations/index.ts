@@ -15,6 +15,7 @@ import * as bookKinds from './0014-book-kinds';
 import * as bookDue from './0015-book-due';
 import * as gamesOfTheirs from './0016-games-of-theirs';
 import * as bookWords from './0017-book-words';
+import * as bookOrder from './0018-book-order';
 
 /** In the order they run. Append only: a migration that has been on main is never changed. */
 export const MIGRATIONS = [
@@ -35,4 +36,5 @@ export const MIGRATIONS = [
   bookDue,
   gamesOfTheirs,
   bookWords,
+  bookOrder,
 ] as const;
