@@ -18,6 +18,10 @@ export type Feet = z.infer<typeof FeetSchema>;
 export const StanceSchema = FeetSchema.omit({ pixel: true }).extend({ pixels: z.tuple([PixelSchema, PixelSchema]) });
 export type StanceClicks = z.infer<typeof StanceSchema>;
 
+/** Whose clicks they are, and from where: there is one of each. */
+export const keyOfClick = ({ id, team, angle }: Pick<Feet, 'id' | 'team' | 'angle'>): string =>
+  `${team} ${id} ${angle}`;
+
 /** Clicks on the frames of one moment of a play: seconds from the snap. */
 export const LookSchema = z.object({ seconds: z.number().min(-2).max(12), feet: z.array(FeetSchema).max(88) });
 export type Look = z.infer<typeof LookSchema>;

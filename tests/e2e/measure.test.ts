@@ -117,6 +117,50 @@ test('a snap is measured: cameras from field marks, the front from feet, everybo
   expect(await stumbles(page)).toEqual([]);
 });
 
+test('what is clicked without a connection stays, and goes by itself when there is one again', async ({
+  page,
+  context,
+}) => {
+  await enter(page, 'coach', '/film');
+  const snap = (await snapsOf(page))[2]!;
+  interface Clicked {
+    revision: number;
+    measuring: { atSnap: { id: string; team: string; angle: string; pixel: Pixel }[] };
+  }
+  const read = (): Promise<Clicked> =>
+    page.evaluate(async (id) => (await fetch(`/api/snaps/${id}/measuring`)).json() as Promise<Clicked>, snap.id);
+  const pixelOf = async (seat: string): Promise<Pixel> => {
+    const { atSnap } = (await read()).measuring;
+    return atSnap.find((f) => f.id === seat && f.team === 'offence' && f.angle === 'end zone')!.pixel;
+  };
+  const before = await read();
+  await page.goto(`/film/measure/${snap.id}`);
+  await expect(page.getByRole('heading', { name: 'Asked and done' })).toBeVisible();
+  await page.keyboard.press('2');
+  await expect(page.getByRole('button', { name: /Feet at the snap/ })).toHaveAttribute('aria-current', 'step');
+  await lead(page, 'end zone');
+  const moved: [string, Pixel][] = [];
+  await context.setOffline(true);
+  for (const seat of ['LT', 'LG']) {
+    const { x, y } = before.measuring.atSnap.find((f) => f.id === seat && f.angle === 'end zone')!.pixel;
+    await page.getByRole('table').getByRole('button', { name: seat, exact: true }).click();
+    await click(page, { x: x + 20, y: y + 10 });
+    moved.push([seat, { x: x + 20, y: y + 10 }]);
+    await expect(page.getByRole('alert')).toHaveText(/cannot be reached.*is kept on this device/);
+  }
+  await context.setOffline(false);
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  for (const [seat, { x, y }] of moved) {
+    const there = await pixelOf(seat);
+    expect(Math.hypot(there.x - x, there.y - y)).toBeLessThan(3);
+  }
+  const { revision } = await read();
+  const put = await page.request.put(`/api/snaps/${snap.id}/measuring`, {
+    data: { revision, measuring: before.measuring },
+  });
+  expect(put.status()).toBe(200);
+});
+
 test('the film stays near on a man who was followed, and says so where nobody was', async ({ page }) => {
   await enter(page, 'coach', '/film');
   const snaps = await snapsOf(page);

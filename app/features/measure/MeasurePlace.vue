@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { inSentence } from '#core/vocabulary/in-sentence';
+import { useEventListener, useIntervalFn } from '@vueuse/core';
 import { computed, nextTick, onMounted, ref, watch } from 'vue';
 import { sinceSnap } from '#core/film/frames';
 import type { Pixel } from '#core/model/calibration';
@@ -31,6 +32,7 @@ const step = ref<Step>('marks');
 
 async function open(): Promise<void> {
   if (!(await store.open(Number(route.params.id)))) return;
+  void store.sendAgain();
   const kept = Object.keys(store.calibrations).length > 0;
   step.value = store.measuring.followed ? 'ways' : kept ? 'feet' : 'marks';
 }
@@ -38,6 +40,10 @@ onMounted(() => {
   releaseFocus();
   void open();
 });
+/** What waits for a connection goes as soon as there is one. */
+const TRY_AGAIN_MS = 10_000;
+useEventListener('online', () => void store.sendAgain());
+useIntervalFn(() => store.waits && void store.sendAgain(), TRY_AGAIN_MS);
 watch(
   () => route.params.id,
   (id) => id && Number(id) !== store.snap?.id && void open(),
@@ -131,6 +137,7 @@ const title = computed(() => {
       <NuxtLink :to="`/film/${store.snap.id}`"><kbd>m</kbd> back to the film</NuxtLink>
     </header>
     <p v-if="store.problem" class="problem" role="alert">{{ store.problem }}</p>
+    <p v-if="store.notice" class="problem notice" role="status">{{ store.notice }}</p>
     <p v-if="pending" class="problem" role="alert">
       {{ pendingWords }}
       <button class="plain link" type="button" @click="confirm">Change it, the marks stay</button>
@@ -243,6 +250,9 @@ h1 {
   padding: 7px 20px;
   color: var(--broken);
   font-weight: 600;
+}
+.notice {
+  color: var(--risk);
 }
 .work {
   flex: 1;

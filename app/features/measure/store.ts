@@ -5,6 +5,7 @@ import { bentTracks } from '#core/film/follow/keep';
 import { placesOf, type Calibrations } from '#core/film/alignment/places';
 import type { Calibration, CalibrationInput, Pixel } from '#core/model/calibration';
 import {
+  keyOfClick,
   NOTHING_MEASURED,
   type Bend,
   type FollowedPlay,
@@ -19,12 +20,12 @@ import { usePlaybook } from '~/features/playbook/store';
 import { attempting } from '~/features/session/attempt';
 import { onlyNewest } from '~/features/session/newest';
 import { request } from '~/features/session/request';
+import { useSession } from '~/features/session/store';
+import { useDesks, type Measured } from './desks';
 
-interface MeasuringView {
-  revision: number;
-  measuring: Measuring;
-  calibrations: Record<number, Calibration>;
-  offered: Record<number, Offered>;
+interface MeasuringView extends Measured {
+  readonly calibrations: Record<number, Calibration>;
+  readonly offered: Record<number, Offered>;
 }
 /** The camera of another snap, which may not have moved since. */
 interface Offered {
@@ -32,7 +33,7 @@ interface Offered {
   readonly calibration: Calibration;
 }
 
-/** What is measured on the film of one snap. Every change is sent when it is made, on the revision it was made on. */
+/** What is measured on the film of one snap. Every change is sent when it is made, or when there is a connection again. */
 export const useMeasure = defineStore('measure', () => {
   const playbook = usePlaybook();
   const snap = shallowRef<SnapView | null>(null);
@@ -41,28 +42,24 @@ export const useMeasure = defineStore('measure', () => {
   /** Cameras of other snaps, for clips that have none. */
   const offered = shallowRef<Readonly<Record<number, Offered>>>({});
   const problem = ref('');
-  const saving = ref(0);
   const asked = onlyNewest();
-  /** The snap that is open, with the revision its next change is made on. */
-  let opened = { revision: 0 };
-  /** Changes go one after the other: each is made on the revision of the one before. */
-  let last: Promise<unknown> = Promise.resolve();
-
-  const attempt = attempting(problem, 'What you clicked is still here; click once more when it is back.');
+  const attempt = attempting(problem, 'What you clicked is still here; try once more when it is back.');
+  const session = useSession();
+  const desks = useDesks({
+    user: () => session.member?.userId ?? null,
+    problem,
+    show: (id, whole) => {
+      if (snap.value?.id === id) measuring.value = whole;
+    },
+  });
 
   const open = (id: number): Promise<boolean> =>
     attempt(async () => {
       const isNewest = asked.begin();
-      // What was clicked on this very snap is written before it is read again.
-      if (snap.value?.id === id) await last;
-      const [found, view] = await Promise.all([
-        request<SnapView>(`/api/snaps/${id}`),
-        request<MeasuringView>(`/api/snaps/${id}/measuring`),
-      ]);
+      const [found, view] = await Promise.all([request<SnapView>(`/api/snaps/${id}`), desks.open<MeasuringView>(id)]);
       if (!isNewest()) return;
       snap.value = found;
-      opened = { revision: view.revision };
-      measuring.value = view.measuring;
+      measuring.value = desks.wholeOf(id);
       calibrations.value = view.calibrations;
       offered.value = view.offered;
     });
@@ -85,31 +82,15 @@ export const useMeasure = defineStore('measure', () => {
     measuring.value.followed ? bentTracks(measuring.value.followed, measuring.value.bends) : [],
   );
 
-  /** Sends a change; when it is refused, what was there before stands again. */
+  /** Shows a change and sends it: true once it has arrived. */
   function change(next: Measuring): Promise<boolean> {
-    const [before, of, on] = [measuring.value, snap.value!.id, opened];
     measuring.value = next;
-    saving.value++;
-    const sent = last.then(() =>
-      attempt(async () => {
-        const answer = await request<{ revision: number }>(`/api/snaps/${of}/measuring`, {
-          method: 'PUT',
-          body: { revision: on.revision, measuring: next },
-        });
-        on.revision = answer.revision;
-      }),
-    );
-    last = sent.then((done) => {
-      saving.value--;
-      // Whatever was clicked after it was clicked on top of it: only an untouched change is taken back.
-      if (!done && opened === on && measuring.value === next) measuring.value = before;
-    });
-    return sent;
+    return desks.change(snap.value!.id, next);
   }
 
   /** Says where a man's feet are at the snap; `null` takes the click away. */
   function setFeet(id: string, team: Team, angle: Angle, pixel: Pixel | null): Promise<boolean> {
-    const rest = measuring.value.atSnap.filter((f) => f.id !== id || f.team !== team || f.angle !== angle);
+    const rest = measuring.value.atSnap.filter((f) => keyOfClick(f) !== keyOfClick({ id, team, angle }));
     return change({ ...measuring.value, atSnap: pixel ? [...rest, { id, team, angle, pixel }] : rest });
   }
   /** Says where both feet of a man are at the snap; `null` takes the clicks away. */
@@ -118,9 +99,9 @@ export const useMeasure = defineStore('measure', () => {
     angle: Angle,
     pixels: StanceClicks['pixels'] | null,
   ): Promise<boolean> {
-    const { id, team } = man;
-    const rest = measuring.value.stances.filter((s) => s.id !== id || s.team !== team || s.angle !== angle);
-    return change({ ...measuring.value, stances: pixels ? [...rest, { id, team, angle, pixels }] : rest });
+    const his = { id: man.id, team: man.team, angle };
+    const rest = measuring.value.stances.filter((s) => keyOfClick(s) !== keyOfClick(his));
+    return change({ ...measuring.value, stances: pixels ? [...rest, { ...his, pixels }] : rest });
   }
   const keepFollowed = (followed: FollowedPlay | null): Promise<boolean> =>
     change({ ...measuring.value, followed, bends: [] });
@@ -161,7 +142,10 @@ export const useMeasure = defineStore('measure', () => {
     calibrations,
     offered,
     problem,
-    saving,
+    notice: desks.notice,
+    saving: desks.saving,
+    waits: desks.waits,
+    sendAgain: desks.sendAgain,
     call,
     cameras,
     places,

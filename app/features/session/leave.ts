@@ -1,4 +1,5 @@
 import { useMarks } from '~/features/marks/store';
+import { clearUnsent, unsentOf } from '~/features/measure/box';
 import { dropSent } from '~/features/night/box';
 import { clearWaiting } from '~/features/quiz/box';
 import { useQuiz } from '~/features/quiz/store';
@@ -15,6 +16,8 @@ export async function leave(): Promise<void> {
   const [session, marks] = [useSession(), useMarks()];
   await marks.lock();
   if (session.member?.role === 'player') await useQuiz().sendAgain();
+  if (session.member && (await unsentOf(session.member.userId)).length)
+    await (await import('~/features/measure/store')).useMeasure().sendAgain();
   try {
     await session.logOut();
   } catch (problem) {
@@ -23,6 +26,7 @@ export async function leave(): Promise<void> {
     throw problem;
   }
   await clearWaiting();
+  await clearUnsent();
   await dropSent();
   for (const key of Object.keys(localStorage)) if (!STAYS.includes(key)) localStorage.removeItem(key);
   window.location.assign('/login');

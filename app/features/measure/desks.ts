@@ -1,0 +1,177 @@
+import { ref, type Ref } from 'vue';
+import { together } from '#core/film/alignment/together';
+import { NOTHING_MEASURED, type Measuring } from '#core/model/measured';
+import { inTurn } from '~/features/session/in-turn';
+import { request, RequestProblem } from '~/features/session/request';
+import { dropUnsent, keepUnsent, unsentOf } from './box';
+
+/** What the server answers of what is measured on a snap. */
+export interface Measured {
+  readonly revision: number;
+  readonly measuring: Measuring;
+}
+
+/** What the server has of a snap, as far as is known here, and what is measured on top of it. */
+interface Desk {
+  readonly snap: number;
+  readonly turn: ReturnType<typeof inTurn>;
+  revision: number;
+  there: Measuring;
+  /** All of it, where the server has not; `null` where it has. */
+  unsent: Measuring | null;
+  /** How often the server would not take what was sent. */
+  refusals: number;
+}
+
+interface Around {
+  /** Who measures; for nobody nothing is kept on the device. */
+  readonly user: () => number | null;
+  readonly problem: Ref<string>;
+  /** Shows what a snap comes to where that is another than was clicked. */
+  readonly show: (snap: number, measuring: Measuring) => void;
+}
+
+const KEPT = 'What you click is kept on this device, and sent when the server answers.';
+const NAMES: Readonly<Record<string, string>> = { ways: 'the ways that were followed' };
+/** There is no such snap any more, so that nothing of it is to be sent. */
+const isGone = (failure: unknown): boolean => failure instanceof RequestProblem && failure.status === 404;
+/** Others who are as often faster are let through. */
+const MOST_TRIES = 5;
+
+function sayTogether(both: readonly string[]): string {
+  const mine = both.length ? ` Of ${both.map((b) => NAMES[b] ?? b).join(', ')} yours stands.` : '';
+  return `Somebody else has measured on this snap meanwhile: both are together now.${mine}`;
+}
+
+/**
+ * Sends what is measured, all of a snap at a time, and keeps on the device what has not arrived. Where somebody else was faster both are put
+ * together and sent again; what the server refuses is taken back.
+ */
+export function useDesks({ user, problem, show }: Around) {
+  const desks = new Map<number, Desk>();
+  const saving = ref(0);
+  /** Something lies here that waits for a connection. */
+  const waits = ref(false);
+  /** What became of measuring that two did at once. */
+  const notice = ref('');
+
+  function deskOf(snap: number): Desk {
+    const known = desks.get(snap);
+    if (known) return known;
+    const desk = { snap, turn: inTurn(), revision: 0, there: NOTHING_MEASURED, unsent: null, refusals: 0 };
+    desks.set(snap, desk);
+    return desk;
+  }
+
+  /** Lays on the device what has not arrived; a device that takes nothing is no reason not to send it. */
+  async function keep({ snap, there, unsent }: Desk): Promise<void> {
+    const by = user();
+    if (by === null) return;
+    const laid = unsent ? keepUnsent({ user: by, snap, before: there, mine: unsent }) : dropUnsent({ user: by, snap });
+    await laid.catch(() => undefined);
+  }
+
+  /** Takes over what the server has, and puts on top of it what is not there yet. */
+  function take(desk: Desk, { revision, measuring }: Measured): void {
+    if (desk.unsent) {
+      const { measuring: whole, both, isOfBoth } = together(desk.there, desk.unsent, measuring);
+      desk.unsent = whole;
+      if (isOfBoth) notice.value = sayTogether(both);
+    }
+    Object.assign(desk, { revision, there: measuring });
+    show(desk.snap, desk.unsent ?? measuring);
+  }
+  const read = <T extends Measured>(snap: number): Promise<T> => request<T>(`/api/snaps/${snap}/measuring`);
+
+  /** The same with what the server has now; false while it cannot be asked. */
+  async function takeAnew(desk: Desk): Promise<boolean> {
+    try {
+      take(desk, await read(desk.snap));
+      return true;
+    } catch (failure) {
+      if (!(failure instanceof RequestProblem)) throw failure;
+      problem.value = `${failure.message} ${KEPT}`;
+      return false;
+    }
+  }
+
+  /** Sends a snap's whole once; false where it is no use to go on. */
+  async function send(desk: Desk, whole: Measuring): Promise<boolean> {
+    try {
+      const { revision } = await request<{ revision: number }>(`/api/snaps/${desk.snap}/measuring`, {
+        method: 'PUT',
+        body: { revision: desk.revision, measuring: whole },
+      });
+      Object.assign(desk, { revision, there: whole, unsent: desk.unsent === whole ? null : desk.unsent });
+      problem.value = '';
+      return true;
+    } catch (failure) {
+      if (!(failure instanceof RequestProblem)) throw failure;
+      if (failure.status === 409) return takeAnew(desk);
+      problem.value = failure.offline ? `${failure.message} ${KEPT}` : failure.message;
+      if (!failure.offline) {
+        desk.refusals++;
+        desk.unsent = null;
+        show(desk.snap, desk.there);
+      }
+      return false;
+    } finally {
+      await keep(desk);
+    }
+  }
+  /** Sends what there is of a snap after whatever of it is on its way. */
+  const push = (desk: Desk): Promise<void> =>
+    desk.turn(async () => {
+      for (let tries = 0; desk.unsent !== null && tries < MOST_TRIES; tries++)
+        if (!(await send(desk, desk.unsent))) break;
+      waits.value = [...desks.values()].some((d) => d.unsent !== null);
+    });
+
+  /** Reads what is measured on a snap, with what lies here of it. */
+  async function open<T extends Measured>(snap: number): Promise<T> {
+    const by = user();
+    const laid = by === null ? [] : await unsentOf(by).catch(() => []);
+    const here = laid.find((u) => u.snap === snap);
+    const isNew = !desks.has(snap);
+    const desk = deskOf(snap);
+    const view = await desk.turn(async () => {
+      const found = await read<T>(snap);
+      if (isNew && here) Object.assign(desk, { there: here.before, unsent: here.mine });
+      take(desk, found);
+      return found;
+    });
+    if (desk.unsent) void push(desk);
+    return view;
+  }
+
+  /** What is measured on a snap now is this: true once the server has it. */
+  async function change(snap: number, whole: Measuring): Promise<boolean> {
+    const desk = deskOf(snap);
+    const { refusals } = desk;
+    desk.unsent = whole;
+    notice.value = '';
+    saving.value++;
+    void keep(desk);
+    await push(desk);
+    saving.value--;
+    return desk.unsent === null && desk.refusals === refusals;
+  }
+
+  /** Sends whatever lies here, of every snap. */
+  async function sendAgain(): Promise<void> {
+    const by = user();
+    const laid = by === null ? [] : await unsentOf(by).catch(() => []);
+    for (const unsent of laid)
+      if (!desks.has(unsent.snap))
+        await open(unsent.snap).catch((failure) => (isGone(failure) ? dropUnsent(unsent) : undefined));
+    await Promise.all([...desks.values()].map(push));
+  }
+
+  /** All that is measured on a snap that was opened. */
+  function wholeOf(snap: number): Measuring {
+    const { there, unsent } = deskOf(snap);
+    return unsent ?? there;
+  }
+
+  return { open, wholeOf, change, sendAgain, saving, waits, notice };
+}
