@@ -1,4 +1,4 @@
-import { feetNear, scaleOnGround } from '#core/film/alignment/assist';
+import { feetNear, framesElsewhere, scaleOnGround } from '#core/film/alignment/assist';
 import { ANGLES } from '#core/model/angle';
 import { framesOf } from './film';
 import { calibrationsOf } from './places';
@@ -14,13 +14,18 @@ export function measureAssisted(truth: Truth, folder: string, number: number, se
   const cameras = calibrationsOf(truth, seed);
   for (const angle of ANGLES) {
     const file = `${folder}/snap-${String(number).padStart(2, '0')}-${angle.replace(' ', '-')}.webm`;
-    const picture = framesOf(file)[at]!;
+    const frames = framesOf(file);
+    const picture = frames[at]!;
+    const { snapFrame, framesPerSecond } = truth;
+    const others = framesElsewhere({ snapFrame, framesPerSecond, frames: frames.length }).map(
+      (frame) => frames[frame]!,
+    );
     const exact = feetClicked(truth, at, (p) => p, [angle]).feet;
     for (const pixels of HANDS) {
       const feet = feetClicked(truth, at, handOf(seed + pixels, pixels), [angle]).feet;
       for (const [i, { pixel }] of feet.entries()) {
         const scale = scaleOnGround(cameras[angle]!, pixel);
-        const found = scale === null ? null : feetNear(picture, pixel, scale);
+        const found = scale === null ? null : feetNear(picture, pixel, scale, others);
         const name = `a hand ${pixels} px off, ${angle}`;
         tally.count(`clicks put right, ${name}`, found !== null);
         if (!found) continue;

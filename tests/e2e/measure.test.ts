@@ -94,6 +94,9 @@ test('a snap is measured: cameras from field marks, the front from feet, everybo
   await expect(page.getByText('The front is even, over.')).toBeVisible();
   await expect(page.getByText('It is the front that was logged.')).toBeVisible();
 
+  // The film has been looked at beside the page: what is seen later at the same places tells feet from ground.
+  await expect(page.getByText(/by colour and by what is there later/)).toBeVisible();
+
   await page.keyboard.press('3');
   await page.getByRole('button', { name: 'Follow everybody' }).click();
   await expect(page.getByRole('heading', { name: 'Asked and done' })).toBeVisible({ timeout: 120_000 });

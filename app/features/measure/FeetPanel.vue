@@ -18,6 +18,8 @@ const props = defineProps<{
   family: string;
   /** Clicks go to the feet they were meant for. */
   assists: boolean;
+  /** They are told by what the film shows at the same place later, too. */
+  byDifference: boolean;
   stances: Stances;
 }>();
 const emit = defineEmits<{ choose: [man: Named]; keep: []; assist: [on: boolean] }>();
@@ -52,6 +54,10 @@ const asks = computed(() => {
   if (!who) return 'Both feet of the whole line are clicked in this angle.';
   return props.stances.foot.value ? `Click the other foot of ${who}.` : `Click a foot of ${who}.`;
 });
+const help = computed(() => {
+  const by = props.byDifference ? 'by colour and by what is there later' : 'by colour';
+  return `a click goes to the feet beside it, ${by}; a man you choose first stays where you click`;
+});
 const choose = (man: Named): void => (props.stances.isOn.value ? props.stances.choose(man) : emit('choose', man));
 const count = computed(() => rows.value.filter((r) => r.from.length > 0).length);
 /** The front as it is written differs from what was logged. */
@@ -69,9 +75,7 @@ const differs = computed(() => props.read !== null && !sameAlignment(props.read.
         :checked="assists"
         @change="emit('assist', ($event.target as HTMLInputElement).checked)"
       />
-      <span
-        ><kbd>a</kbd> a click goes to the feet beside it, by colour; a man you choose first stays where you click</span
-      >
+      <span><kbd>a</kbd> {{ help }}</span>
     </label>
     <label class="soft assist"
       ><input type="checkbox" :checked="stances.isOn.value" @change="stances.toggle()" />

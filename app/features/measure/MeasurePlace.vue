@@ -11,7 +11,8 @@ import { releaseFocus } from '~/features/hands/in-field';
 import { schemeName } from '~/features/board/scheme-names';
 import { useFeetStep } from './feet-step';
 import FeetPanel from './FeetPanel.vue';
-import { pictureOf } from './grab';
+import { useElsewhere } from './elsewhere';
+import { pictureOf, picturesOf } from './grab';
 import { useFollowing } from './following';
 import { useKeepCall } from './keep-call';
 import { MEASURE_HANDS, useMeasureKeys } from './keys';
@@ -55,6 +56,13 @@ const frame = computed(() => pair.value?.transport.frame.value ?? 0);
 const sizeOfLead = (side: 'videoWidth' | 'videoHeight', usual: number) =>
   computed(() => (void frame.value, pair.value?.shown.find((s) => s.clip === lead.value)?.video[side]) || usual);
 const [wide, high] = [sizeOfLead('videoWidth', 960), sizeOfLead('videoHeight', 540)];
+const kept = computed(() => (lead.value && store.calibrations[lead.value.id]) || null);
+const elsewhere = useElsewhere(
+  lead,
+  kept,
+  computed(() => step.value === 'feet'),
+  (clip, frames) => picturesOf(`/api/clips/${clip.id}`, clip, frames),
+);
 const film: OnFilm = {
   lead,
   frame,
@@ -64,7 +72,8 @@ const film: OnFilm = {
     const video = pair.value?.shown.find((s) => s.clip === lead.value)?.video;
     return video ? pictureOf(video) : null;
   },
-  kept: computed(() => (lead.value && store.calibrations[lead.value.id]) || null),
+  others: () => elsewhere.value,
+  kept,
 };
 /** When the ball is thrown, seconds from the snap; `null` where nobody marked it. */
 const thrown = computed(() => {
@@ -201,6 +210,7 @@ const title = computed(() => {
           :read="feet.read.value"
           :family="feet.family.value"
           :assists="feet.assists.value"
+          :by-difference="elsewhere.length > 0"
           :stances="feet.stances"
           @choose="feet.chosen.value = $event"
           @assist="feet.assists.value = $event"

@@ -13,7 +13,7 @@ import type { OnFilm, OnStep } from './steps';
 import { useMeasure } from './store';
 
 /** Step 2: everybody's feet at the snap, and the front that makes. */
-export function useFeetStep({ lead, kept, picture }: OnFilm) {
+export function useFeetStep({ lead, kept, picture, others }: OnFilm) {
   const store = useMeasure();
   const playbook = usePlaybook();
   const men = computed(() => (store.call ? menOf(store.call, playbook.settings) : []));
@@ -40,7 +40,7 @@ export function useFeetStep({ lead, kept, picture }: OnFilm) {
   function putRight(pixel: Pixel): Pixel {
     const scale = assists.value && !chosen.value && kept.value ? scaleOnGround(kept.value, pixel) : null;
     const shown = scale === null ? null : picture();
-    return (shown && feetNear(shown, pixel, scale!)) ?? pixel;
+    return (shown && feetNear(shown, pixel, scale!, others())) ?? pixel;
   }
 
   const stances = useStances(lead, men);

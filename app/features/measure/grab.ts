@@ -58,21 +58,46 @@ export class Grabber {
   }
 }
 
+/** Pictures of a film at some of its frames, in its own pixels, taken beside the one on the page. */
+export async function picturesOf(
+  url: string,
+  clip: Pick<ClipBody, 'framesPerSecond'>,
+  frames: readonly number[],
+): Promise<Picture[]> {
+  const video = document.createElement('video');
+  Object.assign(video, { muted: true, preload: 'auto', src: url });
+  await once(video, 'loadeddata');
+  const pictures: Picture[] = [];
+  for (const frame of frames) {
+    await seek(video, seekTime(frame, clip.framesPerSecond));
+    const picture = pictureOf(video);
+    if (picture) pictures.push(picture);
+  }
+  video.removeAttribute('src');
+  video.load();
+  return pictures;
+}
+
 /** Longest a film may take to show a frame, milliseconds. */
 const PATIENCE = 8000;
 
-function seek(video: HTMLVideoElement, time: number): Promise<void> {
-  if (Math.abs(video.currentTime - time) < 1e-4 && !video.seeking) return Promise.resolve();
+async function seek(video: HTMLVideoElement, time: number): Promise<void> {
+  if (Math.abs(video.currentTime - time) < 1e-4 && !video.seeking) return;
+  const there = once(video, 'seeked');
+  video.currentTime = time;
+  await there;
+}
+
+function once(video: HTMLVideoElement, event: 'seeked' | 'loadeddata'): Promise<void> {
   return new Promise((done, fail) => {
     const late = setTimeout(() => fail(new Error('The film does not come to the frame that was asked for.')), PATIENCE);
     video.addEventListener(
-      'seeked',
+      event,
       () => {
         clearTimeout(late);
         done();
       },
       { once: true },
     );
-    video.currentTime = time;
   });
 }

@@ -26,6 +26,7 @@ function set(kept: Calibration | null = null) {
     seconds: ref(0),
     size: computed(() => A_SIZE),
     kept: known,
+    others: () => [],
     picture: () => null,
   };
   useMeasure().offered = { 5: { snap: 3, calibration: aCalibration() } };

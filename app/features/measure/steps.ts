@@ -35,6 +35,8 @@ export interface OnFilm {
   readonly size: Readonly<Ref<{ width: number; height: number }>>;
   /** The picture of the clip that leads as it is shown; `null` while there is none. */
   readonly picture: () => Colours | null;
+  /** Pictures of the clip that leads from moments when everybody has left his place; none where its camera moves. */
+  readonly others: () => readonly Colours[];
   /** The camera of the clip that leads, when it is kept. */
   readonly kept: Readonly<Ref<Calibration | null>>;
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { aCalibration, seenAt } from '../../testing/a-calibration';
-import { feetNear, scaleOnGround, type Colours } from './assist';
+import { feetNear, framesElsewhere, scaleOnGround, type Colours } from './assist';
 
 /** Pixels a foot. */
 const SCALE = 16;
@@ -83,11 +83,52 @@ describe('a click near a man’s feet', () => {
     expect(off(feetNear(two, { x: 193, y: 135 }, SCALE), { x: 196, y: 138 })).toBeLessThan(0.15);
   });
 
+  it('goes to feet in the colour of the ground where the same place was seen without them', () => {
+    const green = man(FEET.x, FEET.y).map((box, i) => (i === 0 ? box : { ...box, colour: [74, 158, 88] as const }));
+    const click = { x: FEET.x + 4, y: FEET.y + 3 };
+    const [hidden, empty] = [picture(...green), picture()];
+    expect(feetNear(hidden, click, SCALE)).toBeNull();
+    expect(off(feetNear(hidden, click, SCALE, [empty, empty, empty]))).toBeLessThan(0.2);
+    // Whoever ran over the place in one of them does not stand in its way.
+    const crossed = picture(...man(FEET.x, FEET.y - 4));
+    expect(off(feetNear(hidden, click, SCALE, [empty, crossed, empty]))).toBeLessThan(0.2);
+  });
+
+  it('stays in a shadow, and where colour and what was seen before do not agree', () => {
+    const shadow = picture({ left: 150, top: 120, wide: 20, high: 20, colour: SHADOW });
+    expect(feetNear(shadow, FEET, SCALE, [picture(), picture(), picture()])).toBeNull();
+    const [drawn, click] = [picture(...man(FEET.x, FEET.y)), { x: FEET.x + 4, y: FEET.y + 3 }];
+    expect(feetNear(drawn, click, SCALE)).not.toBeNull();
+    // Half of him was there before, and was no ground then.
+    const half = picture({ left: 148, top: 60, wide: 13, high: 82, colour: PANTS });
+    expect(feetNear(drawn, click, SCALE, [half, half, half])).toBeNull();
+  });
+
+  it('is told by colour alone where other pictures are of another size', () => {
+    const drawn = picture(...man(FEET.x, FEET.y));
+    const click = { x: FEET.x + 4, y: FEET.y + 3 };
+    const small = { width: 2, height: 2, data: new Uint8ClampedArray(16) };
+    expect(feetNear(drawn, click, SCALE, [small])).toEqual(feetNear(drawn, click, SCALE));
+  });
+
   it('knows how large a foot is where it is, and nothing of the sky', () => {
     const calibration = aCalibration();
     const [near, far] = [scaleOnGround(calibration, seenAt(0, 90)), scaleOnGround(calibration, seenAt(0, 120))];
     expect(near!).toBeGreaterThan(far!);
     expect(near!).toBeCloseTo(Math.hypot(seenAt(1, 90).x - seenAt(0, 90).x, seenAt(1, 90).y - seenAt(0, 90).y), 0);
     expect(scaleOnGround(calibration, { x: 480, y: -4000 })).toBeNull();
+  });
+});
+
+const CLIP = { snapFrame: 24, frames: 140, framesPerSecond: 30 };
+
+describe('frames on which everybody is elsewhere', () => {
+  it('are a second and more after the snap, by the clip’s own rate', () => {
+    expect(framesElsewhere(CLIP)).toEqual([60, 72, 84, 96, 108]);
+    expect(framesElsewhere({ ...CLIP, framesPerSecond: 60, frames: 400 })[0]).toBe(96);
+  });
+  it('are those the clip has, and none where they are too few to tell the ground from who runs over it', () => {
+    expect(framesElsewhere({ ...CLIP, frames: 90 })).toEqual([60, 72, 84]);
+    expect(framesElsewhere({ ...CLIP, frames: 84 })).toEqual([]);
   });
 });
