@@ -2,19 +2,11 @@ import { Matrix } from 'ml-matrix';
 import type { FilmCamera, Pixel } from '../../model/calibration';
 import type { Team } from '../../model/measured';
 import { project, scaleAt, type Size } from '../calibrate/camera';
-import {
-  coveredBy,
-  gridOf,
-  sightsOf,
-  shareOf,
-  sightOf,
-  trunkBox,
-  TRUNK_HEIGHT,
-  UPRIGHT_HEIGHT,
-  type Standing,
-} from './bodies';
+import { coveredBy, shareOf, sightOf, trunkBox, TRUNK_HEIGHT, UPRIGHT_HEIGHT, type Standing } from './bodies';
 import type { AskedPlaces } from './asked';
-import type { Box, Eyes, Part } from './eyes';
+import { doubtAfter, isAstray, NO_DOUBT, type Doubt } from './doubt';
+import type { Eyes, Part } from './eyes';
+import { flowsOf } from './flows';
 import { atRest, lookBack, predict, takeIn, type Belief, type Motion } from './filter';
 
 /** A man to be followed: where his feet are at the first frame, feet on the field, and how he stands. */
@@ -69,8 +61,6 @@ const ALIKE = 0.6;
 const REACH = { deviations: 2.5, least: 7, most: 18 };
 /** Errors of a look: at a perfect likeness, more for a poor one; of picture motion, and how many times that where nobody was recognised. Pixels. */
 const ERROR = { find: 0.7, poor: 5, flow: 0.6, stranger: 4, upAndDown: 3 };
-/** Points of picture motion on a trunk: a side of the grid; and how many must be found. */
-const FLOW = { side: 4, least: 4 };
 /** Noses never come nearer than this, feet. */
 const ROOM = 1.25;
 
@@ -79,6 +69,14 @@ interface Man {
   motion: Motion;
   readonly history: Motion[];
   readonly seen: number[];
+  /** Whether what was found of him is he, frame by frame. */
+  readonly doubts: Doubt[];
+}
+
+/** What was found of a man on one frame: how well he was seen, and for every camera how far each find was from where he was expected. */
+interface Found {
+  seen: number;
+  readonly surprises: number[][];
 }
 
 /**
@@ -100,11 +98,14 @@ export class Following {
       motion: atRest([start.x, start.y, TRUNK_HEIGHT[start.stance]], [KNOWN.place, KNOWN.place, KNOWN.height]),
       history: [],
       seen: [],
+      doubts: [],
     }));
     for (const w of watched) meet(this.men, w);
+    const isThere: Found = { seen: 1, surprises: [] };
     keep(
       this.men,
-      this.men.map(() => 1),
+      this.men.map(() => isThere),
+      options.framesPerSecond,
     );
   }
 
@@ -115,10 +116,10 @@ export class Following {
     const before = men.map((m) => standing(m.motion));
     for (const m of men)
       m.motion = predict(m.motion, seconds, UPRIGHT_HEIGHT[m.start.stance], believed(m, this.done * seconds, options));
-    const seen = men.map(() => 0);
-    for (const w of watched) lookAt(men, before, w, this.done, seconds, seen);
+    const found = men.map((): Found => ({ seen: 0, surprises: [] }));
+    for (const w of watched) lookAt(men, before, w, this.done, seconds, found);
     keepApart(men);
-    keep(men, seen);
+    keep(men, found, options.framesPerSecond);
     return ++this.done;
   }
 
@@ -156,10 +157,11 @@ function believed(m: Man, seconds: number, { asked, framesPerSecond }: FollowOpt
 
 const standing = ({ mean }: Motion): Standing => ({ x: mean[0]!, y: mean[1]!, z: mean[2]! });
 
-function keep(men: readonly Man[], seen: readonly number[]): void {
+function keep(men: readonly Man[], found: readonly Found[], framesPerSecond: number): void {
   men.forEach((m, i) => {
     m.history.push(m.motion);
-    m.seen.push(seen[i]!);
+    m.seen.push(found[i]!.seen);
+    m.doubts.push(doubtAfter(m.doubts.at(-1) ?? NO_DOUBT, found[i]!.surprises, framesPerSecond));
   });
 }
 
@@ -184,7 +186,7 @@ function lookAt(
   w: Watched,
   f: number,
   seconds: number,
-  seen: number[],
+  finds: readonly Found[],
 ): void {
   const { eyes, size } = w;
   const frame = w.first + f;
@@ -231,13 +233,17 @@ function lookAt(
       const error = ERROR.flow * hidden * (found.length ? 1 : ERROR.stranger);
       m.motion = takeIn(m.motion, steps, [flow.x, flow.y], [error, error * ERROR.upAndDown])?.motion ?? m.motion;
     }
+    const { surprises } = finds[i]!;
+    const here: number[] = [];
+    surprises.push(here);
     for (const look of found) {
       const error = (ERROR.find + ERROR.poor * (1 - look!.score)) * hidden;
       const taken = takeIn(m.motion, expected, [look!.at.x, look!.at.y], [error, error]);
       if (!taken) continue;
       m.motion = taken.motion;
-      const doubt = taken.surprise > SURPRISE ? 0.4 : 1;
-      seen[i] = Math.max(seen[i]!, look!.score * share * doubt);
+      here.push(taken.surprise);
+      const trust = isAstray(taken.surprise) ? DOUBTED : 1;
+      finds[i]!.seen = Math.max(finds[i]!.seen, look!.score * share * trust);
     }
     if (last && found.includes(last) && share >= SEES.again) {
       const box = trunkBox(camera, standing(m.motion), size);
@@ -246,8 +252,8 @@ function lookAt(
   });
 }
 
-/** A look that is this far from what was expected, in standard deviations squared, is doubted. */
-const SURPRISE = 12;
+/** So little counts how well somebody was seen of whom it is doubted that it is he. */
+const DOUBTED = 0.4;
 /** Team mates whose trunks are nearer than this on the picture can be taken for each other, in half widths of a trunk. */
 const NEAR = 1.6;
 /** By so much a team mate must be more like what was found to be it. */
@@ -291,27 +297,6 @@ function meetLater(
   eyes.learn(`${name} last`, box, part);
 }
 
-/** How far picture motion has taken everybody's trunk since the frame before, pixels; `null` where it cannot tell. */
-function flowsOf(before: readonly Standing[], camera: FilmCamera, { eyes, size }: Watched): (Pixel | null)[] {
-  const sight = sightsOf(camera, before, size);
-  const asked: { man: number; p: Pixel }[] = [];
-  const boxes: (Box | null)[] = before.map((m) => trunkBox(camera, m, size));
-  boxes.forEach((box, man) => {
-    if (box) for (const p of gridOf(box, FLOW.side)) if (sight(man, p)) asked.push({ man, p });
-  });
-  const went = eyes.flow(asked.map((a) => a.p));
-  return boxes.map((box, man) => {
-    if (!box) return null;
-    const steps = asked.flatMap((a, i) =>
-      a.man === man && went[i] ? [{ x: went[i].x - a.p.x, y: went[i].y - a.p.y }] : [],
-    );
-    if (steps.length < FLOW.least) return null;
-    return { x: middle(steps.map((s) => s.x)), y: middle(steps.map((s) => s.y)) };
-  });
-}
-
-const middle = (values: number[]): number => values.sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
-
 /** Two men cannot be one: whoever is too near to somebody gives way, the less sure man more. */
 function keepApart(men: readonly Man[]): void {
   for (let i = 0; i < men.length; i++)
@@ -345,7 +330,7 @@ function trackOf(m: Man): Track {
       y: mean[1]!,
       z: mean[2]!,
       error: Math.sqrt(Math.max(0, cov.get(0, 0) + cov.get(1, 1))),
-      seen: m.seen[f]!,
+      seen: m.seen[f]! * (m.doubts[f]!.isDoubted ? DOUBTED : 1),
     })),
   };
 }
