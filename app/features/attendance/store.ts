@@ -27,14 +27,15 @@ export const useAttendance = defineStore('attendance', () => {
   const says = computed(() => (found.value?.men.length ? sayPresent(found.value.men) : 'nothing written down yet'));
 
   /** Opens a day; whatever was asked for before and comes later is not shown. */
-  const open = (which: string): Promise<boolean> =>
-    attempt(async () => {
-      const isNewest = asked.begin();
+  function open(which: string): Promise<boolean> {
+    const isNewest = asked.begin();
+    return attempt(async () => {
       day.value = which;
       found.value = null;
       const answer = AttendanceDaySchema.parse(await request(`/api/attendance?day=${which}`));
       if (isNewest()) found.value = answer;
-    });
+    }, isNewest);
+  }
   const write = (given: readonly { playerId: number; here: Here; note: string }[]): Promise<boolean> =>
     attempt(async () => {
       const isNewest = asked.now();

@@ -33,13 +33,14 @@ export const useBeside = defineStore('beside', () => {
   const problem = ref('');
   const attempt = attempting(problem);
   const asked = onlyNewest();
-  const open = (one: number, two: number): Promise<boolean> =>
-    attempt(async () => {
-      const isNewest = asked.begin();
+  function open(one: number, two: number): Promise<boolean> {
+    const isNewest = asked.begin();
+    return attempt(async () => {
       reps.value = [];
       const both = await Promise.all([fetchRep(one), fetchRep(two)]);
       if (isNewest()) reps.value = both;
-    });
+    }, isNewest);
+  }
   return { reps, problem, open };
 });
 

@@ -92,7 +92,7 @@ export const useBook = defineStore('book', () => {
       trend.value = all;
       before.value = earlier;
       plays.value = results;
-    });
+    }, isNewest);
     if (isNewest()) loading.value = false;
   }
 

@@ -79,7 +79,7 @@ export const useFilm = defineStore('film', () => {
   function open(id: number | null): Promise<boolean> {
     const isNewest = asking.begin();
     opening.value = id;
-    return attempt(() => openAs(id, isNewest)).finally(() => {
+    return attempt(() => openAs(id, isNewest), isNewest).finally(() => {
       if (isNewest()) opening.value = null;
     });
   }

@@ -115,13 +115,14 @@ export const useGrading = defineStore('grading', () => {
     });
 
   const comparing = onlyNewest();
-  const compare = (game: number, user: number): Promise<boolean> =>
-    attempt(async () => {
-      const isNewest = comparing.begin();
+  function compare(game: number, user: number): Promise<boolean> {
+    const isNewest = comparing.begin();
+    return attempt(async () => {
       two.value = [];
       const found = await request<unknown[]>(`/api/games/${game}/agreement?user=${user}`);
       if (isNewest()) two.value = found.map((m) => TwoMarksSchema.parse(m));
-    });
+    }, isNewest);
+  }
   /** Of two marks one stands from now on; both originals stay in the record. */
   function settled(mark: TwoMarks): void {
     two.value = two.value.map((m) =>

@@ -37,14 +37,15 @@ export const useHuddle = defineStore('huddle', () => {
 
   /** Reads are numbered: one that was overtaken by a later one is dropped. */
   const reads = onlyNewest();
-  const read = (): Promise<boolean> =>
-    attempt(async () => {
-      const isNewest = reads.begin();
+  function read(): Promise<boolean> {
+    const isNewest = reads.begin();
+    return attempt(async () => {
       const { huddle: found } = await request<{ huddle: unknown }>('/api/huddle');
       if (!isNewest()) return;
       huddle.value = found ? HuddleSchema.parse(found) : null;
       isKnown.value = true;
-    });
+    }, isNewest);
+  }
   /** However fast news comes, it is read once at a time, and once more after the last. */
   let [isReading, isNewAgain] = [false, false];
   async function news(): Promise<void> {

@@ -84,9 +84,9 @@ export const useLog = defineStore('log', () => {
   });
 
   const opening = onlyNewest();
-  const open = (id: number | null): Promise<boolean> =>
-    attempt(async () => {
-      const isNewest = opening.begin();
+  function open(id: number | null): Promise<boolean> {
+    const isNewest = opening.begin();
+    return attempt(async () => {
       await roster.load();
       const all = await request<GameItem[]>('/api/games');
       if (!isNewest()) return;
@@ -96,7 +96,8 @@ export const useLog = defineStore('log', () => {
       if (wanted === null) return;
       await reload(wanted);
       if (isNewest()) fresh();
-    });
+    }, isNewest);
+  }
 
   async function reload(of: number): Promise<void> {
     const [snaps, field] = await Promise.all([

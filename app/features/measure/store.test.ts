@@ -56,6 +56,18 @@ describe('measuring', () => {
     }
     expect(store.snap!.id).toBe(2);
   });
+  it('says nothing of a snap that could not be opened once another one is there', async () => {
+    const store = useMeasure();
+    const server = globalThis.$fetch as unknown as (url: string, options: object) => Promise<unknown>;
+    let fail = () => {};
+    vi.stubGlobal('$fetch', (url: string, options: object) =>
+      url === '/api/snaps/1' ? new Promise((_, no) => (fail = () => no(new Error('gone')))) : server(url, options),
+    );
+    const first = store.open(1);
+    expect(await store.open(2)).toBe(true);
+    fail();
+    expect([await first, store.snap!.id, store.problem]).toEqual([false, 2, '']);
+  });
   it('opens the same snap again with what waits of it, and goes on from there', async () => {
     const store = useMeasure();
     await store.open(1);

@@ -53,16 +53,17 @@ export const useMeasure = defineStore('measure', () => {
     },
   });
 
-  const open = (id: number): Promise<boolean> =>
-    attempt(async () => {
-      const isNewest = asked.begin();
+  function open(id: number): Promise<boolean> {
+    const isNewest = asked.begin();
+    return attempt(async () => {
       const [found, view] = await Promise.all([request<SnapView>(`/api/snaps/${id}`), desks.open<MeasuringView>(id)]);
       if (!isNewest()) return;
       snap.value = found;
       measuring.value = desks.wholeOf(id);
       calibrations.value = view.calibrations;
       offered.value = view.offered;
-    });
+    }, isNewest);
+  }
 
   /** The call as it is worked out today: whose places and ways are asked. `null` while it cannot be. */
   const call = computed<WorkedCall | null>(() => {

@@ -26,6 +26,20 @@ describe('what talks to the server', () => {
     expect(problem.value).toBe('Taken.');
   });
 
+  it('writes over nothing when it fails after nobody wants it any more', async () => {
+    const problem = ref('');
+    const attempt = attempting(problem);
+    let [isWanted, arrive] = [true, () => {}];
+    const early = attempt(
+      () => new Promise((_, no) => (arrive = () => no(new RequestProblem('Late.', 500)))),
+      () => isWanted,
+    );
+    isWanted = false;
+    expect(await attempt(fail(new RequestProblem('No.', 409)), () => true)).toBe(false);
+    arrive();
+    expect([await early, problem.value]).toEqual([false, 'No.']);
+  });
+
   it('lets mistakes of ours through', async () => {
     await expect(attempting(ref(''))(fail(new TypeError('oops')))).rejects.toThrow('oops');
   });

@@ -40,8 +40,7 @@ export const useWeek = defineStore('week', () => {
 
   const game = computed(() => week.value?.game ?? null);
 
-  async function read(id: number): Promise<void> {
-    const isNewest = asked.begin();
+  async function read(id: number, isNewest: () => boolean): Promise<void> {
     const found = WeekSchema.parse(await request(`/api/weeks/${id}`));
     if (!isNewest()) return;
     week.value = found;
@@ -55,17 +54,23 @@ export const useWeek = defineStore('week', () => {
   }
 
   /** Opens a game's week; without one, the week that is on. */
-  const open = (id: number | null): Promise<boolean> =>
-    attempt(async () => {
-      if (!(await season.load())) return void (problem.value = season.problem);
+  function open(id: number | null): Promise<boolean> {
+    // Whatever week is being read is not wanted any more.
+    const isNewest = asked.begin();
+    return attempt(async () => {
+      const isLoaded = await season.load();
+      if (!isNewest()) return;
+      if (!isLoaded) return void (problem.value = season.problem);
       const which = id ?? gameOfWeek(season.schedule.games, today())?.id ?? null;
       isOpen.value = true;
-      // Whatever week is being read is not wanted any more.
-      asked.begin();
       if (which === null) week.value = null;
-      else if (week.value?.game.id !== which) await read(which);
-    });
-  const reopen = (): Promise<boolean> => attempt(async () => void (week.value && (await read(week.value.game.id))));
+      else if (week.value?.game.id !== which) await read(which, isNewest);
+    }, isNewest);
+  }
+  function reopen(): Promise<boolean> {
+    const isNewest = asked.begin();
+    return attempt(async () => void (week.value && (await read(week.value.game.id, isNewest))), isNewest);
+  }
 
   /** Changes a part: it stands at once and is written in turn; where somebody was faster, both stay until one is chosen. */
   function change<P extends WeekPart>(part: P, body: WeekBody<P>): Promise<boolean> {
