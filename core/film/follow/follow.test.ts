@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { FilmCamera, Pixel } from '../../model/calibration';
-import { lostFrames } from './events';
+import { LOST, lostFrames } from './events';
 import type { Box, Eyes, Found, Part } from './eyes';
 import { follow, type Start, type Watched } from './follow';
 import { groundAt, project } from '../calibrate/camera';
@@ -94,6 +94,19 @@ class HeldEyes extends KnowingEyes {
   protected override grass(p: Pixel, frame: number): Pixel | null {
     const at = groundAt(this.cameraAt(frame - 1), p, SIZE);
     return at && project(this.cameraAt(frame), { ...at, z: 0 }, SIZE);
+  }
+}
+
+/** The same eyes, which from a frame on take somebody a little beside him for a man. */
+class MistakenEyes extends KnowingEyes {
+  private at = 0;
+  override look(frame: number): void {
+    this.at = frame;
+    super.look(frame);
+  }
+  override find(name: string, around: Pixel, reach: number, free: Part): Found | null {
+    const found = super.find(name, around, reach, free);
+    return found && found.score > 0.5 && this.at > 20 ? { ...found, at: { ...found.at, x: found.at.x + 16 } } : found;
   }
 }
 
@@ -239,5 +252,22 @@ describe('following', () => {
     });
     expect(told).toEqual([2, 3, 4, 5, 6, 7, 8, 9, 10]);
     expect(track!.places).toHaveLength(10);
+  });
+});
+
+describe('a man for whom somebody else is taken', () => {
+  const men = [runner('C', 'offence', () => ({ x: 0, y: 96 }))];
+  const [endZone, sideline] = watch(men);
+  const mistaken: Watched = { ...endZone!, eyes: new MistakenEyes(CAMERAS[0]!, men) };
+  const seenAtLast = (watched: readonly Watched[]): number =>
+    follow(men, watched, { framesPerSecond: RATE, frames: 60 })[0]!.places.at(-1)!.seen;
+
+  it('counts as hardly seen from then on where one camera alone sees him, however alike they look', () => {
+    expect(seenAtLast([endZone!])).toBeGreaterThan(0.9);
+    expect(seenAtLast([mistaken])).toBeLessThan(LOST.seen);
+  });
+
+  it('does not where the other camera goes on finding him where he is expected', () => {
+    expect(seenAtLast([mistaken, sideline!])).toBeGreaterThan(0.9);
   });
 });
