@@ -5,7 +5,9 @@ import { startsOf } from '#core/film/follow/starts';
 import { holeOf, type Hole } from '#core/film/measures/hole';
 import { askedOnFilm } from '#core/film/measures/measure';
 import { askedPlaces } from '#core/film/follow/asked';
+import { nameMovement } from '#core/film/alignment/movement';
 import { ballOf, placesOf } from '#core/film/alignment/places';
+import { looksAt } from '#core/film/follow/looks';
 import type { WorkedCall } from '#core/calls/resolve-call';
 import type { CalibrationInput } from '#core/model/calibration';
 import type { Feet } from '#core/model/measured';
@@ -13,8 +15,9 @@ import { ANGLES, type Angle } from '#core/model/angle';
 import { OpenCvEyes, type Cv } from '#eyes/opencv-eyes';
 import { demoClipFile } from '#demo/scenario';
 import { framesOf } from './film';
+import { SURE, sayAll } from './movements';
 import { calibrated, clickedCameras } from './places';
-import type { Tally } from './tally';
+import { share, type Tally } from './tally';
 import { feetClicked, handOf, SIZE, trulyAt, type Truth } from './truth';
 
 /** How long men are followed, seconds: longer than what is compared, as leaving somebody is told by what comes after; and the spans reported. */
@@ -83,6 +86,22 @@ export function measureFollowing(cv: Cv, filmed: Filmed, tally: Tally): void {
   for (const track of tracks) compareTrack(truth, first, track, ball, tally);
   compareEvents(truth, first, tracks, tally);
   compareHole(filmed, tracks, ball, tally);
+  compareMovement(filmed, tracks, tally);
+}
+
+/** The movement as it is named of the men who were followed. */
+function compareMovement(
+  { truth: { framesPerSecond }, call, number }: Filmed,
+  tracks: readonly Track[],
+  tally: Tally,
+): void {
+  const { atSnap, looks } = looksAt(tracks, { start: -1 / framesPerSecond, framesPerSecond });
+  const [best] = nameMovement(call, atSnap, looks);
+  const [named, was] = [best!.movements, call.front.movements];
+  const isRight = JSON.stringify(named) === JSON.stringify(was);
+  tally.count('what the front did named right of men who were followed', isRight);
+  if (best!.share >= SURE) tally.count('the same where the reading was sure', isRight);
+  if (!isRight) tally.note(`snap ${number}, followed: ${sayAll(was)}: ${sayAll(named)} (${share(best!.share)})`);
 }
 
 /** The hole as it was followed beside the hole as it was, on a run whose ball crosses the line while everybody is followed. */

@@ -71,10 +71,12 @@ function measureMovement(
     if (best!.share >= SURE) tally.count(`right where the reading was sure, ${at} s`, right);
     if (!right && times === LATER[LATER.length - 1])
       tally.note(
-        `${movements.map(describeMovement).join() || 'nothing'}: ${best!.movements.map(describeMovement).join() || 'nothing'} (${share(best!.share)}), over ${value.front.name}, ${snap.call.scheme}`,
+        `${sayAll(movements)}: ${sayAll(best!.movements)} (${share(best!.share)}), over ${value.front.name}, ${snap.call.scheme}`,
       );
   }
 }
 
 /** From this share on a reading is called sure. */
-const SURE = 0.8;
+export const SURE = 0.8;
+
+export const sayAll = (movements: readonly Movement[]): string => movements.map(describeMovement).join() || 'nothing';

@@ -2,9 +2,8 @@ import { computed, watch, type Ref } from 'vue';
 import { askedPlaces } from '#core/film/follow/asked';
 import { keepTracks } from '#core/film/follow/keep';
 import { startsOf } from '#core/film/follow/starts';
-import type { Track } from '#core/film/follow/follow';
-import { ballOf, type MeasuredMan } from '#core/film/alignment/places';
-import type { FollowedPlay } from '#core/model/measured';
+import { looksAt } from '#core/film/follow/looks';
+import { ballOf } from '#core/film/alignment/places';
 import type { Angle } from '#core/model/angle';
 import type { Shown } from '~/features/film/transport';
 import { usePlaybook } from '~/features/playbook/store';
@@ -16,8 +15,6 @@ import { useMeasure } from './store';
 
 /** Nobody is followed longer than this after the snap, seconds. */
 const LONGEST = 4;
-/** Moments of the first second by which the movement is named, seconds from the snap. */
-const LOOKS = [0.5, 0.7, 0.9];
 
 /** Following everybody on the film that is on the page, and naming what the front did from it. */
 export function useFollowing(
@@ -86,23 +83,11 @@ export function useFollowing(
         settings: playbook.settings,
         words: playbook.words,
         call: store.snap.call,
-        atSnap: placedAt(store.tracks, play, 0),
-        looks: LOOKS.map((seconds) => ({ seconds, men: placedAt(store.tracks, play, seconds) })),
+        ...looksAt(store.tracks, play),
       });
     },
     { immediate: true },
   );
 
   return { ...follower, start, missing, readings: readings.whole };
-}
-
-/** Everybody where his track has him so many seconds after the snap. */
-export function placedAt(tracks: readonly Track[], play: FollowedPlay, seconds: number): MeasuredMan[] {
-  const frame = Math.round((seconds - play.start) * play.framesPerSecond);
-  return tracks.flatMap(({ id, team, places }) => {
-    const place = places[frame];
-    if (!place) return [];
-    const variance = Math.max(0.1, place.error) ** 2 / 2;
-    return [{ id, team, x: place.x, y: place.y, spread: { xx: variance, xy: 0, yy: variance }, angles: [] }];
-  });
 }

@@ -6,7 +6,7 @@ import { placesOf } from '#core/film/alignment/places';
 import type { Feet, FollowedPlay } from '#core/model/measured';
 import { A_CALL } from '#core/testing/a-call';
 import { aCalibration } from '#core/testing/a-calibration';
-import { placedAt } from './following';
+
 import { manOn, menOf, seenFromBall, whoseFeet } from './men';
 import { feetOnPicture, waysOnPicture } from './overlay';
 
@@ -112,12 +112,5 @@ describe('ways on a picture', () => {
     expect(ways[1]!.apart).toMatch(/^M[\d. -]+L[\d. -]+$/);
     const there = seenFromBall(calibration, { x: 8, y: 2 }, calibration)!;
     expect(Math.hypot(ways[1]!.planned!.x - there.x, ways[1]!.planned!.y - there.y)).toBeLessThan(0.1);
-  });
-  it('give everybody’s place at a moment, and nobody’s after the film', () => {
-    expect(placedAt(tracks, play, 0.5)).toMatchObject([
-      { id: 'RG', x: 4, y: 0.5 },
-      { id: 'T', x: 5 },
-    ]);
-    expect(placedAt(tracks, play, 9)).toEqual([]);
   });
 });

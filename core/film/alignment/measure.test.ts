@@ -122,6 +122,13 @@ describe('a movement off the film', () => {
     expect(readings[0]!.movements).toEqual(movements);
     expect(readings.reduce((sum, r) => sum + r.share, 0)).toBeCloseTo(1, 9);
   });
+  it('is named all the same where another man was followed wrong', () => {
+    const looks = [0.5, 0.7, 0.9].map((seconds) => ({
+      seconds,
+      men: run(blitz, seconds).map((m) => (m.team === 'defence' && m.id === 'W' ? { ...m, y: m.y + 8 } : m)),
+    }));
+    expect(nameMovement(call.value, run(blitz, 0), looks)[0]!.movements).toEqual(blitz);
+  });
   it('is nothing sure when nobody was measured again', () => {
     const readings = nameMovement(call.value, run([], 0), [{ seconds: 0.5, men: [] }]);
     expect(readings[0]!.movements).toEqual([]);

@@ -24,6 +24,8 @@ const STAYS = 0.4;
 const PACES = [0.8, 0.9, 1, 1.15, 1.3];
 /** How far a man strays from where his reading would have him: feet at once, and a share of how far he has gone. */
 const STRAYS = { at: 0.1, share: 0.2 };
+/** A man far from where every reading has him was followed wrong, or did something of his own: he tells little (degrees of freedom of a Student's t). */
+const HEAVY = 4;
 
 /**
  * Names the movement from where defenders were at the snap and after it. The play that was called is run against every movement of the
@@ -73,7 +75,8 @@ function likelihood(run: Run, pace: number, atSnap: readonly MeasuredMan[], look
       const xx = before.spread.xx + now.spread.xx + strays;
       const yy = before.spread.yy + now.spread.yy + strays;
       const [dx, dy] = [now.x - before.x - x, now.y - before.y - y];
-      sum -= 0.5 * ((dx * dx) / xx + (dy * dy) / yy + Math.log(xx * yy));
+      const off = (dx * dx) / xx + (dy * dy) / yy;
+      sum -= 0.5 * ((HEAVY + 2) * Math.log(1 + off / HEAVY) + Math.log(xx * yy));
     }
   }
   return sum / Math.sqrt(Math.max(1, looks.length));
