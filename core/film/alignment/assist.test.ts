@@ -45,6 +45,20 @@ describe('a click near a man’s feet', () => {
     );
   });
 
+  it('goes to the middle of somebody who stands wide, from either side', () => {
+    const wide = picture(
+      ...[-17, 9].map((left) => ({ left: FEET.x + left, top: FEET.y - 36, wide: 8, high: 38, colour: PANTS })),
+    );
+    for (const aside of [6, -6])
+      expect(off(feetNear(wide, { x: FEET.x + aside, y: FEET.y }, SCALE))).toBeLessThan(0.08);
+  });
+
+  it('is less drawn to who stands beside him the more often his middle is looked for', () => {
+    const two = picture(...man(FEET.x, FEET.y), ...man(FEET.x + 37, FEET.y));
+    const click = { x: FEET.x + 7, y: FEET.y };
+    expect(off(feetNear(two, click, SCALE) ?? click)).toBeLessThan(0.15);
+  });
+
   it('stays where it is when it is there already: a careful hand is surer than colours', () => {
     const drawn = picture(...man(FEET.x, FEET.y));
     const found = feetNear(drawn, { x: FEET.x + 4, y: FEET.y + 3 }, SCALE)!;

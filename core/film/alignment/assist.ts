@@ -10,7 +10,7 @@ export interface Colours {
 }
 
 /** How far around a click feet are looked for, feet: to the side, up and down. */
-const LOOKS = { aside: 1.1, up: 1.6, down: 1.4 };
+const LOOKS = { aside: 1.5, up: 1.6, down: 1.4 };
 /** Feet farther from a click than this are somebody else's, feet. */
 const HIS = 0.45;
 /** A click this near to them is there already, and surer than colours are, feet. */
