@@ -159,7 +159,7 @@ export const useMarks = defineStore('marks', () => {
       for (const mark of batch) await box.arrived(mark, revisions[mark.entry.blocker] ?? 0);
       arrived.value = { snapId, sheet, revisions };
     } catch (problem) {
-      if (!(problem instanceof RequestProblem) || !isFinal(problem)) throw problem;
+      if (!(problem instanceof RequestProblem) || !problem.isFinal) throw problem;
       if (problem.status === 409) await setAside(box, batch, problem);
       // One that is refused takes no other with it.
       else if (batch.length > 1) for (const mark of batch) await sendBatch(box, [mark]);
@@ -245,10 +245,6 @@ export const useMarks = defineStore('marks', () => {
     waitingFor,
   };
 });
-
-/** Will it be refused however often it is sent? Whoever is logged out, or too fast, is not. */
-const isFinal = ({ status, offline }: RequestProblem): boolean =>
-  !offline && status !== null && status >= 400 && status < 500 && ![401, 408, 429].includes(status);
 
 function troubleOf(problem: RequestProblem, waiting: number): string {
   if (problem.offline) return `Not connected: ${sayWaiting(waiting)} kept on this machine and will be sent.`;

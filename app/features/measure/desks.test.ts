@@ -108,7 +108,7 @@ describe('clicks without a connection', () => {
   });
 
   it('of other snaps are sent as well, without anybody opening them', async () => {
-    await keepUnsent({ user: USER, snap: 2, before: NOTHING_MEASURED, mine: clicks(click('RG')) });
+    await keepUnsent({ user: USER, snap: 2, page: 'before', before: NOTHING_MEASURED, mine: clicks(click('RG')) });
     const { open, sendAgain, shown } = page();
     await open(1);
     await sendAgain();
@@ -117,8 +117,8 @@ describe('clicks without a connection', () => {
   });
 
   it('of a snap that is gone are dropped, those of somebody else are left alone', async () => {
-    await keepUnsent({ user: USER, snap: 2, before: NOTHING_MEASURED, mine: clicks(click('RG')) });
-    await keepUnsent({ user: OTHER, snap: 3, before: NOTHING_MEASURED, mine: clicks(click('RG')) });
+    await keepUnsent({ user: USER, snap: 2, page: 'before', before: NOTHING_MEASURED, mine: clicks(click('RG')) });
+    await keepUnsent({ user: OTHER, snap: 3, page: 'before', before: NOTHING_MEASURED, mine: clicks(click('RG')) });
     const { sendAgain } = page();
     const server = globalThis.$fetch as unknown as (url: string, options: object) => Promise<unknown>;
     vi.stubGlobal('$fetch', async (url: string, options: object) => {
@@ -127,6 +127,51 @@ describe('clicks without a connection', () => {
     });
     await sendAgain();
     expect([await unsentOf(USER), (await unsentOf(OTHER)).length, sent]).toEqual([[], 1, []]);
+  });
+
+  it('are not forgotten where the page comes again while there is still no connection', async () => {
+    const before = page();
+    await before.open(1);
+    answer = 'is away';
+    await before.change(1, clicks(click('LT')));
+    const { open, sendAgain, change, wholeOf } = page();
+    await expect(open(1)).rejects.toThrow('cannot be reached');
+    await sendAgain();
+    expect(men((await unsentOf(USER))[0]!.mine)).toEqual(['LT 1']);
+    answer = 'takes it';
+    kept.set(1, { revision: 7, measuring: clicks(click('C', 9)) });
+    await open(1);
+    await change(1, clicks(...wholeOf(1).atSnap, click('RG')));
+    expect([there(1).sort(), await unsentOf(USER)]).toEqual([['C 9', 'LT 1', 'RG 1'], []]);
+  });
+
+  it('of two pages are all kept, and all taken up by the next', async () => {
+    const [one, two] = [page(), page()];
+    await Promise.all([one.open(1), two.open(1)]);
+    answer = 'is away';
+    await one.change(1, clicks(click('LT')));
+    await two.change(1, clicks(click('C')));
+    expect(await unsentOf(USER)).toHaveLength(2);
+    answer = 'takes it';
+    const { sendAgain } = page();
+    await sendAgain();
+    expect([there(1).sort(), await unsentOf(USER)]).toEqual([['C 1', 'LT 1'], []]);
+  });
+
+  it('stay while he is logged out or the server has too much to do, and go afterwards', async () => {
+    const { open, change, sendAgain, problem, wholeOf } = page();
+    await open(1);
+    for (const status of [401, 408, 429, 500, 503]) {
+      answer = { status, message: 'Not now.' };
+      expect(await change(1, clicks(click('LT', status)))).toBe(false);
+      expect([men(wholeOf(1)), problem.value]).toEqual([
+        [`LT ${status}`],
+        expect.stringMatching(/^Not now\. What you click is kept on this device/),
+      ]);
+    }
+    answer = 'takes it';
+    await sendAgain();
+    expect(there(1)).toEqual(['LT 503']);
   });
 
   it('are sent all the same where the device keeps nothing', async () => {

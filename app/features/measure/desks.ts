@@ -3,7 +3,8 @@ import { together } from '#core/film/alignment/together';
 import { NOTHING_MEASURED, type Measuring } from '#core/model/measured';
 import { inTurn } from '~/features/session/in-turn';
 import { request, RequestProblem } from '~/features/session/request';
-import { dropUnsent, keepUnsent, unsentOf } from './box';
+import { newId } from '~/features/marks/new-id';
+import { dropUnsent, keepUnsent, unsentOf, type Unsent } from './box';
 
 /** What the server answers of what is measured on a snap. */
 export interface Measured {
@@ -32,9 +33,8 @@ interface Around {
 }
 
 const KEPT = 'What you click is kept on this device, and sent when the server answers.';
+const KEPT_FOR_LATER = 'What you click is kept on this device, and sent again.';
 const NAMES: Readonly<Record<string, string>> = { ways: 'the ways that were followed' };
-/** There is no such snap any more, so that nothing of it is to be sent. */
-const isGone = (failure: unknown): boolean => failure instanceof RequestProblem && failure.status === 404;
 /** Others who are as often faster are let through. */
 const MOST_TRIES = 5;
 
@@ -48,6 +48,8 @@ function sayTogether(both: readonly string[]): string {
  * together and sent again; what the server refuses is taken back.
  */
 export function useDesks({ user, problem, show }: Around) {
+  /** Of two pages of one man each keeps its own on the device. */
+  const page = newId();
   const desks = new Map<number, Desk>();
   const saving = ref(0);
   /** Something lies here that waits for a connection. */
@@ -67,7 +69,8 @@ export function useDesks({ user, problem, show }: Around) {
   async function keep({ snap, there, unsent }: Desk): Promise<void> {
     const by = user();
     if (by === null) return;
-    const laid = unsent ? keepUnsent({ user: by, snap, before: there, mine: unsent }) : dropUnsent({ user: by, snap });
+    const whose = { user: by, snap, page };
+    const laid = unsent ? keepUnsent({ ...whose, before: there, mine: unsent }) : dropUnsent(whose);
     await laid.catch(() => undefined);
   }
 
@@ -108,8 +111,9 @@ export function useDesks({ user, problem, show }: Around) {
     } catch (failure) {
       if (!(failure instanceof RequestProblem)) throw failure;
       if (failure.status === 409) return takeAnew(desk);
-      problem.value = failure.offline ? `${failure.message} ${KEPT}` : failure.message;
-      if (!failure.offline) {
+      const kept = failure.offline ? ` ${KEPT}` : ` ${KEPT_FOR_LATER}`;
+      problem.value = `${failure.message}${failure.isFinal ? '' : kept}`;
+      if (failure.isFinal) {
         desk.refusals++;
         desk.unsent = null;
         show(desk.snap, desk.there);
@@ -127,16 +131,29 @@ export function useDesks({ user, problem, show }: Around) {
       waits.value = [...desks.values()].some((d) => d.unsent !== null);
     });
 
+  /** Whatever lies on the device of who measures. */
+  async function allLaid(): Promise<Unsent[]> {
+    const by = user();
+    return by === null ? [] : unsentOf(by).catch(() => []);
+  }
+  /** Takes up what pages before this one have left of a snap. */
+  async function takeUp(desk: Desk, laid: readonly Unsent[]): Promise<void> {
+    for (const { before, mine } of laid)
+      if (desk.unsent) desk.unsent = together(before, mine, desk.unsent).measuring;
+      else Object.assign(desk, { there: before, unsent: mine });
+    if (laid.length === 0) return;
+    await keep(desk);
+    await dropUnsent(...laid).catch(() => undefined);
+  }
+
   /** Reads what is measured on a snap, with what lies here of it. */
   async function open<T extends Measured>(snap: number): Promise<T> {
-    const by = user();
-    const laid = by === null ? [] : await unsentOf(by).catch(() => []);
-    const here = laid.find((u) => u.snap === snap);
+    const laid = (await allLaid()).filter((unsent) => unsent.snap === snap);
     const isNew = !desks.has(snap);
     const desk = deskOf(snap);
+    if (isNew) await takeUp(desk, laid);
     const view = await desk.turn(async () => {
       const found = await read<T>(snap);
-      if (isNew && here) Object.assign(desk, { there: here.before, unsent: here.mine });
       take(desk, found);
       return found;
     });
@@ -157,13 +174,17 @@ export function useDesks({ user, problem, show }: Around) {
     return desk.unsent === null && desk.refusals === refusals;
   }
 
+  /** Nothing is to be sent of a snap that is gone. */
+  async function drop(snap: number, failure: unknown): Promise<void> {
+    const desk = desks.get(snap);
+    if (!desk || !(failure instanceof RequestProblem) || failure.status !== 404) return;
+    desk.unsent = null;
+    await keep(desk);
+  }
   /** Sends whatever lies here, of every snap. */
   async function sendAgain(): Promise<void> {
-    const by = user();
-    const laid = by === null ? [] : await unsentOf(by).catch(() => []);
-    for (const unsent of laid)
-      if (!desks.has(unsent.snap))
-        await open(unsent.snap).catch((failure) => (isGone(failure) ? dropUnsent(unsent) : undefined));
+    for (const { snap } of await allLaid())
+      if (!desks.has(snap)) await open(snap).catch((failure) => drop(snap, failure));
     await Promise.all([...desks.values()].map(push));
   }
 

@@ -45,7 +45,13 @@ describe('logging out', () => {
   });
 
   it('sends what was measured and lies here, and leaves nothing of it', async () => {
-    await keepUnsent({ user: 3, snap: 7, before: NOTHING_MEASURED, mine: { ...NOTHING_MEASURED, bends: [BEND] } });
+    await keepUnsent({
+      user: 3,
+      snap: 7,
+      page: 'before',
+      before: NOTHING_MEASURED,
+      mine: { ...NOTHING_MEASURED, bends: [BEND] },
+    });
     await leave();
     expect(server.asked.map((a) => a.what)).toEqual([
       'GET /api/snaps/7/measuring',

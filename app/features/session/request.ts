@@ -2,6 +2,9 @@ import { takeAhead } from './ahead';
 
 export const UNREACHABLE = 'The server cannot be reached.';
 
+/** Refusals of the moment: nobody is logged in, it took too long, it was too much at once. */
+const LATER: readonly number[] = [401, 408, 429];
+
 /** What a request failed with, in words for the screen. `offline` when the server could not be reached at all. */
 export class RequestProblem extends Error {
   constructor(
@@ -15,6 +18,10 @@ export class RequestProblem extends Error {
 
   get offline(): boolean {
     return this.status === null || this.status >= 502;
+  }
+  /** The server will not take it, however often it is asked; else it may, once he is logged in again or there is less to do. */
+  get isFinal(): boolean {
+    return this.status !== null && this.status >= 400 && this.status < 500 && !LATER.includes(this.status);
   }
 }
 
