@@ -17,6 +17,4 @@ const keyOf = ({ user, snap, page }: Whose): string => `${user} ${snap} ${page}`
 
 export const keepUnsent = (unsent: Unsent): Promise<void> => box.put(keyOf(unsent), unsent);
 export const dropUnsent = (...all: readonly Whose[]): Promise<void> => box.drop(all.map(keyOf));
-/** A device somebody has logged out of holds nothing of his. */
-export const clearUnsent = box.clear;
 export const unsentOf = async (user: number): Promise<Unsent[]> => (await box.all()).filter((u) => u.user === user);

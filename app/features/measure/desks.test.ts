@@ -4,16 +4,17 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { ref } from 'vue';
 import { NOTHING_MEASURED, type Measuring } from '#core/model/measured';
 import { lateAnswers } from '~/testing/late-answers';
-import { clearUnsent, keepUnsent, unsentOf } from './box';
+import { dropUnsent, keepUnsent, unsentOf } from './box';
 import { useDesks, type Measured } from './desks';
 
+const [USER, OTHER] = [3, 4];
 /** What the server has of each snap, and how it answers what is sent. */
 let kept: Map<number, Measured>;
 let answer: 'takes it' | 'is away' | { status: number; message: string };
 let sent: string[];
 beforeEach(async () => {
   vi.stubGlobal('indexedDB', new IDBFactory());
-  await clearUnsent();
+  for (const user of [USER, OTHER]) await dropUnsent(...(await unsentOf(user)));
   kept = new Map();
   [answer, sent] = ['takes it', []];
   vi.stubGlobal('$fetch', async (url: string, { method, body }: { method: string; body?: Measured }) => {
@@ -33,7 +34,6 @@ beforeEach(async () => {
 });
 afterEach(() => vi.unstubAllGlobals());
 
-const [USER, OTHER] = [3, 4];
 /** A page somebody measures on: what it shows of snap 1, and what it says. */
 function page(user: number | null = USER) {
   const problem = ref('');

@@ -66,16 +66,20 @@ export async function picturesOf(
 ): Promise<Picture[]> {
   const video = document.createElement('video');
   Object.assign(video, { muted: true, preload: 'auto', src: url });
-  await once(video, 'loadeddata');
-  const pictures: Picture[] = [];
-  for (const frame of frames) {
-    await seek(video, seekTime(frame, clip.framesPerSecond));
-    const picture = pictureOf(video);
-    if (picture) pictures.push(picture);
+  try {
+    await once(video, 'loadeddata');
+    const pictures: Picture[] = [];
+    for (const frame of frames) {
+      await seek(video, seekTime(frame, clip.framesPerSecond));
+      const picture = pictureOf(video);
+      if (picture) pictures.push(picture);
+    }
+    return pictures;
+  } finally {
+    // Nothing of it is fetched any more.
+    video.removeAttribute('src');
+    video.load();
   }
-  video.removeAttribute('src');
-  video.load();
-  return pictures;
 }
 
 /** Longest a film may take to show a frame, milliseconds. */
