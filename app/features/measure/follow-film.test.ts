@@ -37,6 +37,49 @@ describe('following a film', () => {
     expect(asked).toEqual([0, 1, 2, 3]);
     expect([follower.progress.value, follower.running.value, stand.ended]).toEqual([1, false, true]);
   });
+  it('takes the next frame while one is looked at, and no more', async () => {
+    const stand = new Stand((m, n) => (n === 2 ? 'silence' : willing(m, n)));
+    const follower = useFollowFilm(() => stand);
+    const asked: number[] = [];
+    const result = follower.follow(JOB, 60, async (f) => (asked.push(f), [picture]));
+    await expect.poll(() => asked.length).toBe(3);
+    expect([asked, stand.heard]).toEqual([
+      [0, 1, 2],
+      ['begin', 'frame'],
+    ]);
+    follower.stop();
+    await result;
+  });
+  it('says so when a frame fails that was taken ahead, not before the one that is looked at is done', async () => {
+    const follower = useFollowFilm(() => new Stand(willing));
+    const progress: number[] = [];
+    const result = await follower.follow(JOB, 3, async (f) => {
+      progress.push(follower.progress.value);
+      if (f === 2) throw new Error('The film is gone.');
+      return [picture];
+    });
+    expect([result, follower.problem.value, follower.progress.value]).toEqual([
+      null,
+      'Following stopped: The film is gone.',
+      0.5,
+    ]);
+  });
+  it('lets nobody hear of a frame that fails after it was stopped', async () => {
+    const stand = new Stand((m, n) => (n === 2 ? 'silence' : willing(m, n)));
+    const follower = useFollowFilm(() => stand);
+    const missed: unknown[] = [];
+    const hear = (reason: unknown): void => void missed.push(reason);
+    process.on('unhandledRejection', hear);
+    let fail: (reason: Error) => void = () => {};
+    const result = follower.follow(JOB, 60, (f) => (f < 2 ? pictures() : new Promise((_, failed) => (fail = failed))));
+    await expect.poll(() => stand.heard.length).toBe(2);
+    follower.stop();
+    expect(await result).toBeNull();
+    fail(new Error('too late'));
+    await new Promise((done) => setTimeout(done, 0));
+    process.off('unhandledRejection', hear);
+    expect([missed, follower.problem.value]).toEqual([[], '']);
+  });
   it('stops between frames when told, without a word of trouble', async () => {
     const stand = new Stand((m, n) => (n > 2 ? 'silence' : willing(m, n)));
     const follower = useFollowFilm(() => stand);

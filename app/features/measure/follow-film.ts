@@ -37,10 +37,13 @@ export function useFollowFilm(make: () => FollowerLike) {
     const asked = (message: ToFollower): Promise<FromFollower> => Promise.race([ask(worker, message), stopped]);
     const taken = (frame: number): Promise<Picture[]> => Promise.race([pictures(frame), stopped]);
     try {
-      await asked({ kind: 'begin', job, pictures: await taken(0) });
-      for (let f = 1; f < frames; f++) {
-        await asked({ kind: 'frame', pictures: await taken(f) });
-        progress.value = f / (frames - 1);
+      let coming = taken(0);
+      for (let f = 0; f < frames; f++) {
+        const message = messageOf(job, f, await coming);
+        // The film comes to the next frame while this one is looked at.
+        if (f + 1 < frames) coming = early(taken(f + 1));
+        await asked(message);
+        if (f > 0) progress.value = f / (frames - 1);
       }
       const answer = await asked({ kind: 'end' });
       return answer.kind === 'tracks' ? answer : null;
@@ -56,6 +59,15 @@ export function useFollowFilm(make: () => FollowerLike) {
   }
 
   return { running, progress, problem, follow, stop: () => stop?.() };
+}
+
+const messageOf = (job: FollowJob, frame: number, pictures: Picture[]): ToFollower =>
+  frame === 0 ? { kind: 'begin', job, pictures } : { kind: 'frame', pictures };
+
+/** What is asked for before it is needed: whether it fails is told to whoever waits for it, and to nobody when no one does. */
+function early<T>(promise: Promise<T>): Promise<T> {
+  promise.catch(() => {});
+  return promise;
 }
 
 /** Says something to the worker and waits for what it says next. */
