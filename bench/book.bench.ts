@@ -1,15 +1,17 @@
 import { QueryTypes } from 'sequelize';
 import { tidyBooks } from '../server/book/keep';
-import { closeDatabase, openDatabase } from '../server/db/database';
+import { readPlayRows } from '../server/book/read-plays';
+import { closeDatabase, database, openDatabase } from '../server/db/database';
 import { SnapRow } from '../server/db/models';
 import { loadDemo } from '../server/usecases/load-demo';
 import { readBook, readChoices, readSnapsBehind } from '../server/usecases/book';
 import { readPlayResults } from '../server/usecases/book-plays';
 import { readSnap } from '../server/usecases/film';
 import { writeGrades } from '../server/usecases/grades';
-import { findMember } from '../server/session/member';
+import { findMember, type Member } from '../server/session/member';
 import { ALL_PLUS } from '#core/model/grade';
-import { DIMENSION_IDS } from '#core/grade/book/dimensions';
+import { DIMENSION_IDS, SNAP_DIMENSIONS, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
+import { PLAY_COUNT_IDS } from '#core/grade/book/play-result';
 
 /*
  * The Book over 400,000 grades, in a database of its own on the server that BENCH_DATABASE_URL names: every way of counting beside a query
@@ -24,10 +26,10 @@ const ROUNDS = 11;
 const server = process.env.BENCH_DATABASE_URL;
 const median = (all: number[]): number => all.sort((a, b) => a - b)[Math.floor(all.length / 2)]!;
 /** The medians of what is timed, in turns. */
-async function timeAll(...all: (() => Promise<unknown>)[]): Promise<number[]> {
+async function timeAll(all: (() => Promise<unknown>)[], rounds = ROUNDS): Promise<number[]> {
   const times = all.map((): number[] => []);
   for (const what of all) await what();
-  for (let i = 0; i < ROUNDS; i++)
+  for (let i = 0; i < rounds; i++)
     for (const [j, what] of all.entries()) {
       const start = performance.now();
       await what();
@@ -35,14 +37,39 @@ async function timeAll(...all: (() => Promise<unknown>)[]): Promise<number[]> {
     }
   return times.map(median);
 }
-const time = async (what: () => Promise<unknown>): Promise<number> => (await timeAll(what))[0]!;
+const time = async (what: () => Promise<unknown>, rounds = ROUNDS): Promise<number> =>
+  (await timeAll([what], rounds))[0]!;
+
+/** The slowest of several, in words. */
+async function slowestOf<T>(all: readonly T[], what: (one: T) => Promise<unknown>, rounds = ROUNDS): Promise<string> {
+  let slowest = { one: '', ms: 0 };
+  for (const one of all) {
+    const ms = await time(() => what(one), rounds);
+    if (ms > slowest.ms) slowest = { one: String(one), ms };
+  }
+  return `by ${slowest.one}, ${slowest.ms.toFixed(0)} ms`;
+}
+const PAGE = { skip: 0, take: 50 };
+
+/** Every two dimensions a page can be narrowed by, of each half of the values it has, as many as fit. */
+async function narrowedByTwo(coach: Member): Promise<Record<string, BookFilter>> {
+  const values: BookFilter = {};
+  for (const [by, all] of Object.entries(await readChoices(coach, DIMENSION_IDS, {})))
+    if (all.length) values[by as Dimension] = all.slice(0, Math.min(20, Math.ceil(all.length / 2))).map((c) => c.key);
+  const there = Object.keys(values) as Dimension[];
+  const pairs = there.flatMap((one, i) => there.slice(i + 1).map((other) => [one, other] as const));
+  return Object.fromEntries(
+    pairs.map(([one, other]) => [`${one} and ${other}`, { [one]: values[one], [other]: values[other] }]),
+  );
+}
 
 async function main(url: string): Promise<void> {
   const admin = await openDatabase(url);
   await admin.query('drop database if exists chalk_bench with (force)');
   await admin.query('create database chalk_bench');
   await closeDatabase();
-  const db = await openDatabase(url.replace(/\/[^/]*$/, '/chalk_bench'));
+  const benched = url.replace(/\/[^/]*$/, '/chalk_bench');
+  const db = await openDatabase(benched);
   await loadDemo({ enterable: true });
   await seed(db);
   const coach = (await findMember(1, 1))!;
@@ -56,14 +83,13 @@ async function main(url: string): Promise<void> {
     ['one season', season],
     ['all seasons', {}],
   ] as const) {
-    let worst = { by: '', ms: 0 };
-    for (const by of DIMENSION_IDS) {
-      const ms = await time(() => readBook(coach, by, filter));
-      if (ms > worst.ms) worst = { by, ms };
-    }
-    console.log(`${name}: slowest way of counting, by ${worst.by}, ${worst.ms.toFixed(0)} ms (goal 100)`);
+    const slowest = await slowestOf(DIMENSION_IDS, (by) => readBook(coach, by, filter));
+    console.log(`${name}: slowest way of counting ${slowest} (goal 100)`);
     const narrowed = { ...filter, help: ['alone'], down: ['1', '2'] };
     console.log(`${name}, narrowed: by man ${(await time(() => readBook(coach, 'man', narrowed))).toFixed(0)} ms`);
+    const pairs = await narrowedByTwo(coach);
+    const pair = await slowestOf(Object.keys(pairs), (by) => readBook(coach, 'man', { ...filter, ...pairs[by] }), 3);
+    console.log(`${name}, narrowed by two of everything: slowest ${pair} (goal 100)`);
     const where = name === 'one season' ? 'program_id = 1 and season_id = 1' : 'program_id = 1';
     const byHand = (): Promise<unknown> =>
       db.query(
@@ -72,15 +98,32 @@ async function main(url: string): Promise<void> {
            count(*) filter (where film), count(film), sum(earned), sum(possible) from book_grades where ${where} group by 1;
          select player_id, f, count(*) from book_grades, unnest(faults) f where ${where} group by 1, 2`,
       );
-    const [own, hand] = (await timeAll(() => readBook(coach, 'man', filter), byHand)) as [number, number];
+    const [own, hand] = (await timeAll([() => readBook(coach, 'man', filter), byHand])) as [number, number];
     console.log(
       `${name}: by man ${own.toFixed(1)} ms, by hand ${hand.toFixed(1)} ms, ratio ${(own / hand).toFixed(2)} (goal 1.5)`,
     );
+    const behind = await time(() => readSnapsBehind(coach, { ...filter, block: ['double'] }, 'both', PAGE));
+    const filmed = await time(() => readSnapsBehind(coach, { ...filter, block: ['double'] }, 'both', PAGE, true));
+    const choices = await time(() => readChoices(coach, ['block'], filter));
     console.log(
-      `${name}: snaps behind a number ${(await time(() => readSnapsBehind(coach, { ...filter, block: ['double'] }, 'both', { skip: 0, take: 50 }))).toFixed(0)} ms, plays ${(await time(() => readPlayResults(coach, 'play', filter))).toFixed(0)} ms, choices ${(await time(() => readChoices(coach, ['block'], filter))).toFixed(0)} ms`,
+      `${name}: snaps behind a number ${behind.toFixed(0)} ms, on film ${filmed.toFixed(0)} ms, choices ${choices.toFixed(0)} ms`,
     );
+    const plays = await slowestOf(SNAP_DIMENSIONS, (by) => readPlayResults(coach, by, filter));
+    const narrowedPlays = await slowestOf(SNAP_DIMENSIONS, (by) =>
+      readPlayResults(coach, by, { ...filter, down: ['1'] }),
+    );
+    // The seeded snaps have no bodies to show: what is timed is finding them.
+    const playsBehind = await slowestOf(PLAY_COUNT_IDS, (count) => readPlayRows(db, 1, filter, count, PAGE));
+    console.log(`${name}: plays ${plays}; narrowed ${narrowedPlays}; plays behind a figure ${playsBehind} (goal 100)`);
   }
-  await saving(db, coach);
+  await closeDatabase();
+  await openDatabase(benched);
+  const begun = performance.now();
+  await readBook(coach, 'man', { help: ['alone'], down: ['1', '2'] });
+  console.log(
+    `all seasons, narrowed, with nothing of the columns in mind yet: ${(performance.now() - begun).toFixed(0)} ms`,
+  );
+  await saving(await database(), coach);
   console.log(`memory ${Math.round(process.memoryUsage().rss / 1e6)} MB`);
   await closeDatabase();
 }
@@ -153,10 +196,7 @@ const marksBare = (round: number) =>
  * Saving all marks of a snap beside the same marks written bare in one transaction: held, written, what they were written down. In turns, each
  * after the snap was read, as a grader reads it.
  */
-async function saving(
-  db: Awaited<ReturnType<typeof openDatabase>>,
-  coach: NonNullable<Awaited<ReturnType<typeof findMember>>>,
-): Promise<void> {
+async function saving(db: Awaited<ReturnType<typeof openDatabase>>, coach: Member): Promise<void> {
   const rows = await SnapRow.findAll({ where: { gameId: 2 }, limit: SAVED, order: [['number', 'DESC']] });
   const times = { own: [] as number[], bare: [] as number[] };
   for (let round = 0; round < SAVINGS; round++) {

@@ -1,5 +1,6 @@
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
-import { markedOf, type Marked } from '#core/grade/book/marked';
+import { markedOf } from '#core/grade/book/marked';
+import type { Said } from '#core/grade/book/said';
 import { playResultOf, snapColumns } from '#core/grade/book/play-result';
 import type { GradedSnap } from '#core/model/snap-body';
 import { PROGRAM_SHEET } from '#core/model/grade';
@@ -8,10 +9,10 @@ import { SHIPPED_SETTINGS } from '#core/model/settings';
 import type { Standard } from '#core/model/standard';
 import { database } from '../db/database';
 import { isNowOpen } from '../opening';
-import { countSeasons } from './counted';
 import { gradeAsked, gradeBody, gradedSnap } from '../db/mappers';
 import { BookKindRow, BookMarkRow, BookSnapRow, GradeRow, SnapRow } from '../db/models';
 import { BOOK_KIND } from '../db/book-models';
+import { keepSeasons } from './packed';
 import { inNumbers } from './words';
 
 /** What of the games and the program of snaps the Book needs. */
@@ -54,10 +55,7 @@ function counted(snap: SnapRow, body: GradedSnap, grades: readonly GradeRow[], {
   return { marks, results };
 }
 
-/** What marks say, as the database has it; of each the number of its kind. */
-type Said = Pick<Marked, SaidPart>;
-type SaidPart = Exclude<keyof typeof BOOK_KIND, 'id' | 'programId'>;
-const SAID = Object.keys(BOOK_KIND).filter((column): column is SaidPart => column !== 'id' && column !== 'programId');
+const SAID = Object.keys(BOOK_KIND).filter((column): column is keyof Said => column !== 'id' && column !== 'programId');
 const spell = (said: Said): string => JSON.stringify(SAID.map((part) => said[part]));
 
 /** The numbers of the kinds these marks are of, by how each is spelt; kinds nobody has met before are added. */
@@ -155,10 +153,10 @@ export async function bringUpBooks(): Promise<void> {
   for (const { programId } of due) await bringUpBook(sequelize, programId);
 }
 
-/** Brings the Book of every program up to date, and keeps what came of seasons that are over. */
+/** Brings the Book of every program up to date, and keeps the marks of seasons that are over where they are counted quickly. */
 export async function tidyBooks(): Promise<void> {
   await bringUpBooks();
-  await countSeasons(await database());
+  await keepSeasons(await database());
 }
 
 /** The database, with a program's Book up to date. */

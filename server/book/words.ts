@@ -18,6 +18,15 @@ const saidBy = (mark: Marked): Record<Word | 'play', string | null> => ({
 /** The word whose number a column has. */
 export const wordOf = (column: string): string => `(select word from book_words where id = ${column})`;
 
+/** Every word that marks of a program have, by its number. */
+export async function wordsOf(sequelize: Sequelize, programId: number): Promise<ReadonlyMap<number, string>> {
+  const rows = await sequelize.query<{ id: number; word: string }>(
+    'select id, word from book_words where program_id = $1',
+    { type: QueryTypes.SELECT, bind: [programId] },
+  );
+  return new Map(rows.map(({ id, word }) => [id, word]));
+}
+
 /** Marks of one program with the numbers of their words; words nobody has met before are added. */
 export async function inNumbers<M extends Marked>(
   sequelize: Sequelize,
@@ -36,11 +45,11 @@ export async function inNumbers<M extends Marked>(
 }
 
 /** The numbers of words that marks of a program have; of a word that none has there is none. */
-export async function numbersOf(
+async function numbersOf(
   sequelize: Sequelize,
   programId: number,
   words: readonly string[],
-  transaction: Transaction | null = null,
+  transaction: Transaction,
 ): Promise<ReadonlyMap<string, number>> {
   const rows = await sequelize.query<{ id: number; word: string }>(
     'select id, word from book_words where program_id = $1 and word = any($2::text[])',

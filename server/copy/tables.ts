@@ -106,8 +106,8 @@ export const COPIED: readonly CopiedTable[] = [
 
 /** Tables of a program that no copy holds: what is made anew from others, what opens doors, and what lasts no longer than a meeting. */
 export const NOT_COPIED: readonly string[] = [
+  'book_columns',
   'book_counted',
-  'book_counts',
   'book_due',
   'book_grades',
   'book_kinds',

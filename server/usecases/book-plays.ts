@@ -1,5 +1,5 @@
 import { createError } from 'h3';
-import { SNAP_DIMENSIONS, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
+import { isOfSnap, type BookFilter, type Dimension } from '#core/grade/book/dimensions';
 import {
   PLAY_COUNT_IDS,
   type BookPlays,
@@ -16,8 +16,7 @@ import { labelled } from './book';
 
 /** What plays came to; only for those who coach, as it is no man's record. */
 export async function readPlayResults(member: Member, by: Dimension, filter: BookFilter): Promise<PlayPage> {
-  if (!SNAP_DIMENSIONS.some((k) => k === by))
-    throw createError({ statusCode: 400, message: `by: plays are not counted by ${by}.` });
+  if (!isOfSnap(by)) throw createError({ statusCode: 400, message: `by: plays are not counted by ${by}.` });
   const db = await upToDate(member.programId);
   const [lines, gains] = await Promise.all([
     readResults(db, member.programId, filter, by),
@@ -43,7 +42,7 @@ export async function readPlaysBehind(
   count: PlayCount,
   page: { skip: number; take: number },
 ): Promise<BookPlays> {
-  const found = await readPlayRows(await upToDate(programId), programId, filter, count, page);
+  const { plays: found, total } = await readPlayRows(await upToDate(programId), programId, filter, count, page);
   const snapId = found.map((f) => f.snapId);
   const [snaps, games, findings] = await Promise.all([
     SnapRow.findAll({ where: { programId, id: snapId } }),
@@ -51,8 +50,8 @@ export async function readPlaysBehind(
     FindingRow.findAll({ where: { programId, snapId } }),
   ]);
   return {
-    total: found[0]?.total ?? 0,
-    plays: found.map(({ total: _, ...play }) => {
+    total,
+    plays: found.map((play) => {
       const { situation } = snapBody(snaps.find((s) => s.id === play.snapId)!);
       const game = games.find((g) => g.id === play.gameId)!;
       const finding = findings.find((f) => f.snapId === play.snapId);

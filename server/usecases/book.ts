@@ -60,11 +60,13 @@ async function namesOf(
   const where = { programId, id: keys.filter((k) => /^\d{1,9}$/.test(k)).map(Number) };
   if (where.id.length === 0) return new Map();
   if (by === 'man') {
-    const players = (await PlayerRow.findAll({ where })).filter((p) => role !== 'player' || p.id === playerId);
+    const players = (await PlayerRow.findAll({ where, raw: true })).filter(
+      (p) => role !== 'player' || p.id === playerId,
+    );
     return new Map(players.map((p) => [String(p.id), p.erasedAt ? 'a man erased' : `${p.number} ${p.name}`]));
   }
   if (by === 'game') {
-    const games = await GameRow.findAll({ where });
+    const games = await GameRow.findAll({ where, raw: true });
     return new Map(games.map((g) => [String(g.id), `Week ${g.week}, ${g.opponent}`]));
   }
   if (by === 'season') return new Map((await SeasonRow.findAll({ where })).map((s) => [String(s.id), s.name]));

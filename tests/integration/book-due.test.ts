@@ -275,24 +275,56 @@ describe('a season that is over', () => {
     expect(await read()).toEqual(again);
   });
 
-  it('is read from what was counted, but not for a player and not where more is asked', async () => {
-    await tidyBooks();
-    await db.sequelize.query('update book_counts set n = 100 where program_id = :id', {
-      replacements: { id: own.programId },
-    });
+  /** Takes the marks of the season away behind its back. */
+  const withoutMarks = async (): Promise<void> => {
+    await db.sequelize.query(
+      'alter table book_marks disable trigger user; delete from book_marks where season_id = :over; alter table book_marks enable trigger user',
+      { replacements: { over } },
+    );
+  };
+  it('is read from what was kept of it, also for a player and whatever more is asked', async () => {
     const { coach, player } = own.members;
     await GameRow.update({ published: true }, { where: { id: own.gameId } });
-    expect((await readBook(coach, 'place', { season: [`${over}`] })).total.marks).toBe(200);
-    expect((await readBook(coach, 'place', { season: [`${over}`], place: ['LT'] })).total.marks).toBe(100);
-    expect((await readBook(coach, 'fault', { season: [`${over}`], unit: ['tackles'] })).total.marks).toBe(100);
-    const behind = await readSnapsBehind(coach, { season: [`${over}`], unit: ['tackles'] }, 'both', {
-      skip: 0,
-      take: 50,
-    });
-    expect(behind.total).toBe(100);
-    expect((await readBook(coach, 'place', { season: [`${over}`], unit: ['tackles'] })).total.marks).toBe(1);
-    expect((await readBook(coach, 'place', { unit: ['tackles'], place: ['LT'] })).total.marks).toBe(1);
-    expect((await readBook(player, 'place', {})).total.marks).toBe(1);
+    const read = (): Promise<unknown[]> =>
+      Promise.all([
+        readBook(coach, 'place', { season: [`${over}`] }),
+        readBook(coach, 'fault', { unit: ['tackles', 'centre'], down: ['1', '2', '3', '4'] }),
+        readBook(player, 'place', {}),
+      ]);
+    const before = await read();
+    expect(before).toMatchObject([{ total: { marks: 2 } }, { total: { marks: 3 } }, { total: { marks: 1 } }]);
+    await tidyBooks();
+    await withoutMarks();
+    expect(await read()).toEqual(before);
+  });
+
+  it('stays in mind once it was read', async () => {
+    await tidyBooks();
+    const before = await readBook(own.members.coach, 'place', {});
+    await db.sequelize.query('delete from book_columns where season_id = :over', { replacements: { over } });
+    expect(await readBook(own.members.coach, 'place', {})).toEqual(before);
+  });
+
+  it('is read anew where somebody changes it while it is read', async () => {
+    await tidyBooks();
+    const changing = await db.sequelize.transaction();
+    await db.sequelize.query('lock table book_columns in access exclusive mode', { transaction: changing });
+    const reading = readBook(own.members.coach, 'place', {});
+    expect(await waitsOrEnds(reading)).toBe('waits');
+    await GradeRow.destroy({ where: { snapId: own.snaps[0]!, blocker: 'C', sheet: 0 }, transaction: changing });
+    await changing.commit();
+    expect((await reading).lines.map(({ key, marks: n }) => [key, n])).toEqual([
+      ['LT', 1],
+      ['RT', 1],
+    ]);
+  });
+
+  it('may have no marks at all', async () => {
+    await db.sequelize.query('delete from book_marks where season_id = :over', { replacements: { over } });
+    await tidyBooks();
+    expect(await counted()).toEqual([over]);
+    expect((await readBook(own.members.coach, 'place', {})).total.marks).toBe(1);
+    expect((await readBook(own.members.coach, 'place', { season: [`${over}`] })).lines).toEqual([]);
   });
 
   it.each([

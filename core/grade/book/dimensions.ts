@@ -32,7 +32,11 @@ export const DIMENSIONS = {
 export type Dimension = keyof typeof DIMENSIONS;
 export const DIMENSION_IDS = Object.keys(DIMENSIONS) as [Dimension, ...Dimension[]];
 /** What plays can be counted and narrowed by. */
-export const SNAP_DIMENSIONS = DIMENSION_IDS.filter((d) => DIMENSIONS[d].of === 'snap');
+export type SnapDimension = {
+  [D in Dimension]: (typeof DIMENSIONS)[D]['of'] extends 'snap' ? D : never;
+}[Dimension];
+export const isOfSnap = (by: Dimension): by is SnapDimension => DIMENSIONS[by].of === 'snap';
+export const SNAP_DIMENSIONS = DIMENSION_IDS.filter(isOfSnap);
 export const DimensionSchema = z.enum(DIMENSION_IDS);
 
 /** Which grades are counted: of every dimension that is given, one of these values. */

@@ -16,6 +16,7 @@ import * as bookDue from './0015-book-due';
 import * as gamesOfTheirs from './0016-games-of-theirs';
 import * as bookWords from './0017-book-words';
 import * as bookOrder from './0018-book-order';
+import * as bookColumns from './0019-book-columns';
 
 /** In the order they run. Append only: a migration that has been on main is never changed. */
 export const MIGRATIONS = [
@@ -37,4 +38,5 @@ export const MIGRATIONS = [
   gamesOfTheirs,
   bookWords,
   bookOrder,
+  bookColumns,
 ] as const;

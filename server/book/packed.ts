@@ -1,0 +1,188 @@
+import { LRUCache } from 'lru-cache';
+import { QueryTypes, type Sequelize } from 'sequelize';
+import {
+  BYTES_A_MARK,
+  columnOf,
+  MARK_COLUMNS,
+  NONE,
+  type Column,
+  type MarkColumn,
+  type SeasonMarks,
+} from '#core/grade/book/mark-columns';
+import { clamped } from './columns';
+
+/** How each column is read off a mark (`b`). */
+const READ: Readonly<Record<MarkColumn, string>> = {
+  kind: 'b.kind',
+  grade: 'b.grade_id',
+  snap: 'b.snap_id',
+  game: 'b.game_id',
+  number: 'b.number',
+  player: 'b.player_id',
+  blocker: 'b.blocker',
+  unit: 'b.unit',
+  pair: 'b.pair',
+  play: 'b.play',
+  block: 'b.block',
+  target: 'b.target',
+  help: 'b.help',
+  front: 'b.front',
+  formation: 'b.formation',
+  side: 'b.side',
+  down: 'b.down',
+  distance: 'b.distance',
+  quarter: 'b.quarter',
+  zone: 'b.zone',
+  gained: 'b.gained',
+  yard: `(select ${clamped('s.gain')} from book_snaps s where s.snap_id = b.snap_id)`,
+};
+const packed = (name: MarkColumn): string =>
+  `string_agg(int4send(coalesce(${READ[name]}, '${NONE}'::int)), ''::bytea) as "${name}"`;
+/** By what marks of a season are put in order; where it is not read, nobody asks for their order. */
+const IN_ORDER: readonly MarkColumn[] = ['game', 'number', 'blocker'];
+/** Marks of seasons packed, a row a season: numbers of four bytes, the first byte the highest. */
+function packedMarks(names: readonly MarkColumn[], where: string): string {
+  const order = IN_ORDER.every((name) => names.includes(name))
+    ? 'order by season_id, game_id desc, number, blocker'
+    : '';
+  return `select season_id as season, ${names.map(packed).join(', ')}
+    from (select * from book_marks where ${where} ${order}) b group by season_id`;
+}
+
+function unpacked(bytes: Buffer): Column {
+  const { buffer, byteOffset, length } = Buffer.from(bytes).swap32();
+  return columnOf(new Int32Array(buffer.slice(byteOffset, byteOffset + length)));
+}
+
+/** Columns of seasons that are over stay in mind, this many bytes of them: by the season's stamp and their names. */
+const KEPT_IN_MIND = 128_000_000;
+type Mind = LRUCache<string, Column>;
+const minds = new WeakMap<Sequelize, Mind>();
+function mindOf(db: Sequelize): Mind {
+  const known = minds.get(db);
+  if (known) return known;
+  const sizeCalculation = ({ codes }: Column): number => codes.length * BYTES_A_MARK + 1;
+  const mind: Mind = new LRUCache({ maxSize: KEPT_IN_MIND, sizeCalculation });
+  minds.set(db, mind);
+  return mind;
+}
+const inMind = (stamp: number, name: MarkColumn): string => `${stamp} ${name}`;
+
+/** The columns of one season, by their names. */
+type Columns = (name: MarkColumn) => Column;
+
+/** Every mark of a program's seasons, of these only where some are asked for, with these columns at least. */
+export async function readMarks(
+  db: Sequelize,
+  program: number,
+  wanted: readonly number[] | null,
+  names: readonly MarkColumn[],
+): Promise<SeasonMarks[]> {
+  for (;;) {
+    const seasons = await db.query<{ season: number; stamp: number | null }>(
+      `select s.id as season, c.stamp from seasons s left join book_counted c on c.season_id = s.id
+       where s.program_id = :program ${wanted ? 'and s.id = any(array[:wanted]::int[])' : ''}`,
+      { type: QueryTypes.SELECT, replacements: { program, wanted } },
+    );
+    const kept = await keptColumns(
+      db,
+      seasons.flatMap(({ stamp }) => stamp ?? []),
+      names,
+    );
+    // One that is over was changed meanwhile: it has no stamp any more.
+    if (!kept) continue;
+    const played = seasons.filter(({ stamp }) => stamp === null).map(({ season }) => season);
+    const own = played.length ? await ownColumns(db, program, played, names) : new Map<number, Columns>();
+    return seasons.flatMap(({ season, stamp }) => {
+      const column = stamp === null ? own.get(season) : kept(stamp);
+      return column ? [{ season, size: column('kind').codes.length, column }] : [];
+    });
+  }
+}
+
+/** The columns of seasons that are over; `null` when one of them has its stamp no more. */
+async function keptColumns(
+  db: Sequelize,
+  stamps: readonly number[],
+  names: readonly MarkColumn[],
+): Promise<((stamp: number) => Columns) | null> {
+  const mind = mindOf(db);
+  const columns = new Map<string, Column>();
+  const isMissing = (stamp: number, name: MarkColumn): boolean => !columns.has(inMind(stamp, name));
+  for (const stamp of stamps)
+    for (const name of names) {
+      const known = mind.get(inMind(stamp, name));
+      if (known) columns.set(inMind(stamp, name), known);
+    }
+  const unknown = names.filter((name) => stamps.some((stamp) => isMissing(stamp, name)));
+  for (const { stamp, name, bytes } of unknown.length ? await readKept(db, stamps, unknown) : [])
+    if (isMissing(stamp, name)) {
+      const column = unpacked(bytes);
+      columns.set(inMind(stamp, name), column);
+      mind.set(inMind(stamp, name), column);
+    }
+  if (stamps.some((stamp) => names.some((name) => isMissing(stamp, name)))) return null;
+  return (stamp) => (name) => columns.get(inMind(stamp, name))!;
+}
+
+interface KeptRow {
+  readonly stamp: number;
+  readonly name: MarkColumn;
+  readonly bytes: Buffer;
+}
+const readKept = (db: Sequelize, stamps: readonly number[], names: readonly MarkColumn[]): Promise<KeptRow[]> =>
+  db.query<KeptRow>(
+    `select c.stamp, k.name, k.packed as bytes from book_counted c join book_columns k using (season_id)
+     where c.stamp in (:stamps) and k.name in (:names)`,
+    { type: QueryTypes.SELECT, replacements: { stamps, names } },
+  );
+
+/** The columns of seasons that are played, read off their marks; nothing of a season without any. */
+async function ownColumns(
+  db: Sequelize,
+  program: number,
+  seasons: readonly number[],
+  names: readonly MarkColumn[],
+): Promise<Map<number, Columns>> {
+  const rows = await db.query<{ season: number } & Record<MarkColumn, Buffer>>(
+    packedMarks(names, 'program_id = :program and season_id in (:seasons)'),
+    { type: QueryTypes.SELECT, replacements: { program, seasons } },
+  );
+  return new Map(
+    rows.map(({ season, ...bytes }) => {
+      const columns = new Map(names.map((name) => [name, unpacked(bytes[name])]));
+      return [season, (name: MarkColumn) => columns.get(name)!];
+    }),
+  );
+}
+
+const KEEP_SEASON = `
+  with kept as (insert into book_counted (season_id, program_id) values (:season, :program)),
+    marks as (${packedMarks(MARK_COLUMNS, 'program_id = :program and season_id = :season')})
+  insert into book_columns (season_id, program_id, name, packed)
+    select :season, :program, c.name, coalesce(c.packed, ''::bytea) from (select 1) one left join marks on true
+    cross join lateral (values ${MARK_COLUMNS.map((name) => `('${name}', marks."${name}")`).join(', ')}) as c(name, packed)`;
+
+/** Keeps the marks of seasons that are over: of every program all but its newest. */
+export async function keepSeasons(db: Sequelize): Promise<void> {
+  const over = await db.query<{ season: number; program: number }>(
+    `select s.id as season, s.program_id as program from seasons s where s.id < (select max(id) from seasons n where n.program_id = s.program_id)
+     and not exists (select 1 from book_counted c where c.season_id = s.id)`,
+    { type: QueryTypes.SELECT },
+  );
+  for (const { season, program } of over)
+    await db.transaction(async (transaction) => {
+      // Nothing is marked in between, and whoever takes the program or the season away waits at its door.
+      await db.query(
+        `select 1 from programs where id = :program for key share; select 1 from seasons where id = :season for key share;
+         lock table book_marks in share row exclusive mode`,
+        { replacements: { program, season }, transaction },
+      );
+      const [isThere] = await db.query('select 1 from book_counted where season_id = :season', {
+        type: QueryTypes.SELECT,
+        replacements: { season },
+        transaction,
+      });
+      if (!isThere) await db.query(KEEP_SEASON, { replacements: { program, season }, transaction });
+    });
+}
