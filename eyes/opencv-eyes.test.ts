@@ -13,11 +13,11 @@ const SIZE = { width: 160, height: 120 };
 const WHOLE = { left: -1, top: -1, right: 1, bottom: 1 };
 
 /** Grass with a man of many colours at a place: every pixel is a wave of where it is on him, so that shifts between pixels show. */
-function scene(men: readonly { x: number; y: number; hue: number }[]): Frame {
-  const data = new Uint8ClampedArray(SIZE.width * SIZE.height * 4);
-  for (let y = 0; y < SIZE.height; y++)
-    for (let x = 0; x < SIZE.width; x++) {
-      const i = (y * SIZE.width + x) * 4;
+function scene(men: readonly { x: number; y: number; hue: number }[], size = SIZE): Frame {
+  const data = new Uint8ClampedArray(size.width * size.height * 4);
+  for (let y = 0; y < size.height; y++)
+    for (let x = 0; x < size.width; x++) {
+      const i = (y * size.width + x) * 4;
       data.set([50, 100 + 4 * Math.sin(x / 3), 60, 255], i);
       for (const m of men) {
         const [dx, dy] = [x - m.x, y - m.y];
@@ -26,7 +26,7 @@ function scene(men: readonly { x: number; y: number; hue: number }[]): Frame {
         data.set([wave(0.5, 0.1), wave(0.1, 0.6), wave(0.4, -0.4), 255], i);
       }
     }
-  return { ...SIZE, data };
+  return { ...size, data };
 }
 const box = (x: number, y: number) => ({ x, y, halfWidth: 10, halfHeight: 12 });
 function eyesOver(...frames: Frame[]): OpenCvEyes {
@@ -66,6 +66,24 @@ describe('eyes by OpenCV', () => {
     const left = { left: -1, top: -1, right: 0, bottom: 1 };
     const found = eyes.find('man', { x: 62, y: 60 }, 8, left)!;
     expect(Math.hypot(found.at.x - 66, found.at.y - 60)).toBeLessThan(0.5);
+    eyes.close();
+  });
+  it('tell the same of a point wherever the others lie, at the edge of the picture and outside it', () => {
+    const wide = { width: 640, height: 360 };
+    const at = { x: 501, y: 243 };
+    const eyes = eyesOver(scene([{ ...at, hue: 0 }], wide), scene([{ x: at.x + 3, y: at.y - 2, hue: 0 }], wide));
+    eyes.look(1);
+    const [alone] = eyes.flow([at]);
+    expect(Math.hypot(alone!.x - at.x - 3, alone!.y - at.y + 2)).toBeLessThan(0.3);
+    for (const other of [
+      { x: 3, y: 2 },
+      { x: 639, y: 359 },
+      { x: 460, y: 220 },
+    ]) {
+      const [, beside] = eyes.flow([other, at]);
+      expect(Math.hypot(beside!.x - alone!.x, beside!.y - alone!.y)).toBeLessThan(0.001);
+    }
+    expect(eyes.flow([{ x: -90, y: 500 }])).toEqual([null]);
     eyes.close();
   });
   it('follow points with the picture, and none that are gone', () => {

@@ -15,6 +15,29 @@ export interface Frame {
 const THERE_AND_BACK = 1;
 const FLOW = { window: 15, levels: 3 };
 
+/** Only this far around the points is looked at, pixels; and corners lie on what is one pixel of the smallest picture of the pyramid. */
+const FLOW_MARGIN = 64;
+const FLOW_GRID = 2 ** FLOW.levels;
+
+/** The part of a picture in which points and what is near them lie. */
+function around(points: readonly Pixel[], { cols, rows }: OpenCv.Mat): OpenCv.Rect {
+  const reach = (values: number[], size: number): [number, number] => {
+    const from = Math.max(0, Math.min(...values) - FLOW_MARGIN);
+    const to = Math.min(size, Math.max(...values) + FLOW_MARGIN);
+    const begin = Math.floor(from / FLOW_GRID) * FLOW_GRID;
+    return begin < to ? [begin, Math.ceil(to) - begin] : [0, size];
+  };
+  const [x, width] = reach(
+    points.map((p) => p.x),
+    cols,
+  );
+  const [y, height] = reach(
+    points.map((p) => p.y),
+    rows,
+  );
+  return { x, y, width, height };
+}
+
 /** What was cut from a box: where its upper left corner lies from the middle of the box. */
 interface Pattern {
   readonly mat: OpenCv.Mat;
@@ -77,20 +100,31 @@ export class OpenCvEyes implements Eyes {
 
   private follow(from: OpenCv.Mat, to: OpenCv.Mat, points: readonly Pixel[]): (Pixel | null)[] {
     const { cv } = this;
+    const rect = around(points, from);
+    const [here, there] = [from.roi(rect), to.roi(rect)];
     const before = cv.matFromArray(
       points.length,
       1,
       cv.CV_32FC2,
-      points.flatMap((p) => [p.x, p.y]),
+      points.flatMap((p) => [p.x - rect.x, p.y - rect.y]),
     );
     const after = new cv.Mat();
     const status = new cv.Mat();
     const error = new cv.Mat();
-    cv.calcOpticalFlowPyrLK(from, to, before, after, status, error, new cv.Size(FLOW.window, FLOW.window), FLOW.levels);
-    const found = points.map((_, i) =>
-      status.data[i] ? { x: after.data32F[2 * i]!, y: after.data32F[2 * i + 1]! } : null,
+    cv.calcOpticalFlowPyrLK(
+      here,
+      there,
+      before,
+      after,
+      status,
+      error,
+      new cv.Size(FLOW.window, FLOW.window),
+      FLOW.levels,
     );
-    for (const mat of [before, after, status, error]) mat.delete();
+    const found = points.map((_, i) =>
+      status.data[i] ? { x: rect.x + after.data32F[2 * i]!, y: rect.y + after.data32F[2 * i + 1]! } : null,
+    );
+    for (const mat of [here, there, before, after, status, error]) mat.delete();
     return found;
   }
 

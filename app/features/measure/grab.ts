@@ -32,29 +32,32 @@ export function pictureOf(video: HTMLVideoElement): Picture | null {
 
 /** Takes pictures of films one after the other. */
 export class Grabber {
-  private readonly canvases: readonly OffscreenCanvas[];
+  private readonly canvases = new Map<HTMLVideoElement, OffscreenCanvas>();
 
-  constructor(private readonly films: readonly OnPage[]) {
-    this.canvases = films.map(({ video }) => {
-      const { width, height } = followSize(video);
-      return new OffscreenCanvas(width, height);
-    });
-  }
+  constructor(private readonly films: readonly OnPage[]) {}
 
   /** The pictures of all angles at a frame of the first. */
   async at(frame: number): Promise<Picture[]> {
     await Promise.all(
-      this.films.map(({ video, clip }) =>
-        seek(video, seekTime(sameMoment(frame, this.films[0]!.clip, clip), clip.framesPerSecond)),
-      ),
+      this.films.map(async ({ video, clip }) => {
+        await loaded(video);
+        await seek(video, seekTime(sameMoment(frame, this.films[0]!.clip, clip), clip.framesPerSecond));
+      }),
     );
-    return this.films.map(({ video }, i) => {
-      const canvas = this.canvases[i]!;
+    return this.films.map(({ video }) => {
+      const canvas = this.canvasOf(video);
       const context = canvas.getContext('2d', { willReadFrequently: true })!;
       context.drawImage(video, 0, 0, canvas.width, canvas.height);
       const { data, width, height } = context.getImageData(0, 0, canvas.width, canvas.height);
       return { data, width, height };
     });
+  }
+
+  private canvasOf(video: HTMLVideoElement): OffscreenCanvas {
+    const { width, height } = followSize(video);
+    const canvas = this.canvases.get(video) ?? new OffscreenCanvas(width, height);
+    this.canvases.set(video, canvas);
+    return canvas;
   }
 }
 
@@ -67,7 +70,7 @@ export async function picturesOf(
   const video = document.createElement('video');
   Object.assign(video, { muted: true, preload: 'auto', src: url });
   try {
-    await once(video, 'loadeddata');
+    await loaded(video);
     const pictures: Picture[] = [];
     for (const frame of frames) {
       await seek(video, seekTime(frame, clip.framesPerSecond));
@@ -84,6 +87,13 @@ export async function picturesOf(
 
 /** Longest a film may take to show a frame, milliseconds. */
 const PATIENCE = 8000;
+
+/** A film that is only just coming has no size and no picture yet. */
+async function loaded(video: HTMLVideoElement): Promise<void> {
+  if (video.readyState < HAS_A_PICTURE) await once(video, 'loadeddata');
+}
+/** `HTMLMediaElement.HAVE_CURRENT_DATA`. */
+const HAS_A_PICTURE = 2;
 
 async function seek(video: HTMLVideoElement, time: number): Promise<void> {
   if (Math.abs(video.currentTime - time) < 1e-4 && !video.seeking) return;
