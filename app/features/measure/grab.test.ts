@@ -1,0 +1,90 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { ClipBody } from '#core/model/snap';
+import { followSize, Grabber, type OnPage } from './grab';
+
+/** A film on a page: it has no size until it comes, and shows a frame a while after it was asked for. */
+class Film extends EventTarget {
+  readyState = 0;
+  videoWidth = 0;
+  videoHeight = 0;
+  seeking = false;
+  readonly asked: number[] = [];
+  private time = 0;
+  get currentTime(): number {
+    return this.time;
+  }
+  set currentTime(time: number) {
+    this.asked.push(time);
+    this.time = time;
+    setTimeout(() => this.dispatchEvent(new Event('seeked')), 1);
+  }
+  come(width: number, height: number): void {
+    Object.assign(this, { readyState: 2, videoWidth: width, videoHeight: height });
+    this.dispatchEvent(new Event('loadeddata'));
+  }
+}
+
+const drawn: { width: number; height: number }[] = [];
+class Canvas {
+  constructor(
+    readonly width: number,
+    readonly height: number,
+  ) {
+    if (width === 0 || height === 0) throw new Error('The source width is 0.');
+    drawn.push({ width, height });
+  }
+  getContext() {
+    const { width, height } = this;
+    return {
+      drawImage: () => undefined,
+      getImageData: () => ({ width, height, data: new Uint8ClampedArray(width * height * 4) }),
+    };
+  }
+}
+
+const CLIP = { framesPerSecond: 30, frames: 90, snapFrame: 30, contactFrame: 40, whistleFrame: 80 } as ClipBody;
+const onPage = (film: Film, clip: Partial<ClipBody> = {}): OnPage => ({
+  clip: { ...CLIP, ...clip },
+  video: film as unknown as HTMLVideoElement,
+});
+
+beforeEach(() => {
+  drawn.length = 0;
+  vi.stubGlobal('OffscreenCanvas', Canvas);
+});
+afterEach(() => {
+  vi.unstubAllGlobals();
+});
+
+describe('taking pictures of films', () => {
+  it('waits for a film that is only just coming, and knows its size then', async () => {
+    const films = [new Film(), new Film()];
+    const taking = new Grabber(films.map((film) => onPage(film))).at(12);
+    let isDone = false;
+    void taking.finally(() => (isDone = true));
+    films[0]!.come(1920, 1080);
+    await new Promise((done) => setTimeout(done, 5));
+    expect([isDone, films[1]!.asked]).toEqual([false, []]);
+    films[1]!.come(640, 360);
+    expect((await taking).map(({ width, height }) => [width, height])).toEqual([
+      [960, 540],
+      [640, 360],
+    ]);
+  });
+
+  it('shows the same moment in every angle, and needs one canvas for all frames', async () => {
+    const [lead, other] = [new Film(), new Film()];
+    for (const film of [lead, other]) film.come(96, 54);
+    const grabber = new Grabber([onPage(lead), onPage(other, { snapFrame: 33, framesPerSecond: 60 })]);
+    await grabber.at(30);
+    await grabber.at(36);
+    expect(lead.asked.map((time) => Math.floor(time * 30))).toEqual([30, 36]);
+    expect(other.asked.map((time) => Math.floor(time * 60))).toEqual([33, 45]);
+    expect(drawn).toHaveLength(2);
+  });
+
+  it('makes pictures that are wider than is followed smaller, and leaves others', () => {
+    expect(followSize({ videoWidth: 3840, videoHeight: 2160 })).toEqual({ width: 960, height: 540 });
+    expect(followSize({ videoWidth: 800, videoHeight: 600 })).toEqual({ width: 800, height: 600 });
+  });
+});

@@ -1,0 +1,33 @@
+import { asCoach, DEMO } from './in-browser';
+
+/*
+ * How long a snap takes to be followed, decoding and all, in a real browser against a running demo (./start): from the click to the ways that
+ * are kept. What is followed here takes the place of what the demo had.
+ */
+
+const SNAPS = [1, 3, 6, 10, 14];
+/** Longest that is waited for one, milliseconds. */
+const PATIENCE = 120_000;
+
+interface Numbered {
+  readonly id: number;
+  readonly number: number;
+}
+
+await asCoach(async (page) => {
+  const games = (await (await page.request.get(`${DEMO}/api/games`)).json()) as { id: number; opponent: string }[];
+  const filmed = games.find((g) => g.opponent === 'Fennick Otters')!;
+  const snaps = (await (await page.request.get(`${DEMO}/api/games/${filmed.id}/snaps`)).json()) as Numbered[];
+  const ways = page.getByRole('region', { name: 'Ways through the play' });
+  for (const { id, number } of snaps.filter((s) => SNAPS.includes(s.number))) {
+    await page.goto(`${DEMO}/film/measure/${id}`);
+    const kept = page.waitForResponse((r) => r.request().method() === 'PUT' && r.url().endsWith(`/${id}/measuring`), {
+      timeout: PATIENCE,
+    });
+    const begun = performance.now();
+    await ways.getByRole('button', { name: /^Follow everybody/ }).click();
+    const answer = await kept;
+    if (!answer.ok()) throw new Error(`snap ${number}: ${answer.status()} ${await answer.text()}`);
+    console.log(`snap ${number}: ${((performance.now() - begun) / 1000).toFixed(1)} s (goal 10)`);
+  }
+});
