@@ -14,14 +14,14 @@ export default defineNuxtPlugin({
   setup() {
     const session = askAhead(SESSION, (url) => request<SessionAnswer>(url));
     if (DOORS.includes(window.location.pathname)) return;
-    void import('~/layouts/default.vue');
-    void import('~/features/playbook/store');
+    // Whoever needs one that does not come asks again, and says what is wrong.
+    for (const part of [import('~/layouts/default.vue'), import('~/features/playbook/store')])
+      part.catch(() => undefined);
     const ask = <T>(url: string): Promise<T> => askAhead(url, (at) => request<T>(at));
     // A stranger would be refused all of it; whoever carries a log-in that has ended is, and nobody looks at the answers.
     if (!document.querySelector(`meta[name="${CARRIES_LOG_IN}"]`)) return;
     for (const url of ['/api/playbook', '/api/program']) void ask(url);
     const isStaff = session.then(({ member }) => member !== null && STAFF.includes(member.role));
-    // Whoever needs it asks again, and says what is wrong.
     askFilmAhead(window.location.pathname, isStaff, ask).catch(() => undefined);
   },
 });

@@ -12,6 +12,8 @@ import { ownClip, ownSnap } from './owned';
 /** What was measured on a snap, by which revision, and the cameras of its clips by their id. */
 export interface MeasuringView {
   readonly revision: number;
+  /** The last who changed it is who asks. */
+  readonly isMine: boolean;
   readonly measuring: Measuring;
   readonly calibrations: Readonly<Record<number, Calibration>>;
   /** For clips without a camera the one of the nearest snap of the game before it, else after it, from the same angle: it may not have moved. */
@@ -28,6 +30,7 @@ export async function readMeasuring(member: Member, snapId: number): Promise<Mea
   const cameras = await CalibrationRow.findAll({ where: { programId, clipId: clips.map((c) => c.id) } });
   return {
     revision: row?.revision ?? 0,
+    isMine: row?.userId === member.userId,
     measuring: row ? measuringBody(row) : NOTHING_MEASURED,
     calibrations: Object.fromEntries(cameras.map((c) => [c.clipId, calibrationBody(c)])),
     offered: await offeredFor(

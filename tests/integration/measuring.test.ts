@@ -139,10 +139,12 @@ describe('calibrating a clip', () => {
 describe('what was measured', () => {
   it('is nothing before anybody has, and grows by revisions', async () => {
     const { coach, assistant } = lanterns.members;
-    expect(await readMeasuring(coach, snapId)).toMatchObject({ revision: 0, measuring: NOTHING_MEASURED });
+    const nothing = { revision: 0, isMine: false, measuring: NOTHING_MEASURED };
+    expect(await readMeasuring(coach, snapId)).toMatchObject(nothing);
     expect(await saveMeasuring(coach, snapId, 0, feet('C'))).toEqual({ revision: 1 });
     expect(await saveMeasuring(assistant, snapId, 1, feet('LG'))).toEqual({ revision: 2 });
-    expect(await readMeasuring(coach, snapId)).toMatchObject({ revision: 2, measuring: feet('LG') });
+    expect(await readMeasuring(coach, snapId)).toMatchObject({ revision: 2, isMine: false, measuring: feet('LG') });
+    expect(await readMeasuring(assistant, snapId)).toMatchObject({ isMine: true });
   });
   it('is never written over what somebody has not seen', async () => {
     const { coach } = lanterns.members;

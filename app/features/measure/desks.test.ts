@@ -10,16 +10,18 @@ import { useDesks, type Measured } from './desks';
 const [USER, OTHER] = [3, 4];
 /** What the server has of each snap, and how it answers what is sent. */
 let kept: Map<number, Measured>;
+/** Whoever measures is the same man, on however many pages. */
+let isOneMan: boolean;
 let answer: 'takes it' | 'is away' | { status: number; message: string };
 let sent: string[];
 beforeEach(async () => {
   vi.stubGlobal('indexedDB', new IDBFactory());
   for (const user of [USER, OTHER]) await dropUnsent(...(await unsentOf(user)));
   kept = new Map();
-  [answer, sent] = ['takes it', []];
+  [answer, sent, isOneMan] = ['takes it', [], false];
   vi.stubGlobal('$fetch', async (url: string, { method, body }: { method: string; body?: Measured }) => {
     const snap = Number(url.split('/').at(-2));
-    const there = kept.get(snap) ?? { revision: 0, measuring: NOTHING_MEASURED };
+    const there = kept.get(snap) ?? { revision: 0, isMine: false, measuring: NOTHING_MEASURED };
     if (answer === 'is away') throw new Error('no connection');
     if (method === 'GET') return there;
     sent.push(`${snap} on ${body!.revision}`);
@@ -28,7 +30,7 @@ beforeEach(async () => {
         ? body!.revision !== there.revision && { status: 409, message: 'meanwhile' }
         : { status: answer.status, message: answer.message };
     if (refused) throw Object.assign(new Error(refused.message), { status: refused.status, data: refused });
-    kept.set(snap, { revision: there.revision + 1, measuring: body!.measuring });
+    kept.set(snap, { revision: there.revision + 1, isMine: isOneMan, measuring: body!.measuring });
     return { revision: there.revision + 1 };
   });
 });
@@ -83,7 +85,7 @@ describe('clicks without a connection', () => {
     answer = 'is away';
     await before.change(1, clicks(click('LT')));
     answer = 'takes it';
-    kept.set(1, { revision: 7, measuring: clicks(click('C', 9)) });
+    kept.set(1, { revision: 7, isMine: false, measuring: clicks(click('C', 9)) });
     const { open, shown, notice, change } = page();
     await open(1);
     expect(men(shown.value).sort()).toEqual(['C 9', 'LT 1']);
@@ -139,7 +141,7 @@ describe('clicks without a connection', () => {
     await sendAgain();
     expect(men((await unsentOf(USER))[0]!.mine)).toEqual(['LT 1']);
     answer = 'takes it';
-    kept.set(1, { revision: 7, measuring: clicks(click('C', 9)) });
+    kept.set(1, { revision: 7, isMine: false, measuring: clicks(click('C', 9)) });
     await open(1);
     await change(1, clicks(...wholeOf(1).atSnap, click('RG')));
     expect([there(1).sort(), await unsentOf(USER)]).toEqual([['C 9', 'LT 1', 'RG 1'], []]);
@@ -183,6 +185,20 @@ describe('clicks without a connection', () => {
   });
 });
 
+describe('one who measures one snap on two pages', () => {
+  it('has both together, and hears that it was he', async () => {
+    isOneMan = true;
+    const [one, two] = [page(USER), page(USER)];
+    await Promise.all([one.open(1), two.open(1)]);
+    await one.change(1, clicks(click('LT', 1)));
+    expect(await two.change(1, clicks(click('LT', 2), click('N', 2)))).toBe(true);
+    expect(there(1).sort()).toEqual(['LT 2', 'N 2']);
+    expect(two.notice.value).toBe(
+      'You have measured on this snap on another page meanwhile: both are together now. Of LT what was done here stands.',
+    );
+  });
+});
+
 describe('two who measure one snap', () => {
   it('both have what both have clicked, and hear whose click stands where both did', async () => {
     const [one, two] = [page(USER), page(OTHER)];
@@ -205,7 +221,7 @@ describe('two who measure one snap', () => {
     const server = globalThis.$fetch as unknown as (url: string, options: { method: string }) => Promise<unknown>;
     let left = 3;
     vi.stubGlobal('$fetch', async (url: string, options: { method: string }) => {
-      const { revision, measuring } = kept.get(1) ?? { revision: 0, measuring: NOTHING_MEASURED };
+      const { revision, measuring } = kept.get(1) ?? { revision: 0, isMine: false, measuring: NOTHING_MEASURED };
       if (options.method === 'PUT' && left-- > 0)
         kept.set(1, { revision: revision + 1, measuring: clicks(...measuring.atSnap, click(`W${left}`)) });
       return server(url, options);
@@ -218,7 +234,7 @@ describe('two who measure one snap', () => {
   it('keep what was clicked when the connection breaks just as the other was faster', async () => {
     const { open, change, sendAgain, problem } = page();
     await open(1);
-    kept.set(1, { revision: 4, measuring: clicks(click('C', 9)) });
+    kept.set(1, { revision: 4, isMine: false, measuring: clicks(click('C', 9)) });
     const server = globalThis.$fetch as unknown as (url: string, options: object) => Promise<unknown>;
     vi.stubGlobal('$fetch', async (url: string, options: { method: string }) => {
       const answered = await server(url, options).catch((failure) => failure);

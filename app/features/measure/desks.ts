@@ -9,6 +9,8 @@ import { dropUnsent, keepUnsent, unsentOf, type Unsent } from './box';
 /** What the server answers of what is measured on a snap. */
 export interface Measured {
   readonly revision: number;
+  /** The last who changed it is who asks, perhaps on another page. */
+  readonly isMine: boolean;
   readonly measuring: Measuring;
 }
 
@@ -38,8 +40,13 @@ const NAMES: Readonly<Record<string, string>> = { ways: 'the ways that were foll
 /** Others who are as often faster are let through. */
 const MOST_TRIES = 5;
 
-function sayTogether(both: readonly string[]): string {
-  const mine = both.length ? ` Of ${both.map((b) => NAMES[b] ?? b).join(', ')} yours stands.` : '';
+function sayTogether(both: readonly string[], isMine: boolean): string {
+  const named = both.map((b) => NAMES[b] ?? b).join(', ');
+  if (isMine) {
+    const here = named && ` Of ${named} what was done here stands.`;
+    return `You have measured on this snap on another page meanwhile: both are together now.${here}`;
+  }
+  const mine = named && ` Of ${named} yours stands.`;
   return `Somebody else has measured on this snap meanwhile: both are together now.${mine}`;
 }
 
@@ -51,7 +58,6 @@ export function useDesks({ user, problem, show }: Around) {
   /** Of two pages of one man each keeps its own on the device. */
   const page = newId();
   const desks = new Map<number, Desk>();
-  const saving = ref(0);
   /** Something lies here that waits for a connection. */
   const waits = ref(false);
   /** What became of measuring that two did at once. */
@@ -75,11 +81,11 @@ export function useDesks({ user, problem, show }: Around) {
   }
 
   /** Takes over what the server has, and puts on top of it what is not there yet. */
-  function take(desk: Desk, { revision, measuring }: Measured): void {
+  function take(desk: Desk, { revision, isMine, measuring }: Measured): void {
     if (desk.unsent) {
       const { measuring: whole, both, isOfBoth } = together(desk.there, desk.unsent, measuring);
       desk.unsent = whole;
-      if (isOfBoth) notice.value = sayTogether(both);
+      if (isOfBoth) notice.value = sayTogether(both, isMine);
     }
     Object.assign(desk, { revision, there: measuring });
     show(desk.snap, desk.unsent ?? measuring);
@@ -167,10 +173,8 @@ export function useDesks({ user, problem, show }: Around) {
     const { refusals } = desk;
     desk.unsent = whole;
     notice.value = '';
-    saving.value++;
     void keep(desk);
     await push(desk);
-    saving.value--;
     return desk.unsent === null && desk.refusals === refusals;
   }
 
@@ -194,5 +198,5 @@ export function useDesks({ user, problem, show }: Around) {
     return unsent ?? there;
   }
 
-  return { open, wholeOf, change, sendAgain, saving, waits, notice };
+  return { open, wholeOf, change, sendAgain, waits, notice };
 }

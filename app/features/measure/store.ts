@@ -144,7 +144,6 @@ export const useMeasure = defineStore('measure', () => {
     offered,
     problem,
     notice: desks.notice,
-    saving: desks.saving,
     waits: desks.waits,
     sendAgain: desks.sendAgain,
     call,
