@@ -223,7 +223,11 @@ describe('two who measure one snap', () => {
     vi.stubGlobal('$fetch', async (url: string, options: { method: string }) => {
       const { revision, measuring } = kept.get(1) ?? { revision: 0, isMine: false, measuring: NOTHING_MEASURED };
       if (options.method === 'PUT' && left-- > 0)
-        kept.set(1, { revision: revision + 1, measuring: clicks(...measuring.atSnap, click(`W${left}`)) });
+        kept.set(1, {
+          isMine: false,
+          revision: revision + 1,
+          measuring: clicks(...measuring.atSnap, click(`W${left}`)),
+        });
       return server(url, options);
     });
     expect(await change(1, clicks(click('LT')))).toBe(true);

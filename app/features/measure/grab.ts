@@ -88,21 +88,22 @@ export async function picturesOf(
 /** Longest a film may take to show a frame, milliseconds. */
 const PATIENCE = 8000;
 
-/** A film that is only just coming has no size and no picture yet. */
+/** `HTMLMediaElement.HAVE_METADATA` and `HAVE_CURRENT_DATA`; a film that has had a picture has none again while it goes to another frame. */
+const [HAS_A_SIZE, HAS_A_PICTURE] = [1, 2];
+
+/** A film that is only just coming has no size yet, and can be sent to no frame. */
 async function loaded(video: HTMLVideoElement): Promise<void> {
-  if (video.readyState < HAS_A_PICTURE) await once(video, 'loadeddata');
+  if (video.readyState < HAS_A_SIZE) await once(video, 'loadedmetadata');
 }
-/** `HTMLMediaElement.HAVE_CURRENT_DATA`. */
-const HAS_A_PICTURE = 2;
 
 async function seek(video: HTMLVideoElement, time: number): Promise<void> {
-  if (Math.abs(video.currentTime - time) < 1e-4 && !video.seeking) return;
+  if (Math.abs(video.currentTime - time) < 1e-4 && !video.seeking && video.readyState >= HAS_A_PICTURE) return;
   const there = once(video, 'seeked');
   video.currentTime = time;
   await there;
 }
 
-function once(video: HTMLVideoElement, event: 'seeked' | 'loadeddata'): Promise<void> {
+function once(video: HTMLVideoElement, event: 'seeked' | 'loadedmetadata'): Promise<void> {
   return new Promise((done, fail) => {
     const late = setTimeout(() => fail(new Error('The film does not come to the frame that was asked for.')), PATIENCE);
     video.addEventListener(
