@@ -78,34 +78,28 @@ export async function readMarks(
   wanted: readonly number[] | null,
   names: readonly MarkColumn[],
 ): Promise<SeasonMarks[]> {
-  for (;;) {
-    const seasons = await db.query<{ season: number; stamp: number | null }>(
-      `select s.id as season, c.stamp from seasons s left join book_counted c on c.season_id = s.id
-       where s.program_id = :program ${wanted ? 'and s.id = any(array[:wanted]::int[])' : ''}`,
-      { type: QueryTypes.SELECT, replacements: { program, wanted } },
-    );
-    const kept = await keptColumns(
-      db,
-      seasons.flatMap(({ stamp }) => stamp ?? []),
-      names,
-    );
-    // One that is over was changed meanwhile: it has no stamp any more.
-    if (!kept) continue;
-    const played = seasons.filter(({ stamp }) => stamp === null).map(({ season }) => season);
-    const own = played.length ? await ownColumns(db, program, played, names) : new Map<number, Columns>();
-    return seasons.flatMap(({ season, stamp }) => {
-      const column = stamp === null ? own.get(season) : kept(stamp);
-      return column ? [{ season, size: column('kind').codes.length, column }] : [];
-    });
-  }
+  const seasons = await db.query<{ season: number; stamp: number | null }>(
+    `select s.id as season, c.stamp from seasons s left join book_counted c on c.season_id = s.id
+     where s.program_id = :program ${wanted ? 'and s.id = any(array[:wanted]::int[])' : ''}`,
+    { type: QueryTypes.SELECT, replacements: { program, wanted } },
+  );
+  const stamps = seasons.flatMap(({ stamp }) => stamp ?? []);
+  const kept = await keptColumns(db, stamps, names);
+  // Those that are played, and one that was changed meanwhile: it has no stamp any more.
+  const others = seasons.filter(({ stamp }) => stamp === null || !kept.has(stamp)).map(({ season }) => season);
+  const own = others.length ? await ownColumns(db, program, others, names) : new Map<number, Columns>();
+  return seasons.flatMap(({ season, stamp }) => {
+    const column = (stamp === null ? undefined : kept.get(stamp)) ?? own.get(season);
+    return column ? [{ season, size: column('kind').codes.length, column }] : [];
+  });
 }
 
-/** The columns of seasons that are over; `null` when one of them has its stamp no more. */
+/** The columns of seasons that are over, by their stamps, of those that have all of them. */
 async function keptColumns(
   db: Sequelize,
   stamps: readonly number[],
   names: readonly MarkColumn[],
-): Promise<((stamp: number) => Columns) | null> {
+): Promise<Map<number, Columns>> {
   const mind = mindOf(db);
   const columns = new Map<string, Column>();
   const isMissing = (stamp: number, name: MarkColumn): boolean => !columns.has(inMind(stamp, name));
@@ -121,8 +115,8 @@ async function keptColumns(
       columns.set(inMind(stamp, name), column);
       mind.set(inMind(stamp, name), column);
     }
-  if (stamps.some((stamp) => names.some((name) => isMissing(stamp, name)))) return null;
-  return (stamp) => (name) => columns.get(inMind(stamp, name))!;
+  const whole = stamps.filter((stamp) => !names.some((name) => isMissing(stamp, name)));
+  return new Map(whole.map((stamp) => [stamp, (name: MarkColumn) => columns.get(inMind(stamp, name))!]));
 }
 
 interface KeptRow {
@@ -137,7 +131,7 @@ const readKept = (db: Sequelize, stamps: readonly number[], names: readonly Mark
     { type: QueryTypes.SELECT, replacements: { stamps, names } },
   );
 
-/** The columns of seasons that are played, read off their marks; nothing of a season without any. */
+/** The columns of other seasons, read off their marks; nothing of a season without any. */
 async function ownColumns(
   db: Sequelize,
   program: number,

@@ -319,6 +319,14 @@ describe('a season that is over', () => {
     ]);
   });
 
+  it('is read off its marks where a column of it was never kept', async () => {
+    await tidyBooks();
+    await db.sequelize.query("delete from book_columns where name = 'blocker' and season_id = :over", {
+      replacements: { over },
+    });
+    expect((await readBook(own.members.coach, 'place', {})).lines.map((l) => l.key)).toEqual(['C', 'LT', 'RT']);
+  });
+
   it('may have no marks at all', async () => {
     await db.sequelize.query('delete from book_marks where season_id = :over', { replacements: { over } });
     await tidyBooks();
