@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { whenever } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import { cutOfQuery, isEmptyCut, optionsOf, type Cut } from '#core/film/log/cut';
+import { cutOfQuery, hasOptions, isEmptyCut, optionsOf, type Cut } from '#core/film/log/cut';
 import { CUT_FIELDS, CUT_KEYS, type CutField } from '#core/film/log/cut-fields';
 import type { SnapItem } from '#core/model/game';
 import { useCuts } from './store';
@@ -22,9 +22,7 @@ const given = computed(() => CUT_KEYS.filter((key) => props.cut[key]));
 const field = ref<CutField | ''>('');
 const options = computed(() => (field.value ? optionsOf(field.value, props.cut, props.snaps) : []));
 /** Fields that would tell snaps apart. */
-const fields = computed(() =>
-  CUT_KEYS.filter((key) => !props.cut[key] && optionsOf(key, props.cut, props.snaps).length > 0),
-);
+const fields = computed(() => CUT_KEYS.filter((key) => !props.cut[key] && hasOptions(key, props.cut, props.snaps)));
 const current = computed(() => cuts.kept.find((c) => JSON.stringify(c.cut) === JSON.stringify(props.cut)) ?? null);
 
 function only(value: string): void {

@@ -1,20 +1,16 @@
 <script setup lang="ts">
 import { howMany } from '#core/vocabulary/how-many';
 import { computed, ref, watch } from 'vue';
-import { schemeName } from '~/features/board/scheme-names';
-import { nameOfCall } from '#core/names/names';
-import { usePlaybook } from '~/features/playbook/store';
-import type { Grade } from '#core/model/grade';
-import { sayGame, sayWhose, type GameItem, type SnapItem } from '#core/model/game';
+import { sayGame, sayWhose, type GameItem } from '#core/model/game';
 import { isEmptyCut, type Cut } from '#core/film/log/cut';
 import CutPanel from '~/features/cut/CutPanel.vue';
-import { bestAndWorst, faultOf } from '~/features/beside/extremes';
+import { bestAndWorst } from '~/features/beside/extremes';
+import SnapRow from './SnapRow.vue';
 import { gradedCount, useFilm } from './store';
 
 const emit = defineEmits<{ cut: [cut: Cut] }>();
 
 const film = useFilm();
-const playbook = usePlaybook();
 const list = ref<HTMLElement | null>(null);
 const game = computed(() => film.games.find((g) => g.id === film.game) ?? null);
 const done = computed(() => film.snaps.filter((s) => gradedCount(s) >= s.asked.length).length);
@@ -27,29 +23,9 @@ const graded = computed(() => {
   return `${snaps}, ${done.value} graded`;
 });
 
-/** The worst of the snap's marks stands for it. */
-function worst(item: SnapItem): Grade | null {
-  if (gradedCount(item) < item.asked.length) return null;
-  return item.graded.map((g) => g.grade).sort((a, b) => faultOf(b) - faultOf(a))[0] ?? null;
-}
 /** The one man a cut is of. */
 const man = computed(() => (film.cut.man?.length === 1 ? film.cut.man[0]! : null));
 const extremes = computed(() => (man.value ? bestAndWorst(film.inCut, man.value) : null));
-
-/** The call as the program says it; a play it has no name for by what its sheet is called. */
-function callName(s: SnapItem): string {
-  const said = nameOfCall(playbook.naming, {
-    scheme: s.call.scheme,
-    side: s.call.side,
-    formation: null,
-    motion: null,
-    tags: [],
-  });
-  return said.ok ? said.value : `${schemeName(s.call.scheme)} ${s.call.side}`;
-}
-
-/** Of a game of theirs it is what they showed that one looks for. */
-const nameOfSnap = (s: SnapItem): string => (film.theirs ? s.call.frontName : callName(s));
 
 /** With the next picture: asked for before, the browser would lay out everything in the middle of its work. */
 watch([() => film.snap?.id, () => film.snaps.length], () => {
@@ -96,18 +72,14 @@ watch([() => film.snap?.id, () => film.snaps.length], () => {
       >
     </p>
     <ol ref="list">
-      <li v-for="s in film.inCut" :key="s.id">
-        <NuxtLink
-          :to="{ path: `/film/${s.id}`, query: film.cut }"
-          :aria-current="s.id === film.snap?.id ? 'true' : undefined"
-        >
-          <span class="soft">{{ s.number }}</span>
-          <span :title="`${schemeName(s.call.scheme)} ${s.call.side}`">{{ nameOfSnap(s) }}</span>
-          <GradeMark v-if="worst(s)" :grade="worst(s)" :size="15" /><span v-else class="soft">{{
-            gradedCount(s) ? `${gradedCount(s)}/${s.asked.length}` : ''
-          }}</span>
-        </NuxtLink>
-      </li>
+      <SnapRow
+        v-for="s in film.inCut"
+        :key="s.id"
+        :snap="s"
+        :cut="film.cut"
+        :is-open="s.id === film.snap?.id"
+        :is-theirs="film.theirs !== null"
+      />
     </ol>
   </aside>
 </template>
@@ -119,6 +91,13 @@ aside {
   font-size: 13px;
   min-height: 0;
   overflow: auto;
+  /* What is marked beside it neither lays it out nor paints it anew. */
+  contain: strict;
+}
+@media (max-width: 800px) {
+  aside {
+    contain: none;
+  }
 }
 select {
   margin: 0 14px;
@@ -140,23 +119,5 @@ p {
 }
 ol {
   padding: 8px 0;
-}
-a:not(.in) {
-  display: grid;
-  grid-template-columns: 20px minmax(0, 1fr) 22px;
-  gap: 6px;
-  padding: 5px 14px;
-  color: var(--ink);
-  text-decoration: none;
-  line-height: 1.25;
-  font-variation-settings: var(--narrow);
-}
-a:not(.in):hover {
-  background: var(--wash);
-}
-[aria-current] {
-  background: var(--wash);
-  font-weight: 700;
-  box-shadow: inset 3px 0 var(--violet);
 }
 </style>

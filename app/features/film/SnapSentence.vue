@@ -111,6 +111,8 @@ async function confirm(): Promise<void> {
 
 <style scoped>
 header {
+  /* Painted once, and not anew with every mark. */
+  isolation: isolate;
   display: flex;
   flex-wrap: wrap;
   gap: 4px 14px;

@@ -47,7 +47,7 @@ export const useFilm = defineStore('film', () => {
   const inCut = computed(() => snaps.value.filter((s) => isInCut(cut.value, s)));
   const snap = shallowRef<SnapView | null>(null);
   const box = useMarks();
-  const marks = ref<Record<string, Grade>>({});
+  const marks = shallowRef<Record<string, Grade>>({});
   /** The revision of each mark as it was seen here last. */
   let revisions: Record<string, number> = {};
   /** Whose marks are given and shown: the program's, or a reading of one's own beside them. */

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useLocalStorage } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { sayCause } from '#core/grade/free/first-cause';
 import { ReadMarkSchema, type FreeMan, type ReadMark } from '#core/model/finding';
@@ -48,7 +47,6 @@ async function ask(): Promise<void> {
 }
 const VERDICTS = { accepted: 'so it was', changed: 'it was another’s', asked: 'asked' } as const;
 const chosen = (event: Event): string => (event.target as HTMLSelectElement).value;
-const isOpen = useLocalStorage('violet-chalk-finding', false);
 const summary = computed(() => {
   const { free, questions } = found.finding;
   const said = [
@@ -61,15 +59,10 @@ const summary = computed(() => {
 </script>
 
 <template>
-  <details
-    v-if="film.snap"
-    class="finding"
-    :open="isOpen"
-    @toggle="isOpen = ($event.target as HTMLDetailsElement).open"
-  >
-    <summary>
-      What happened <span class="soft">{{ summary }}</span>
-    </summary>
+  <OpenedPart v-if="film.snap" class="finding" kept-as="violet-chalk-finding">
+    <template #summary
+      >What happened <span class="soft">{{ summary }}</span></template
+    >
     <p v-if="found.problem" class="problem" role="alert">{{ found.problem }}</p>
     <div class="line">
       <span class="soft">Who came free?</span>
@@ -153,7 +146,7 @@ const summary = computed(() => {
         />
       </span>
     </div>
-  </details>
+  </OpenedPart>
 </template>
 
 <style scoped>
@@ -165,11 +158,11 @@ const summary = computed(() => {
 .finding > * + * {
   margin-top: 6px;
 }
-summary {
+.finding > :deep(summary) {
   cursor: pointer;
   font-weight: 600;
 }
-summary .soft {
+.finding > :deep(summary) .soft {
   font-weight: 400;
 }
 .line {

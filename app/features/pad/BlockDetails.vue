@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useLocalStorage } from '@vueuse/core';
 import { computed } from 'vue';
 import { phasesOf } from '#core/grade/standards';
 import { sayTechnique } from '#core/reports/technique-lines';
@@ -43,18 +42,16 @@ const TOGETHER = [
 ] as const satisfies readonly { key: keyof PairMark; hand: 'moved' | 'hips'; says: string }[];
 const removeFrame = (at: number): void =>
   film.change(props.man, { frames: mark.value!.frames.filter((_, i) => i !== at) });
-
-const isOpen = useLocalStorage('violet-chalk-pad-more', false);
 </script>
 
 <template>
-  <details class="more" :open="isOpen" @toggle="isOpen = ($event.target as HTMLDetailsElement).open">
-    <summary>
-      Parts of the block, outcome, facts<span class="soft"
+  <OpenedPart class="more" kept-as="violet-chalk-pad-more">
+    <template #summary
+      >Parts of the block, outcome, facts<span class="soft"
         >: <kbd>{{ padCap('facts') }}</kbd> a fact, <kbd>{{ padCap('outcome') }}</kbd> outcome,
         <kbd>{{ padCap('consequence') }}</kbd> what it meant</span
-      >
-    </summary>
+      ></template
+    >
     <div class="sides">
       <ol class="phases">
         <li v-for="(p, i) in phases" :key="p.phase">
@@ -144,9 +141,14 @@ const isOpen = useLocalStorage('violet-chalk-pad-more', false);
         </div>
       </div>
     </div>
-    <MarkHistory v-if="!film.readOnly && film.snap" :snap-id="film.snap.id" :man="man" />
+    <MarkHistory
+      v-if="!film.readOnly && film.snap"
+      :key="`${film.snap.id} ${man}`"
+      :snap-id="film.snap.id"
+      :man="man"
+    />
     <p class="soft">{{ told }} {{ upperFirst(asked.because.sentence) }}.</p>
-  </details>
+  </OpenedPart>
 </template>
 
 <style scoped>

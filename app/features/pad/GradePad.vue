@@ -18,6 +18,7 @@ import ManMarks from './ManMarks.vue';
 import TwoVersions from './TwoVersions.vue';
 import { useFoes } from './foes';
 import { askedOfMan } from './hands';
+import { sayOn } from './words';
 
 const props = defineProps<{
   columns: readonly Column[];
@@ -36,16 +37,24 @@ const playbook = usePlaybook();
 const foes = useFoes();
 const own = computed(() => playbook.program.faults ?? []);
 
-/** Rows that would be empty leave their room to the film. */
+/** What was asked of the man in hand, where he can be marked. */
+const inHand = computed(() => (film.mayMark ? askedOfMan(film, film.selected) : null));
+/**
+ * Rows that would be empty leave their room to the film. What was asked of everybody makes room for the marks of the man in hand, where it is
+ * said of him in words: the film stays as large as it is.
+ */
 const rows = computed(() => {
   const marks = Object.values(film.marks);
-  return [
+  // It has its room before it says anything: nothing moves under the hand that marks.
+  const filmRow = film.snap?.followed ? [{ key: 'film', name: 'Film says' }] : [];
+  const asked = [
     { key: 'asked', name: 'Asked' },
     { key: 'on', name: 'On' },
-    // Of the man in hand it is said in words below.
-    ...(film.selected ? [] : [{ key: 'hard', name: 'How hard' }]),
-    // It has its room before it says anything: nothing moves under the hand that marks.
-    ...(film.snap?.followed ? [{ key: 'film', name: 'Film says' }] : []),
+    { key: 'hard', name: 'How hard' },
+    ...filmRow,
+  ];
+  return [
+    ...(inHand.value ? [] : asked),
     { key: 'did', name: 'He did' },
     ...(marks.some((m) => m.faults.length) ? [{ key: 'fault', name: 'Fault' }] : []),
     ...(marks.some((m) => m.facts.length || m.consequence || m.pair) ? [{ key: 'fact', name: 'Beside' }] : []),
@@ -64,8 +73,8 @@ const rest = computed(() => {
   return left.value ? `the other ${left.value} did their job` : 'all marked';
 });
 const on = (man: string): string => {
-  const a = askedOfMan(film, man);
-  return a ? `${a.target ?? 'next level'}${a.next ? `, then ${a.next}` : ''}` : '';
+  const asked = askedOfMan(film, man);
+  return asked ? sayOn(asked) : '';
 };
 const hard = (man: string): string => {
   const a = askedOfMan(film, man);
@@ -120,45 +129,48 @@ function allPlus(): void {
       <button class="plain link" type="button" @click="film.turnTo('program')">Back to the grades</button>
     </p>
     <TwoVersions v-if="box.aside.length || box.unreadable" />
-    <div class="scroller">
-      <ManColumns
-        :columns="columns"
-        :rows="rows"
-        :selected="film.selected"
-        :numbers="numbers"
-        keys
-        label="Grades"
-        @select="film.selected = $event"
-      >
-        <template #default="{ row, man: seat }">
-          <template v-if="row === 'asked' && askedOfMan(film, seat)">{{ blockName(askedOfMan(film, seat)!) }}</template>
-          <template v-else-if="row === 'on'">{{ on(seat) }}</template>
-          <span v-else-if="row === 'hard'" class="note soft hard">{{ hard(seat) }}</span>
-          <span v-else-if="row === 'film'" class="film" :class="{ doubt: isDoubt(seat) }">{{ filmSays(seat) }}</span>
-          <template v-else-if="row === 'did'"
-            ><button class="plain did" type="button" :aria-label="`Mark ${seat}`" @click="film.selected = seat">
-              <GradeMark :grade="film.marks[seat] ?? null" /></button
-          ></template>
-          <template v-else-if="row === 'fault'"
-            ><span v-for="f in film.marks[seat]?.faults ?? []" :key="f" class="tag">{{
-              faultName(f, own)
-            }}</span></template
-          >
-          <span v-else-if="row === 'fact'" class="note">{{ beside(seat) }}</span>
-          <span v-else-if="row === 'note'" class="note">{{ film.marks[seat]?.note }}</span>
-        </template>
-      </ManColumns>
+    <div class="marking">
+      <div class="scroller">
+        <ManColumns
+          :columns="columns"
+          :rows="rows"
+          :selected="film.selected"
+          :numbers="numbers"
+          keys
+          label="Grades"
+          @select="film.selected = $event"
+        >
+          <template #default="{ row, man: seat }">
+            <template v-if="row === 'asked' && askedOfMan(film, seat)">{{
+              blockName(askedOfMan(film, seat)!)
+            }}</template>
+            <template v-else-if="row === 'on'">{{ on(seat) }}</template>
+            <span v-else-if="row === 'hard'" class="note soft hard">{{ hard(seat) }}</span>
+            <span v-else-if="row === 'film'" class="film" :class="{ doubt: isDoubt(seat) }">{{ filmSays(seat) }}</span>
+            <template v-else-if="row === 'did'"
+              ><button class="plain did" type="button" :aria-label="`Mark ${seat}`" @click="film.selected = seat">
+                <GradeMark :grade="film.marks[seat] ?? null" /></button
+            ></template>
+            <template v-else-if="row === 'fault'"
+              ><span v-for="f in film.marks[seat]?.faults ?? []" :key="f" class="tag">{{
+                faultName(f, own)
+              }}</span></template
+            >
+            <span v-else-if="row === 'fact'" class="note">{{ beside(seat) }}</span>
+            <span v-else-if="row === 'note'" class="note">{{ film.marks[seat]?.note }}</span>
+          </template>
+        </ManColumns>
+      </div>
+      <ManMarks
+        v-if="film.selected && inHand"
+        ref="man"
+        :man="film.selected"
+        :asked="inHand"
+        :naming="naming"
+        @seek="(angle, frame) => emit('seek', angle, frame)"
+        @frame="emit('frame')"
+      />
     </div>
-    <ManMarks
-      v-if="film.selected && askedOfMan(film, film.selected) && film.mayMark"
-      ref="man"
-      :key="film.selected"
-      :man="film.selected"
-      :asked="askedOfMan(film, film.selected)!"
-      :naming="naming"
-      @seek="(angle, frame) => emit('seek', angle, frame)"
-      @frame="emit('frame')"
-    />
     <FindingPanel v-if="!film.readOnly && film.sheet === 'program'" />
     <p v-if="filmProblem" class="wanting" role="status">{{ filmProblem }}</p>
     <div v-if="film.mayMark" class="hands enter">
@@ -193,6 +205,12 @@ function allPlus(): void {
 <style scoped>
 .scroller {
   overflow-x: auto;
+}
+/* Room for a man in hand, a fault and something beside it: the film stays as large as it is while the snap is marked. */
+@media (min-width: 801px) {
+  .marking {
+    min-height: 254px;
+  }
 }
 .sheet {
   color: var(--violet);

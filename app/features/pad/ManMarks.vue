@@ -6,13 +6,13 @@ import { rubricOf } from '#core/grade/rubrics/index';
 import { FACTS, FACT_IDS } from '#core/model/facts';
 import { FAULT_IDS, faultName } from '#core/model/faults';
 import type { Assignment } from '#core/model/resolution';
-import { blockName } from '~/features/board/words';
 import { useFilm } from '~/features/film/store';
 import { sayWhole } from '~/features/propose/words';
 import { FAULT_KEYS } from './fault-keys';
 import { useFoes } from './foes';
 import BlockDetails from './BlockDetails.vue';
 import { usePlaybook } from '~/features/playbook/store';
+import { sayTask } from './words';
 import { addPoints, FACT_KEYS, MARK_KEYS, markBy, padCap, toggleFact, toggleFault } from './hands';
 
 /** Everything that can be said of the man in hand, each with its key. */
@@ -48,7 +48,7 @@ function tagOther(event: Event): void {
 <template>
   <section class="man" :aria-label="`Marks of ${man}`">
     <p>
-      <b>{{ man }}, {{ blockName(asked).toLowerCase() }}, {{ hard }}.</b> Done when:
+      <b>{{ man }}: {{ sayTask(asked) }}; {{ hard }}.</b> Done when:
       {{ standard?.doneWhen }}
       <span class="soft">Not: {{ standard?.notWhen }}</span>
     </p>
@@ -93,6 +93,19 @@ function tagOther(event: Event): void {
       <button class="plain" type="button" @click="film.mark(man, null)">
         <kbd>{{ padCap('none') }}</kbd> no mark
       </button>
+      <label :key="man" class="note-field"
+        ><kbd>{{ padCap('note') }}</kbd> note
+        <textarea
+          ref="field"
+          v-typed
+          rows="1"
+          maxlength="500"
+          :value="mark?.note ?? ''"
+          @change="film.change(man, { note: ($event.target as HTMLTextAreaElement).value })"
+          @keydown.esc.stop="($event.target as HTMLElement).blur()"
+          @keydown.enter.prevent="($event.target as HTMLElement).blur()"
+        />
+      </label>
     </div>
     <div class="mark-hands faults">
       <button
@@ -132,27 +145,14 @@ function tagOther(event: Event): void {
       @seek="(angle, frame) => emit('seek', angle, frame)"
       @frame="emit('frame')"
     />
-    <label class="note-field"
-      ><kbd>{{ padCap('note') }}</kbd> note
-      <textarea
-        ref="field"
-        v-typed
-        rows="1"
-        maxlength="500"
-        :value="mark?.note ?? ''"
-        @change="film.change(man, { note: ($event.target as HTMLTextAreaElement).value })"
-        @keydown.esc.stop="($event.target as HTMLElement).blur()"
-        @keydown.enter.prevent="($event.target as HTMLElement).blur()"
-      />
-    </label>
   </section>
 </template>
 
 <style scoped>
 .man {
-  padding: 8px 0;
+  padding: 7px 0;
   display: grid;
-  gap: 7px;
+  gap: 5px;
   border-bottom: 1px solid var(--rule);
   font-size: 13px;
 }
@@ -164,11 +164,14 @@ function tagOther(event: Event): void {
   font-weight: 600;
 }
 .note-field {
+  flex: 1 1 140px;
   display: flex;
   gap: 8px;
   align-items: center;
 }
 textarea {
+  width: 0;
+  min-width: 0;
   flex: 1;
   font: inherit;
   background: var(--sheet);

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { ALL_PLUS, type Grade } from '../../model/grade';
 import type { AskedItem, SnapItem } from '../../model/game';
 import { anEntry, anItem } from '../../testing/a-log';
-import { cutOfQuery, CutSchema, isEmptyCut, isInCut, menInCut, optionsOf, type Cut } from './cut';
+import { cutOfQuery, CutSchema, hasOptions, isEmptyCut, isInCut, menInCut, optionsOf, type Cut } from './cut';
 import { CUT_FIELDS, CUT_KEYS } from './cut-fields';
 
 const man = (blocker: string, block: string, ...partners: string[]): AskedItem => ({ blocker, block, partners });
@@ -78,6 +78,15 @@ describe('a cut', () => {
         for (const { value, snaps } of optionsOf(key, rest, SNAPS))
           expect(numbers({ ...rest, [key]: [value] })).toHaveLength(snaps);
       }),
+    );
+  });
+
+  it('knows without counting whether there is anything to choose', () => {
+    fc.assert(
+      fc.property(cut, fc.constantFrom(...CUT_KEYS), fc.subarray([...SNAPS]), (rest, key, snaps) => {
+        expect(hasOptions(key, rest, snaps)).toBe(optionsOf(key, rest, snaps).length > 0);
+      }),
+      { numRuns: 1000 },
     );
   });
 

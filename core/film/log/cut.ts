@@ -41,18 +41,32 @@ export interface CutOption {
 
 /** What a field can be set to on these snaps, in the order in which it first comes. */
 export function optionsOf(key: CutField, cut: Cut, snaps: readonly SnapItem[]): CutOption[] {
-  const rest: Cut = { ...cut };
-  delete rest[key];
+  const rest = without(key, cut);
   const counts = new Map<string, number>();
   for (const snap of snaps) {
     const men = menInCut(rest, snap);
-    const field = CUT_FIELDS[key];
-    const found = new Set(
-      field.of === 'snap' ? field.values(snap) : (men ?? snap.asked).flatMap((man) => valuesFor(key, snap, man)),
-    );
-    for (const value of found) counts.set(value, (counts.get(value) ?? 0) + (men ? 1 : 0));
+    for (const value of new Set(offeredBy(snap, men ?? snap.asked, key)))
+      counts.set(value, (counts.get(value) ?? 0) + (men ? 1 : 0));
   }
   return [...counts].map(([value, count]) => ({ value, snaps: count }));
+}
+
+/** Whether a field can be set to anything on these snaps: as `optionsOf`, without counting. */
+export function hasOptions(key: CutField, cut: Cut, snaps: readonly SnapItem[]): boolean {
+  const rest = without(key, cut);
+  return snaps.some((snap) => offeredBy(snap, menInCut(rest, snap) ?? snap.asked, key).length > 0);
+}
+
+function without(key: CutField, cut: Cut): Cut {
+  const rest: Cut = { ...cut };
+  delete rest[key];
+  return rest;
+}
+
+/** What a snap offers for a field, of these men where the field is one of a man. */
+function offeredBy(snap: SnapItem, men: readonly AskedItem[], key: CutField): readonly string[] {
+  const field = CUT_FIELDS[key];
+  return field.of === 'snap' ? field.values(snap) : men.flatMap((man) => valuesFor(key, snap, man));
 }
 
 /** Reads a cut from the words of an address; what is none of its fields is left out. */
