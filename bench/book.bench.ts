@@ -1,5 +1,6 @@
-import { QueryTypes } from 'sequelize';
+import { QueryTypes, type Sequelize } from 'sequelize';
 import { tidyBooks } from '../server/book/keep';
+import { bringToMind } from '../server/book/packed';
 import { readPlayRows } from '../server/book/read-plays';
 import { closeDatabase, database, openDatabase } from '../server/db/database';
 import { SnapRow } from '../server/db/models';
@@ -50,6 +51,24 @@ async function slowestOf<T>(all: readonly T[], what: (one: T) => Promise<unknown
   return `by ${slowest.one}, ${slowest.ms.toFixed(0)} ms`;
 }
 const PAGE = { skip: 0, take: 50 };
+
+/** How long a page takes that is the first on its connections, milliseconds: the median of some. */
+async function firstPage(
+  url: string,
+  page: () => Promise<unknown>,
+  before?: (db: Sequelize) => Promise<unknown>,
+): Promise<string> {
+  const times: number[] = [];
+  for (let i = 0; i < ROUNDS; i++) {
+    await closeDatabase();
+    const db = await openDatabase(url);
+    await before?.(db);
+    const begun = performance.now();
+    await page();
+    times.push(performance.now() - begun);
+  }
+  return median(times).toFixed(0);
+}
 
 /** Every two dimensions a page can be narrowed by, of each half of the values it has, as many as fit. */
 async function narrowedByTwo(coach: Member): Promise<Record<string, BookFilter>> {
@@ -116,13 +135,17 @@ async function main(url: string): Promise<void> {
     const playsBehind = await slowestOf(PLAY_COUNT_IDS, (count) => readPlayRows(db, 1, filter, count, PAGE));
     console.log(`${name}: plays ${plays}; narrowed ${narrowedPlays}; plays behind a figure ${playsBehind} (goal 100)`);
   }
-  await closeDatabase();
-  await openDatabase(benched);
-  const begun = performance.now();
-  await readBook(coach, 'man', { help: ['alone'], down: ['1', '2'] });
-  console.log(
-    `all seasons, narrowed, with nothing of the columns in mind yet: ${(performance.now() - begun).toFixed(0)} ms`,
-  );
+  const first = {
+    narrowed: () => readBook(coach, 'man', { help: ['alone'], down: ['1', '2'] }),
+    behind: () => readSnapsBehind(coach, { block: ['double'] }, 'both', PAGE),
+  };
+  for (const [name, page] of Object.entries(first)) {
+    const unknown = await firstPage(benched, page);
+    const known = await firstPage(benched, page, bringToMind);
+    console.log(
+      `all seasons, the first page after a start, ${name}: ${unknown} ms with nothing in mind yet, ${known} ms with what the server brings to mind (goal 100)`,
+    );
+  }
   await saving(await database(), coach);
   console.log(`memory ${Math.round(process.memoryUsage().rss / 1e6)} MB`);
   await closeDatabase();

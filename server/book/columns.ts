@@ -5,8 +5,12 @@ export const clamped = (column: string): string => `least(${YARD_ENDS.most}, gre
 
 /** How a dimension is read off a snap (`book_snaps`, alias `b`). */
 export interface Column {
-  /** The value a snap is counted under; `null` values are left out. */
+  /** The value a snap is counted under. */
   readonly value: string;
+  /** There are snaps without any value, which are left out. */
+  readonly isOptional?: true;
+  /** What `value` is made of, where that is put together faster than the value itself. */
+  readonly parts?: string;
   /** What `value` needs beside a snap, one row for each. */
   readonly join?: string;
   /** True of a snap that is to be counted for these values, named `:name`. */
@@ -27,14 +31,14 @@ const word = (value: string): Column => ({ value, where: (name) => `${value} in 
 
 /** Every dimension of snaps; one without a line here does not compile. */
 export const COLUMNS: Readonly<Record<SnapDimension, Column>> = {
-  play: word("(b.scheme || ' ' || b.side)"),
+  play: { ...word("(b.scheme || ' ' || b.side)"), parts: 'b.scheme, b.side' },
   front: word('b.front'),
   formation: word('b.formation'),
   side: word('b.side'),
   down: number('b.down'),
   distance: word('b.distance'),
   quarter: number('b.quarter'),
-  zone: word('b.zone'),
+  zone: { ...word('b.zone'), isOptional: true },
   gained: word('b.gained'),
   yard: number(clamped('b.gain')),
   opponent: {

@@ -12,7 +12,7 @@ import { isNowOpen } from '../opening';
 import { gradeAsked, gradeBody, gradedSnap } from '../db/mappers';
 import { BookKindRow, BookMarkRow, BookSnapRow, GradeRow, SnapRow } from '../db/models';
 import { BOOK_KIND } from '../db/book-models';
-import { keepSeasons } from './packed';
+import { bringToMind, keepSeasons } from './packed';
 import { inNumbers } from './words';
 
 /** What of the games and the program of snaps the Book needs. */
@@ -175,7 +175,7 @@ export async function recountBook(programId: number, transaction: Transaction): 
   );
 }
 
-/** Brings up to date what is due again and again, so that hardly anybody who reads the Book waits for it; returns what ends it. */
+/** Brings up to date what is due again and again, and to mind, so that hardly anybody who reads the Book waits for it; returns what ends it. */
 export function keepBooksUp(every: number): () => void {
   let isAtIt = false;
   const looking = setInterval(() => {
@@ -183,6 +183,7 @@ export function keepBooksUp(every: number): () => void {
     isAtIt = true;
     // What is in the way now is told to whoever reads the Book.
     void tidyBooks()
+      .then(async () => bringToMind(await database()))
       .catch(() => undefined)
       .finally(() => (isAtIt = false));
   }, every);

@@ -1,10 +1,13 @@
+import { deflateRawSync, inflateRawSync } from 'node:zlib';
 import { LRUCache } from 'lru-cache';
-import { QueryTypes, type Sequelize } from 'sequelize';
+import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
 import {
   BYTES_A_MARK,
-  columnOf,
+  columnFor,
+  columnOfRow,
   MARK_COLUMNS,
   NONE,
+  rowOf,
   type Column,
   type MarkColumn,
   type SeasonMarks,
@@ -49,10 +52,25 @@ function packedMarks(names: readonly MarkColumn[], where: string): string {
     from (select * from book_marks where ${where} ${order}) b group by season_id`;
 }
 
-function unpacked(bytes: Buffer): Column {
+function unpacked(name: MarkColumn, bytes: Buffer): Column {
   const { buffer, byteOffset, length } = Buffer.from(bytes).swap32();
-  return columnOf(new Int32Array(buffer.slice(byteOffset, byteOffset + length)));
+  return columnFor(name, new Int32Array(buffer.slice(byteOffset, byteOffset + length)));
 }
+
+/**
+ * Columns are kept as they are counted from, in the order of this machine's bytes, and deflated: what comes again and again in them would take
+ * the database most of the time of a page to send.
+ */
+function deflated(column: Column): Buffer {
+  const { buffer, byteOffset, byteLength } = rowOf(column);
+  return deflateRawSync(new Uint8Array(buffer, byteOffset, byteLength));
+}
+function inflated(bytes: Buffer): Column {
+  const row = new Uint8Array(inflateRawSync(bytes, { chunkSize: A_COLUMN }));
+  return columnOfRow(new Int32Array(row.buffer));
+}
+/** Room for a column of one season, bytes: most fit in one piece. */
+const A_COLUMN = 65_536;
 
 /** Columns of seasons that are over stay in mind, this many bytes of them: by the season's stamp and their names. */
 const KEPT_IN_MIND = 128_000_000;
@@ -109,14 +127,30 @@ async function keptColumns(
       if (known) columns.set(inMind(stamp, name), known);
     }
   const unknown = names.filter((name) => stamps.some((stamp) => isMissing(stamp, name)));
-  for (const { stamp, name, bytes } of unknown.length ? await readKept(db, stamps, unknown) : [])
-    if (isMissing(stamp, name)) {
-      const column = unpacked(bytes);
-      columns.set(inMind(stamp, name), column);
-      mind.set(inMind(stamp, name), column);
-    }
+  const rows = unknown.length ? await readKept(db, stamps, unknown) : [];
+  for (const { stamp, name, bytes } of rows.filter((row) => isMissing(row.stamp, row.name))) {
+    const column = inflated(bytes);
+    columns.set(inMind(stamp, name), column);
+    mind.set(inMind(stamp, name), column);
+  }
   const whole = stamps.filter((stamp) => !names.some((name) => isMissing(stamp, name)));
   return new Map(whole.map((stamp) => [stamp, (name: MarkColumn) => columns.get(inMind(stamp, name))!]));
+}
+
+/** As much of it is filled before anybody has asked. */
+const AHEAD_IN_MIND = KEPT_IN_MIND / 2;
+
+/** Brings what is kept of seasons to mind while there is room, the newest first: the first page after a start finds it there. */
+export async function bringToMind(db: Sequelize): Promise<void> {
+  const mind = mindOf(db);
+  const seasons = await db.query<{ stamp: number }>('select stamp from book_counted order by season_id desc', {
+    type: QueryTypes.SELECT,
+  });
+  for (const { stamp } of seasons) {
+    if (mind.calculatedSize >= AHEAD_IN_MIND) return;
+    const isThere = MARK_COLUMNS.every((name) => mind.has(inMind(stamp, name)));
+    if (!isThere) await keptColumns(db, [stamp], MARK_COLUMNS);
+  }
 }
 
 interface KeptRow {
@@ -144,18 +178,29 @@ async function ownColumns(
   );
   return new Map(
     rows.map(({ season, ...bytes }) => {
-      const columns = new Map(names.map((name) => [name, unpacked(bytes[name])]));
+      const columns = new Map(names.map((name) => [name, unpacked(name, bytes[name])]));
       return [season, (name: MarkColumn) => columns.get(name)!];
     }),
   );
 }
 
-const KEEP_SEASON = `
-  with kept as (insert into book_counted (season_id, program_id) values (:season, :program)),
-    marks as (${packedMarks(MARK_COLUMNS, 'program_id = :program and season_id = :season')})
-  insert into book_columns (season_id, program_id, name, packed)
-    select :season, :program, c.name, coalesce(c.packed, ''::bytea) from (select 1) one left join marks on true
-    cross join lateral (values ${MARK_COLUMNS.map((name) => `('${name}', marks."${name}")`).join(', ')}) as c(name, packed)`;
+/** Keeps one season, a row a column; a season without any mark has columns without any number. */
+async function keepSeason(db: Sequelize, program: number, season: number, transaction: Transaction): Promise<void> {
+  const replacements = { program, season };
+  const [marks] = await db.query<Record<MarkColumn, Buffer>>(
+    packedMarks(MARK_COLUMNS, 'program_id = :program and season_id = :season'),
+    { type: QueryTypes.SELECT, replacements, transaction },
+  );
+  const rows = MARK_COLUMNS.map((name) => ({
+    ...{ season_id: season, program_id: program, name },
+    packed: deflated(unpacked(name, marks?.[name] ?? Buffer.alloc(0))),
+  }));
+  await db.query('insert into book_counted (season_id, program_id) values (:season, :program)', {
+    replacements,
+    transaction,
+  });
+  await db.getQueryInterface().bulkInsert('book_columns', rows, { transaction });
+}
 
 /** Keeps the marks of seasons that are over: of every program all but its newest. */
 export async function keepSeasons(db: Sequelize): Promise<void> {
@@ -177,6 +222,6 @@ export async function keepSeasons(db: Sequelize): Promise<void> {
         replacements: { season },
         transaction,
       });
-      if (!isThere) await db.query(KEEP_SEASON, { replacements: { program, season }, transaction });
+      if (!isThere) await keepSeason(db, program, season, transaction);
     });
 }

@@ -43,12 +43,13 @@ export async function readResults(
   by: SnapDimension,
 ): Promise<PlayLine[]> {
   const { sql, values } = conditionOf(program, filter);
-  const { value, join = '' } = COLUMNS[by];
+  const { value, join = '', isOptional, parts = '1' } = COLUMNS[by];
+  const where = isOptional ? `${sql} and ${value} is not null` : sql;
   const rows = await db.query<ResultRow>(
     `select value::text as key, value::text as label, lines.* from (
        select ${value} as value, sum(b.gain)::int as yards, coalesce(sum(b.gain) filter (where not b.throws), 0)::int as "runYards",
          coalesce(sum(b.before_contact), 0)::int as "beforeContact", ${COUNTS}
-       from book_snaps b ${join} where ${sql} and ${value} is not null group by 1) lines order by snaps desc, key`,
+       from book_snaps b ${join} where ${where} group by ${parts}) lines order by snaps desc, key`,
     { type: QueryTypes.SELECT, replacements: values },
   );
   return rows.map((row) => ({

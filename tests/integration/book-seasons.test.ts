@@ -3,6 +3,7 @@ import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { DIMENSION_IDS } from '#core/grade/book/dimensions';
 import { ALL_PLUS } from '#core/model/grade';
 import { tidyBooks } from '../../server/book/keep';
+import { bringToMind } from '../../server/book/packed';
 import { GameRow, GradeRow, SeasonRow, SnapRow } from '../../server/db/models';
 import { readBook, readSnapsBehind } from '../../server/usecases/book';
 import { forgetBook } from './book-rows';
@@ -111,6 +112,15 @@ describe('a season that is over', () => {
     await tidyBooks();
     const before = await readBook(own.members.coach, 'place', {});
     await db.sequelize.query('delete from book_columns where season_id = :over', { replacements: { over } });
+    expect(await readBook(own.members.coach, 'place', {})).toEqual(before);
+  });
+
+  it('is brought to mind before anybody has asked', async () => {
+    const before = await readBook(own.members.coach, 'place', {});
+    await tidyBooks();
+    await bringToMind(db.sequelize);
+    await db.sequelize.query('delete from book_columns where season_id = :over', { replacements: { over } });
+    await withoutMarks();
     expect(await readBook(own.members.coach, 'place', {})).toEqual(before);
   });
 

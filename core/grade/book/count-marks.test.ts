@@ -3,7 +3,16 @@ import { describe, expect, it } from 'vitest';
 import { seasonsOf, someMarks, someSaid, type MarkInRow } from '../../testing/some-marks';
 import { columnsFor, countBy, type Asked, type MarksAsked } from './count-marks';
 import { DIMENSION_IDS, type BookFilter, type Dimension } from './dimensions';
-import { columnOf, NONE, type MarkColumn, type Names } from './mark-columns';
+import {
+  columnFor,
+  columnOf,
+  columnOfRow,
+  MARK_COLUMNS,
+  NONE,
+  rowOf,
+  type MarkColumn,
+  type Names,
+} from './mark-columns';
 import { marksBehind } from './marks-behind';
 import { MEASURE_IDS } from './measures';
 import { isOfSaid, KEPT, VALUES_SAID, type Said } from './said';
@@ -51,12 +60,34 @@ const asking = fc
   });
 
 describe('marks kept column by column', () => {
-  it('have in every column what was put into it, each value once', () => {
+  const far = fc.array(fc.constantFrom(NONE, -5, 0, 3, 2 ** 31 - 1));
+  const close = fc.array(fc.oneof(fc.constant(NONE), fc.integer({ min: -9, max: 30 })), { size: 'max', maxLength: 60 });
+  it.each([
+    ['far from each other', far],
+    ['close to each other', close],
+  ])('have in every column what was put into it, each value once, as they come: %s', (_how, numbers) => {
     fc.assert(
-      fc.property(fc.array(fc.constantFrom(NONE, -5, 0, 3, 2 ** 31 - 1)), (numbers) => {
-        const { values, codes } = columnOf(Int32Array.from(numbers));
-        expect(Array.from(codes, (code) => values[code])).toEqual(numbers);
-        expect(new Set(values).size).toBe(values.length);
+      fc.property(numbers, (some) => {
+        const { values, codes } = columnOf(Int32Array.from(some));
+        expect(Array.from(codes, (code) => values[code])).toEqual(some);
+        expect([...values]).toEqual([...new Set(some)]);
+      }),
+    );
+  });
+
+  it('have in a column what no two of them share as it is', () => {
+    fc.assert(
+      fc.property(fc.uniqueArray(fc.integer({ min: 1, max: 400_000 })), (grades) => {
+        expect(columnFor('grade', Int32Array.from(grades))).toEqual(columnOf(Int32Array.from(grades)));
+      }),
+    );
+  });
+
+  it('are the same when a column was kept as a row', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...MARK_COLUMNS.filter((name) => name !== 'grade')), close, (name, numbers) => {
+        const column = columnFor(name, Int32Array.from(numbers));
+        expect(columnOfRow(rowOf(column))).toEqual(column);
       }),
     );
   });

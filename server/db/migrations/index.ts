@@ -17,6 +17,7 @@ import * as gamesOfTheirs from './0016-games-of-theirs';
 import * as bookWords from './0017-book-words';
 import * as bookOrder from './0018-book-order';
 import * as bookColumns from './0019-book-columns';
+import * as bookColumnsDeflated from './0020-book-columns-deflated';
 
 /** In the order they run. Append only: a migration that has been on main is never changed. */
 export const MIGRATIONS = [
@@ -39,4 +40,5 @@ export const MIGRATIONS = [
   bookWords,
   bookOrder,
   bookColumns,
+  bookColumnsDeflated,
 ] as const;
