@@ -114,6 +114,31 @@ test('nothing moves under the hand while a snap is still coming in', async ({ pa
   expect(Object.entries(seen).filter(([, places]) => places.length > 1)).toEqual([]);
 });
 
+test('the film stays as large as it is while its snap is marked', async ({ page }) => {
+  await enter(page, 'coach', '/film');
+  const snap = (await snapsOf(page))[7]!;
+  await page.goto(`/film/${snap.id}`);
+  await expect(page.getByRole('row', { name: /^Film says right/ })).toBeVisible();
+  const tall = async (): Promise<number> => (await page.getByLabel('Film from the end zone').boundingBox())!.height;
+  const before = await tall();
+  expect(before).toBeGreaterThan(250);
+  await page.keyboard.press('2');
+  await expect(page.getByRole('region', { name: 'Marks of LG' })).toContainText(/^LG: .+, on \S+/);
+  const withMan = await tall();
+  await page.keyboard.press('a');
+  await expect(page.getByRole('row', { name: /^Fault/ })).toBeVisible();
+  const withFault = await tall();
+  await page.keyboard.press('5');
+  await page.keyboard.press('w');
+  await expect(page.getByRole('region', { name: 'Marks of RT' })).toBeVisible();
+  const withAnother = await tall();
+  expect([withMan, withFault, withAnother]).toEqual([before, before, before]);
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('row', { name: /^Fault/ })).toBeHidden();
+  await expect(page.getByText('all marks saved')).toBeVisible();
+});
+
 test('two graders of one man see both versions, and nothing is overwritten', async ({ page, browser }) => {
   await enter(page, 'coach', '/film');
   const snap = (await snapsOf(page))[18]!;

@@ -178,10 +178,10 @@ function allPlus(): void {
         <kbd>{{ capOf('rest') }}</kbd> {{ rest }}, next snap
       </button>
       <span v-if="!film.selected" class="soft"
-        ><kbd>1</kbd>-<kbd>{{ film.men.length }}</kbd> a man who did not</span
+        ><kbd>1</kbd>-<kbd>{{ film.men.length }}</kbd> a man</span
       >
       <button v-if="left && film.snap?.followed" class="plain" type="button" :disabled="!proposed" @click="confirmAll">
-        <kbd>{{ capOf('confirm') }}</kbd> as the film says, next snap
+        <kbd>{{ capOf('confirm') }}</kbd> as the film says, next
       </button>
       <button class="plain" type="button" :disabled="film.steps.length === 0" @click="film.undo()">
         <kbd>ctrl z</kbd> undo
