@@ -7,7 +7,7 @@ import type { Track } from '../../film/follow/follow';
 import { frameOf, type PlayOnFilm } from '../../film/measures/measure';
 import { BUMP } from './had';
 import { approaches, type Approach } from './toward';
-import { askedWay, bestOther, offBoth, offTheWay } from './way';
+import { askedWay, offBoth, offTheWay, otherWays, type OtherWay } from './way';
 
 /** Who came this near to his man had him, or missed him at arm's length, feet. */
 const ARMS = 4;
@@ -46,7 +46,6 @@ export function tellAssignment(play: PlayOnFilm, asked: Assignment, man: Track, 
   if (role === 'leave' || role === 'read') return tellLeft(asked, had);
   const his = [asked.target, asked.next].filter((id): id is string => id !== null);
   const off = offTheWay(play, man);
-  const instead = off ? bestOther(play, man, his) : null;
   const held = had.find((h) => his.includes(h.defender));
   const other = had.find((h) => !his.includes(h.defender) && h.seconds >= ON_HIM);
   const own = approaches(play, man)
@@ -54,10 +53,10 @@ export function tellAssignment(play: PlayOnFilm, asked: Assignment, man: Track, 
     .sort((a, b) => a.nearest - b.nearest)[0];
   const ranThrough = own !== undefined && !held && own.nearest < THROUGH && own.closed > CAME;
   // His way says whom he meant; a touch is only where he ended. Who ran through his own man is judged by how he came to him.
-  const meant = off && instead && whomHeMeant(play, man, instead, ranThrough ? own.at : Infinity);
+  const meant = off ? whomHeMeant(play, man, otherWays(play, man, his), ranThrough ? own.at : Infinity) : null;
   if (meant) {
     const sure = Math.min(0.95, 0.6 + (meant.off - meant.instead) / 10);
-    const why = `His way was that of a man who goes for ${instead.defender}, ${tenth(meant.off)} ft off his own.`;
+    const why = `His way was that of a man who goes for ${meant.defender}, ${tenth(meant.off)} ft off his own.`;
     return { mark: 'wrong', sure, why };
   }
   if (off && off.usual <= ON_THE_WAY)
@@ -80,16 +79,22 @@ export function tellAssignment(play: PlayOnFilm, asked: Assignment, man: Track, 
   return other ? tellOther(other, own) : tellWay(approaches(play, man), own, his);
 }
 
-/** How far he was off his own way and another's where the two differ, when the other is clearly his. */
-function whomHeMeant(
-  play: PlayOnFilm,
-  man: Track,
-  instead: { way: Track },
-  until: number,
-): { off: number; instead: number } | null {
-  const both = offBoth(play, man, askedWay(play, man)!, instead.way, until);
-  if (!both || both.other > FITS || both.one < both.other + CLEARLY || both.other > CLOSER * both.one) return null;
-  return { off: both.one, instead: both.other };
+/** Whom he went for, and how far he was off his own way and that one's where the two differ. */
+interface Meant {
+  readonly defender: string;
+  readonly off: number;
+  readonly instead: number;
+}
+
+/** Of the others whose way is clearly his the one to whom it fits best: two that go alike for long are told apart where they turn off. */
+function whomHeMeant(play: PlayOnFilm, man: Track, others: readonly OtherWay[], until: number): Meant | null {
+  const asked = askedWay(play, man)!;
+  const meant = others.flatMap(({ defender, way }): Meant[] => {
+    const both = offBoth(play, man, asked, way, until);
+    if (!both || both.other > FITS || both.one < both.other + CLEARLY || both.other > CLOSER * both.one) return [];
+    return [{ defender, off: both.one, instead: both.other }];
+  });
+  return meant.sort((a, b) => a.instead - b.instead)[0] ?? null;
 }
 
 function tellLeft({ target }: Assignment, had: readonly Had[]): Told {

@@ -7,7 +7,7 @@ import { tellAssignment } from './assignment';
 import { FAULT_SIGNS } from './fault-signs';
 import { hadBy } from './had';
 import { approaches } from './toward';
-import { askedToLeave, bestOther, offBoth, offTheWay } from './way';
+import { askedToLeave, offBoth, offTheWay, otherWays } from './way';
 
 const FPS = 10;
 const FRAMES = 31;
@@ -84,8 +84,8 @@ describe('whose way it was', () => {
   });
 
   it('fits the man he went for better than his own', () => {
-    expect(bestOther(play({ would }), toN, ['T'])).toEqual({ defender: 'N', usual: 0, most: 0, way: toN });
-    expect(bestOther(play(), toN, ['T'])).toBeNull();
+    expect(otherWays(play({ would }), toN, ['T'])).toEqual([{ defender: 'N', usual: 0, most: 0, way: toN }]);
+    expect(otherWays(play(), toN, ['T'])).toEqual([]);
   });
 
   it('is told by the frames on which two ways differ, and not by others', () => {
@@ -155,6 +155,33 @@ describe('whether he had the right man', () => {
     const aside = (feet: number): Track => track('RG', 'offence', [4 + feet, 0], [5.5 + feet, 3]);
     const on = { asked: [aside(off)], instead: () => aside(-fromOther) };
     expect(/^His way was that/.test(tell(toT, [], {}, { would: on }).why)).toBe(isWrong);
+  });
+
+  it('is wrong of one who went for another whose way turns off late, though a third one’s goes with it till then', () => {
+    /** As he was asked for so many seconds, and then off to the left. */
+    const turns = (seconds: number, feet: number): Track => ({
+      ...toT,
+      places: toT.places.map((p, f) => (f > seconds * FPS ? { ...p, x: p.x - feet * (f - seconds * FPS) } : p)),
+    });
+    const M = track('M', 'defence', [1, 6], [1, 6]);
+    const ways: Record<string, Track> = { N: toT, M: turns(1.6, 0.4) };
+    const both = { asked: [toT], instead: (_blocker: string, defender: string) => ways[defender] ?? null };
+    // Up to two seconds he is nearer to the way to N, which is the one that was asked.
+    const man = turns(1.7, 0.4);
+    expect(otherWays(play({ tracks: [T, N, M], would: both }), man, ['T'])[0]!.defender).toBe('N');
+    const told = tell(man, [], {}, { tracks: [T, N, M], would: both });
+    expect([told.mark, told.why]).toEqual([
+      'wrong',
+      expect.stringMatching(/^His way was that of a man who goes for M/),
+    ]);
+  });
+
+  it('of two others to whom his way fits names the one to whom it fits best', () => {
+    const aside = (feet: number): Track => track('RG', 'offence', [4 + feet, 0], [5.5 + feet, 3]);
+    const M = track('M', 'defence', [1, 6], [1, 6]);
+    const off: Record<string, number> = { N: -1, M: -0.2 };
+    const ways = { asked: [aside(3)], instead: (_blocker: string, defender: string) => aside(off[defender]!) };
+    expect(tell(toT, [], {}, { tracks: [T, N, M], would: ways }).why).toMatch(/goes for M/);
   });
 
   it('is wrong of one who ran by his own man on his way to another', () => {

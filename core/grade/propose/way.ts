@@ -63,12 +63,14 @@ export function offBoth(
 /** So many defenders near his own man may have been taken for him. */
 const OTHERS = 4;
 
-/** The defender not asked of him to whom his way fits best; `null` when nobody can be tried. */
-export function bestOther(
-  play: PlayOnFilm,
-  man: Track,
-  his: readonly string[],
-): (Off & { defender: string; way: Track }) | null {
+/** A defender not asked of a man, with the way he would have gone to him and how far he was off it. */
+export interface OtherWay extends Off {
+  readonly defender: string;
+  readonly way: Track;
+}
+
+/** The defenders not asked of him whom he may have gone for, the one to whom his way fits best first. */
+export function otherWays(play: PlayOnFilm, man: Track, his: readonly string[]): OtherWay[] {
   const defenders = play.tracks.filter((t) => t.team === 'defence');
   const place = (t: Track): { x: number; y: number } => t.places[0]!;
   const own = defenders.find((d) => d.id === his[0]) ?? man;
@@ -86,7 +88,7 @@ export function bestOther(
       const off = way ? offOf(play, man, way) : null;
       return off ? [{ ...off, defender: d.id, way: way! }] : [];
     });
-  return tried.sort((a, b) => a.usual - b.usual)[0] ?? null;
+  return tried.sort((a, b) => a.usual - b.usual);
 }
 
 const plans = new WeakMap<readonly Track[], Meeting[]>();
