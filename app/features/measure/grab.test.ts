@@ -8,6 +8,7 @@ class Film extends EventTarget {
   videoWidth = 0;
   videoHeight = 0;
   seeking = false;
+  error: { code: number } | null = null;
   readonly asked: number[] = [];
   private time = 0;
   get currentTime(): number {
@@ -24,6 +25,10 @@ class Film extends EventTarget {
   come(width: number, height: number): void {
     Object.assign(this, { readyState: 1, videoWidth: width, videoHeight: height });
     this.dispatchEvent(new Event('loadedmetadata'));
+  }
+  break(): void {
+    this.error = { code: 4 };
+    this.dispatchEvent(new Event('error'));
   }
 }
 
@@ -85,6 +90,34 @@ describe('taking pictures of films', () => {
     expect(film.readyState).toBe(2);
     await grabber.at(20);
     expect(film.asked.length).toBeLessThanOrEqual(2);
+  });
+
+  it('says at once that a film cannot be read, whether it broke before or meanwhile', async () => {
+    const [there, gone] = [new Film(), new Film()];
+    there.come(96, 54);
+    const taking = new Grabber([onPage(there), onPage(gone)]).at(12);
+    gone.break();
+    await expect(taking).rejects.toThrow('The film cannot be read.');
+    await expect(new Grabber([onPage(gone)]).at(12)).rejects.toThrow('open the snap again');
+  });
+
+  it('says of a film that never comes that it does not, and of one that stays away from a frame that it does', async () => {
+    vi.useFakeTimers();
+    try {
+      const [never, stuck] = [new Film(), new Film()];
+      stuck.come(96, 54);
+      const said = Promise.allSettled([
+        new Grabber([onPage(never)]).at(12),
+        new Grabber([onPage(Object.assign(stuck, { dispatchEvent: () => true }))]).at(12),
+      ]);
+      await vi.runAllTimersAsync();
+      expect((await said).map((one) => String(one.status === 'rejected' && one.reason))).toEqual([
+        'Error: The film does not come.',
+        'Error: The film does not come to the frame that was asked for.',
+      ]);
+    } finally {
+      vi.useRealTimers();
+    }
   });
 
   it('shows the same moment in every angle, and needs one canvas for all frames', async () => {

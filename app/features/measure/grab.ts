@@ -103,16 +103,27 @@ async function seek(video: HTMLVideoElement, time: number): Promise<void> {
   await there;
 }
 
-function once(video: HTMLVideoElement, event: 'seeked' | 'loadedmetadata'): Promise<void> {
-  return new Promise((done, fail) => {
-    const late = setTimeout(() => fail(new Error('The film does not come to the frame that was asked for.')), PATIENCE);
-    video.addEventListener(
-      event,
-      () => {
-        clearTimeout(late);
-        done();
-      },
-      { once: true },
-    );
-  });
+/** What is said where the browser waits in vain. */
+const LATE = {
+  loadedmetadata: 'The film does not come.',
+  seeked: 'The film does not come to the frame that was asked for.',
+} as const;
+const UNREADABLE = 'The film cannot be read. It may have been replaced or taken away since: open the snap again.';
+
+/** Waits for an event of a film; fails at once where it cannot be read, and where it does not come in time. */
+async function once(video: HTMLVideoElement, event: keyof typeof LATE): Promise<void> {
+  if (video.error) throw new Error(UNREADABLE);
+  const waiting = new AbortController();
+  const { signal } = waiting;
+  let late: ReturnType<typeof setTimeout> | undefined;
+  try {
+    await new Promise<void>((done, fail) => {
+      late = setTimeout(() => fail(new Error(LATE[event])), PATIENCE);
+      video.addEventListener(event, () => done(), { signal });
+      video.addEventListener('error', () => fail(new Error(UNREADABLE)), { signal });
+    });
+  } finally {
+    clearTimeout(late);
+    waiting.abort();
+  }
 }
