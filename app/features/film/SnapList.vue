@@ -46,8 +46,8 @@ watch([() => film.snap?.id, () => film.snaps.length], () => {
     <h2 v-else>{{ game ? nameOf(game) : 'Snaps' }}</h2>
     <p class="soft">{{ graded }}</p>
     <p class="ways">
-      <NuxtLink class="in" to="/film/in">Bring film in</NuxtLink>
-      <NuxtLink v-if="film.game" class="in" :to="`/film/log/${film.game}`">Log</NuxtLink>
+      <NuxtLink to="/film/in">Bring film in</NuxtLink>
+      <NuxtLink v-if="film.game" :to="`/film/log/${film.game}`">Log</NuxtLink>
     </p>
     <p v-if="film.changedProblem" class="soft">
       What would be worked out otherwise today is not known: {{ film.changedProblem }}
@@ -65,9 +65,7 @@ watch([() => film.snap?.id, () => film.snaps.length], () => {
     <CutPanel :cut="film.cut" :snaps="film.snaps" :count="film.inCut.length" @change="emit('cut', $event)" />
     <p v-if="film.inCut.length && !isEmptyCut(film.cut)" class="soft">{{ film.inCut.length }} of them</p>
     <p v-if="extremes">
-      <NuxtLink
-        class="in"
-        :to="{ path: '/film/beside', query: { one: extremes.best.id, two: extremes.worst.id, man: man! } }"
+      <NuxtLink :to="{ path: '/film/beside', query: { one: extremes.best.id, two: extremes.worst.id, man: man! } }"
         >his best beside his worst</NuxtLink
       >
     </p>
@@ -116,6 +114,16 @@ p {
 .ways {
   display: flex;
   gap: 12px;
+}
+.changed {
+  padding: 0 14px;
+}
+.changed p {
+  padding: 0;
+}
+.changed li {
+  display: flex;
+  gap: 8px;
 }
 ol {
   padding: 8px 0;

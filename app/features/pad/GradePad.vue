@@ -206,7 +206,7 @@ function allPlus(): void {
 .scroller {
   overflow-x: auto;
 }
-/* Room for a man in hand, a fault and something beside it: the film stays as large as it is while the snap is marked. */
+/* Room for a man in hand and a fault of his: the film stays as large as it is while the snap is marked. */
 @media (min-width: 801px) {
   .marking {
     min-height: 254px;

@@ -169,6 +169,10 @@ function tagOther(event: Event): void {
   gap: 8px;
   align-items: center;
 }
+/* Whoever writes has a line of his own. */
+.note-field:focus-within {
+  flex-basis: 100%;
+}
 textarea {
   width: 0;
   min-width: 0;
