@@ -199,7 +199,7 @@ export default defineNuxtConfig({
     worker: {
       rollupOptions: {
         output: {
-          entryFileNames: ({ name }) => `${name.startsWith('follow') ? EYES : '_nuxt/'}[name]-[hash].js`,
+          entryFileNames: ({ name }) => `${name.startsWith('look') ? EYES : '_nuxt/'}[name]-[hash].js`,
         },
       },
     },

@@ -1,59 +1,50 @@
-import { carriedCamera, keepCarried, type CarriedCamera } from '#core/film/follow/carried';
 import { Following } from '#core/film/follow/follow';
-import type { Angle } from '#core/model/angle';
-import { OpenCvEyes, type Cv } from '#eyes/opencv-eyes';
-import * as opencv from '@techstark/opencv-js';
+import type { Ask, Seen } from '#core/film/follow/look';
 import { askedKey, type FollowJob, type FromFollower, type Picture, type ToFollower } from './following';
+import { inTurn } from './in-turn';
+import type { FromLooker, ToLooker } from './looking';
+import { talkWith, type Other, type Wrong } from './talk';
 
-/** OpenCV once it is ready. Never the module itself out of a promise: it has a `then` of its own and would be waited for without end. */
-async function ready(): Promise<{ cv: Cv }> {
-  const cv = ((opencv as { default?: unknown }).default ?? opencv) as Cv & { onRuntimeInitialized?: () => void };
-  if (!cv.Mat) await new Promise<void>((done) => (cv.onRuntimeInitialized = done));
-  return { cv };
-}
+/** Somebody who looks at the film of one angle, with all of OpenCV, beside the others. */
+type Looker = (message: ToLooker, transfer?: Transferable[]) => Promise<FromLooker>;
+const startLooker = (): Looker => {
+  const worker = new Worker(new URL('./look.worker.ts', import.meta.url), { type: 'module' });
+  return talkWith(worker as unknown as Other<ToLooker, FromLooker | Wrong>, 'the follower could not be loaded');
+};
 
-const say = (message: FromFollower): void => self.postMessage(message);
-let pictures: readonly Picture[] = [];
-let eyes: OpenCvEyes[] = [];
 let following: Following | null = null;
-let moving: { angle: Angle; camera: CarriedCamera }[] = [];
-let frames = 1;
+let lookers: readonly Looker[] = [];
+let frames = 0;
 
-async function begin({ starts, cameras, framesPerSecond, asked }: FollowJob): Promise<void> {
-  const { cv } = await ready();
-  eyes = pictures.map((_, i) => new OpenCvEyes(cv, () => pictures[i]!));
-  moving = [];
-  const watched = pictures.map(({ width, height }, i) => {
-    const size = { width, height };
-    const { angle, moves, ...named } = cameras[i]!;
-    const still = { size, first: 0, camera: () => named.camera, eyes: eyes[i]! };
-    if (!moves) return still;
-    const camera = carriedCamera(named, 0, size, eyes[i]!);
-    moving.push({ angle, camera });
-    return { ...still, ...camera };
-  });
-  following = new Following(starts, watched, {
+function begin({ starts, cameras, framesPerSecond, asked }: FollowJob, pictures: readonly Picture[]): void {
+  lookers = cameras.map(startLooker);
+  lookers.forEach((looker, i) => void looker({ kind: 'begin', camera: cameras[i]! }).catch(() => undefined));
+  following = new Following(starts, pictures, {
     framesPerSecond,
     asked: (id, team, seconds) => asked[askedKey(team, id)]?.[Math.round(seconds * framesPerSecond)] ?? null,
   });
-  say({ kind: 'next', done: 1 });
 }
 
-function end(): void {
-  const carried = moving.map(({ angle, camera }) => keepCarried(angle, camera, 0, frames));
-  say({ kind: 'tracks', tracks: following?.tracks() ?? [], carried });
-  for (const eye of eyes) eye.close();
+async function look(looker: Looker, picture: Picture, ask: Ask): Promise<Seen> {
+  const answer = await looker({ kind: 'look', picture, ask }, [picture.data.buffer]);
+  if (answer.kind !== 'seen') throw new Error('the follower lost count');
+  return answer.seen;
 }
 
-async function hear(message: ToFollower): Promise<void> {
+async function end(): Promise<FromFollower> {
+  const answers = await Promise.all(lookers.map((looker) => looker({ kind: 'end', frames })));
+  const carried = answers.flatMap((a) => (a.kind === 'carried' && a.carried ? [a.carried] : []));
+  return { kind: 'tracks', tracks: following?.tracks() ?? [], carried };
+}
+
+async function hear(message: ToFollower): Promise<FromFollower> {
   if (message.kind === 'end') return end();
-  pictures = message.pictures;
-  if (message.kind === 'begin') await begin(message.job);
-  else say({ kind: 'next', done: (frames = following!.step()) });
+  const { pictures } = message;
+  if (message.kind === 'begin') begin(message.job, pictures);
+  const asks = following!.asks();
+  const seen = await Promise.all(lookers.map((looker, i) => look(looker, pictures[i]!, asks[i]!)));
+  frames = following!.take(seen);
+  return { kind: 'next', done: frames };
 }
 
-self.addEventListener('message', ({ data }: MessageEvent<ToFollower>) => {
-  hear(data).catch((failure: unknown) =>
-    say({ kind: 'wrong', message: failure instanceof Error ? failure.message : String(failure) }),
-  );
-});
+inTurn<ToFollower, FromFollower>(self, hear);

@@ -6,7 +6,7 @@ import type { Start, Track } from '#core/film/follow/follow';
 
 /** A picture of one angle: red, green, blue and opacity of every pixel. */
 export interface Picture extends Size {
-  readonly data: Uint8ClampedArray;
+  readonly data: Uint8ClampedArray<ArrayBuffer>;
 }
 
 /** The camera of one angle as it stands on the first frame; one that moves is carried along from there. */
@@ -27,8 +27,7 @@ export type ToFollower =
   | { readonly kind: 'frame'; readonly pictures: readonly Picture[] }
   | { readonly kind: 'end' };
 
-/** What it says: it is ready for the next frame, everybody's way, or what went wrong. */
+/** What it says to each: how many frames are done, in the end everybody's way. */
 export type FromFollower =
   | { readonly kind: 'next'; readonly done: number }
-  | { readonly kind: 'tracks'; readonly tracks: readonly Track[]; readonly carried: readonly Carried[] }
-  | { readonly kind: 'wrong'; readonly message: string };
+  | { readonly kind: 'tracks'; readonly tracks: readonly Track[]; readonly carried: readonly Carried[] };

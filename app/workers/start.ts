@@ -44,6 +44,6 @@ export const useScriptWriter = () =>
     () => new Worker(new URL('./script.worker.ts', import.meta.url), { type: 'module' }),
   );
 
-/** The follower, with all of OpenCV: fetched when somebody follows and not before. */
+/** The follower, who has somebody look at every angle with all of OpenCV: fetched when somebody follows and not before. */
 export const startFollower = (): FollowerLike =>
   new Worker(new URL('./follow.worker.ts', import.meta.url), { type: 'module' }) as unknown as FollowerLike;

@@ -51,6 +51,7 @@ async function remake(game: Game, folder: string, only: readonly number[], from:
       frames: take.frames.length,
       snapFrame: SNAP_FRAME,
       contactFrame: take.contactFrame,
+      ...(take.throwFrame !== undefined && { throwFrame: take.throwFrame }),
       whistleFrame: take.whistleFrame,
     };
     clips.push(clip);

@@ -48,6 +48,8 @@ export interface Take {
   frames: Frame[];
   happened: Happened[];
   contactFrame: number;
+  /** Of a pass: when the ball is out. */
+  throwFrame?: number;
   whistleFrame: number;
   gain: number;
 }
@@ -178,6 +180,7 @@ export function runPlay(
     frames,
     happened,
     contactFrame: happened.find((e) => e.kind === 'contact')?.frame ?? SNAP_FRAME,
+    ...(resolution.passing && { throwFrame: Math.min(whistle, frameOf(resolution.attack.time)) }),
     whistleFrame: whistle,
     gain: Math.round(figures[carrier]!.y / 3),
   };

@@ -1,6 +1,7 @@
 import { lostFrames, meetingsOf, type Meeting } from '#core/film/follow/events';
 import { carriedCamera } from '#core/film/follow/carried';
-import { follow, type Track, type Watched } from '#core/film/follow/follow';
+import { follow, type Track } from '#core/film/follow/follow';
+import type { Watched } from '#core/film/follow/look';
 import { startsOf } from '#core/film/follow/starts';
 import { holeOf, type Hole } from '#core/film/measures/hole';
 import { askedOnFilm } from '#core/film/measures/measure';

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { FollowJob, FromFollower, Picture, ToFollower } from '~/workers/following';
+import type { Wrong } from '~/workers/talk';
 import { useFollowFilm, type FollowerLike } from './follow-film';
 
 const JOB: FollowJob = { starts: [], cameras: [], framesPerSecond: 30, asked: {} };
@@ -12,7 +13,9 @@ class Stand implements FollowerLike {
   onerror: FollowerLike['onerror'] = null;
   readonly heard: ToFollower['kind'][] = [];
   ended = false;
-  constructor(private readonly answer: (message: ToFollower, count: number) => FromFollower | 'silence' | 'breaks') {}
+  constructor(
+    private readonly answer: (message: ToFollower, count: number) => FromFollower | Wrong | 'silence' | 'breaks',
+  ) {}
   postMessage(message: ToFollower): void {
     this.heard.push(message.kind);
     const said = this.answer(message, this.heard.length);
@@ -37,15 +40,16 @@ describe('following a film', () => {
     expect(asked).toEqual([0, 1, 2, 3]);
     expect([follower.progress.value, follower.running.value, stand.ended]).toEqual([1, false, true]);
   });
-  it('takes the next frame while one is looked at, and no more', async () => {
-    const stand = new Stand((m, n) => (n === 2 ? 'silence' : willing(m, n)));
+  it('sends one frame and takes another while one is looked at, and no more', async () => {
+    const stand = new Stand((m, n) => (n >= 2 ? 'silence' : willing(m, n)));
     const follower = useFollowFilm(() => stand);
     const asked: number[] = [];
     const result = follower.follow(JOB, 60, async (f) => (asked.push(f), [picture]));
-    await expect.poll(() => asked.length).toBe(3);
+    await expect.poll(() => asked.length).toBe(4);
+    await new Promise((done) => setTimeout(done, 5));
     expect([asked, stand.heard]).toEqual([
-      [0, 1, 2],
-      ['begin', 'frame'],
+      [0, 1, 2, 3],
+      ['begin', 'frame', 'frame'],
     ]);
     follower.stop();
     await result;
@@ -84,7 +88,7 @@ describe('following a film', () => {
     const stand = new Stand((m, n) => (n > 2 ? 'silence' : willing(m, n)));
     const follower = useFollowFilm(() => stand);
     const result = follower.follow(JOB, 60, pictures);
-    await expect.poll(() => stand.heard.length).toBe(3);
+    await expect.poll(() => stand.heard.length).toBe(4);
     follower.stop();
     expect(await result).toBeNull();
     expect([follower.problem.value, follower.running.value, stand.ended]).toEqual(['', false, true]);

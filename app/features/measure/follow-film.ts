@@ -1,13 +1,9 @@
 import { ref } from 'vue';
 import type { FollowJob, FromFollower, Picture, ToFollower } from '~/workers/following';
+import { talkWith, type Other, type Wrong } from '~/workers/talk';
 
 /** What follows: a worker, or a stand-in in tests. */
-export interface FollowerLike {
-  onmessage: ((event: { data: FromFollower }) => void) | null;
-  onerror: ((event: { message?: string }) => void) | null;
-  postMessage: (message: ToFollower) => void;
-  terminate: () => void;
-}
+export type FollowerLike = Other<ToFollower, FromFollower | Wrong>;
 
 const STOPPED = 'stopped';
 
@@ -34,17 +30,29 @@ export function useFollowFilm(make: () => FollowerLike) {
     let mine: () => void = () => {};
     const stopped = new Promise<never>((_, fail) => (mine = () => fail(new Error(STOPPED))));
     stop = mine;
-    const asked = (message: ToFollower): Promise<FromFollower> => Promise.race([ask(worker, message), stopped]);
+    const say = talkWith(worker, 'the follower could not be loaded');
+    const asked = (message: ToFollower, pictures: readonly Picture[] = []): Promise<FromFollower> => {
+      const given = pictures.map(({ data }) => data.buffer);
+      return Promise.race([say(message, given), stopped]);
+    };
     const taken = (frame: number): Promise<Picture[]> => Promise.race([pictures(frame), stopped]);
+    const looked = async (now: Picture[], frame: number): Promise<void> => {
+      await asked(messageOf(job, frame, now), now);
+      if (frame > 0) progress.value = frame / (frames - 1);
+    };
     try {
       let coming = taken(0);
+      let before = Promise.resolve();
       for (let f = 0; f < frames; f++) {
-        const message = messageOf(job, f, await coming);
-        // The film comes to the next frame while this one is looked at.
+        // What fails is said once the frame that is looked at is done.
+        const now = await coming.catch((failure: unknown) => after(before, failure));
+        // While a frame is looked at, one waits beside it and the film comes to the next.
         if (f + 1 < frames) coming = early(taken(f + 1));
-        await asked(message);
-        if (f > 0) progress.value = f / (frames - 1);
+        const looking = early(looked(now, f));
+        await before;
+        before = looking;
       }
+      await before;
       const answer = await asked({ kind: 'end' });
       return answer.kind === 'tracks' ? answer : null;
     } catch (failure) {
@@ -70,11 +78,7 @@ function early<T>(promise: Promise<T>): Promise<T> {
   return promise;
 }
 
-/** Says something to the worker and waits for what it says next. */
-function ask(worker: FollowerLike, message: ToFollower): Promise<FromFollower> {
-  return new Promise((done, fail) => {
-    worker.onmessage = ({ data }) => (data.kind === 'wrong' ? fail(new Error(data.message)) : done(data));
-    worker.onerror = ({ message: said }) => fail(new Error(said ?? 'the follower could not be loaded'));
-    worker.postMessage(message);
-  });
+async function after(first: Promise<void>, failure: unknown): Promise<never> {
+  await first;
+  throw failure;
 }

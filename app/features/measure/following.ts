@@ -69,7 +69,7 @@ export function useFollowing(
       ),
     };
     const grabber = new Grabber(films.value);
-    const found = await follower.follow(job, count, (f) => grabber.at(first + f));
+    const found = await follower.follow(job, count, (f) => grabber.at(first + f)).finally(() => grabber.close());
     if (found) await store.keepFollowed(keepTracks(found.tracks, ball, framesPerSecond, begin, found.carried));
   }
 

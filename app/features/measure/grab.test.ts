@@ -1,6 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { ClipBody } from '#core/model/snap';
-import { followSize, Grabber, type OnPage } from './grab';
+import { Grabber } from './grab';
+import { followSize, type OnPage } from './running-film';
 
 /** A film on a page: it has no size until it comes, and shows a frame a while after it was asked for. */
 class Film extends EventTarget {

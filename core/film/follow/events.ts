@@ -33,7 +33,7 @@ const AROUND = 3;
 const SHORTEST = 0.1;
 
 /** A man on a frame that the film no longer tells where he is: hardly seen around it, or not known to within this many feet. */
-export const LOST = { seen: 0.5, error: 0.6, frames: 8 };
+export const LOST = { seen: 0.55, error: 0.6, frames: 8 };
 /** Seen no worse than this around a frame a man may be called lost on it, and yet a meeting on it is believed. */
 const BELIEVED = 0.3;
 

@@ -1,13 +1,12 @@
 import { Matrix } from 'ml-matrix';
-import type { FilmCamera, Pixel } from '../../model/calibration';
+import type { FilmCamera } from '../../model/calibration';
 import type { Team } from '../../model/measured';
-import { project, scaleAt, type Size } from '../calibrate/camera';
-import { coveredBy, shareOf, sightOf, trunkBox, TRUNK_HEIGHT, UPRIGHT_HEIGHT, type Standing } from './bodies';
+import { project, type Size } from '../calibrate/camera';
+import { shareOf, trunkBox, TRUNK_HEIGHT, UPRIGHT_HEIGHT, type Standing } from './bodies';
 import type { AskedPlaces } from './asked';
 import { doubtAfter, isAstray, NO_DOUBT, type Doubt } from './doubt';
-import type { Eyes, Part } from './eyes';
-import { flowsOf } from './flows';
 import { atRest, lookBack, predict, takeIn, type Belief, type Motion } from './filter';
+import { lookAt, LOOKS, type Ask, type Lesson, type Seen, type Sighting, type Watched } from './look';
 
 /** A man to be followed: where his feet are at the first frame, feet on the field, and how he stands. */
 export interface Start {
@@ -16,16 +15,6 @@ export interface Start {
   readonly x: number;
   readonly y: number;
   readonly stance: 'down' | 'up';
-}
-
-/** Film of one angle: frame `first` is the one the men start on; `camera` may change from frame to frame. */
-export interface Watched {
-  readonly size: Size;
-  readonly first: number;
-  readonly camera: (frame: number) => FilmCamera;
-  readonly eyes: Eyes;
-  /** Of a camera that moves: finds how it stands on a frame that has just been looked at, given what men cover on the frame before. */
-  readonly carry?: (frame: number, covered: (p: Pixel) => boolean) => void;
 }
 
 /** A man's place on a frame as it was followed: feet on the field, the standard deviation of the place, and how well he was seen (0 to 1); z is the middle of his
@@ -53,12 +42,8 @@ export interface FollowOptions {
 
 /** How well a place and a height are known at the start, feet. */
 const KNOWN = { place: 0.15, height: 0.35 };
-/** What of a man must be free to see before he is looked for, learnt, or learnt anew; and how surely he is where he is taken to be, feet. */
-const SEES = { find: 0.2, learn: 0.35, again: 0.75, surely: 0.35 };
-/** A likeness below this is somebody else. */
-const ALIKE = 0.6;
-/** How far around where he should be a man is looked for: standard deviations and pixels. */
-const REACH = { deviations: 2.5, least: 7, most: 18 };
+/** What of a man must be free to see before he is learnt, or learnt anew; and how surely he is where he is taken to be, feet. */
+const SEES = { learn: 0.35, again: 0.75, surely: 0.35 };
 /** Errors of a look: at a perfect likeness, more for a poor one; of picture motion, and how many times that where nobody was recognised. Pixels. */
 const ERROR = { find: 0.7, poor: 5, flow: 0.6, stranger: 4, upAndDown: 3 };
 /** Noses never come nearer than this, feet. */
@@ -79,20 +64,30 @@ interface Found {
   readonly surprises: number[][];
 }
 
+/** An angle as it is followed in: how large its pictures are, how its camera stood on the last frame, and what it is to remember of that. */
+interface Angle {
+  readonly size: Size;
+  camera: FilmCamera | null;
+  lessons: Lesson[];
+}
+
 /**
  * Follows men through a play in all angles together, frame by frame: each is where the rays of both meet, height free, by a filter that knows
- * how men move; who stands before whom is worked out, and nobody is looked for where he is hidden.
+ * how men move; who stands before whom is worked out, and nobody is looked for where he is hidden. Frame by frame it says what every angle is
+ * to look for (`asks`) and takes in what they saw (`take`): they may look at the same time.
  */
 export class Following {
   private readonly men: Man[];
-  private done = 1;
+  private readonly angles: readonly Angle[];
+  private before: readonly Standing[] = [];
+  private done = 0;
 
-  /** Looks at the first frame of every angle. */
   constructor(
     starts: readonly Start[],
-    private readonly watched: readonly Watched[],
+    sizes: readonly Size[],
     private readonly options: FollowOptions,
   ) {
+    this.angles = sizes.map((size) => ({ size, camera: null, lessons: [] }));
     this.men = starts.map((start) => ({
       start,
       motion: atRest([start.x, start.y, TRUNK_HEIGHT[start.stance]], [KNOWN.place, KNOWN.place, KNOWN.height]),
@@ -100,25 +95,36 @@ export class Following {
       seen: [],
       doubts: [],
     }));
-    for (const w of watched) meet(this.men, w);
-    const isThere: Found = { seen: 1, surprises: [] };
-    keep(
-      this.men,
-      this.men.map(() => isThere),
-      options.framesPerSecond,
-    );
   }
 
-  /** Looks at the next frame of every angle; gives how many frames are done. */
-  step(): number {
-    const { men, watched, options } = this;
+  /** What every angle is to look for on the next frame. */
+  asks(): Ask[] {
+    const { men, options, done } = this;
     const seconds = 1 / options.framesPerSecond;
-    const before = men.map((m) => standing(m.motion));
-    for (const m of men)
-      m.motion = predict(m.motion, seconds, UPRIGHT_HEIGHT[m.start.stance], believed(m, this.done * seconds, options));
-    const found = men.map((): Found => ({ seen: 0, surprises: [] }));
-    for (const w of watched) lookAt(men, before, w, this.done, seconds, found);
-    keepApart(men);
+    if (done > 0) {
+      this.before = men.map((m) => standing(m.motion));
+      for (const m of men)
+        m.motion = predict(m.motion, seconds, UPRIGHT_HEIGHT[m.start.stance], believed(m, done * seconds, options));
+    }
+    const expected = men.map(({ start: { id, team }, motion }) => ({
+      id,
+      team,
+      ...standing(motion),
+      spread: Math.sqrt(spreadOf(motion)),
+    }));
+    return this.angles.map(({ lessons }) => ({ frame: done, lessons, before: this.before, men: expected }));
+  }
+
+  /** Takes in what every angle saw of what it was asked; gives how many frames are done. */
+  take(seen: readonly Seen[]): number {
+    const { men, options } = this;
+    const found = men.map((): Found => ({ seen: this.done === 0 ? 1 : 0, surprises: [] }));
+    this.angles.forEach((angle, i) => {
+      if (this.done === 0) meet(men, angle, seen[i]!);
+      else takeSeen(men, angle, seen[i]!, 1 / options.framesPerSecond, found);
+      angle.camera = seen[i]!.camera;
+    });
+    if (this.done > 0) keepApart(men);
     keep(men, found, options.framesPerSecond);
     return ++this.done;
   }
@@ -135,10 +141,11 @@ export function follow(
   watched: readonly Watched[],
   { frames, progress, ...options }: FollowOptions & { frames: number; progress?: (done: number) => boolean },
 ): Track[] {
-  const following = new Following(starts, watched, options);
-  for (let f = 1; f < frames; f++) {
-    const done = following.step();
-    if (progress && !progress(done)) break;
+  const sizes = watched.map((w) => w.size);
+  const following = new Following(starts, sizes, options);
+  for (let done = 0; done < frames;) {
+    done = following.take(following.asks().map((ask, i) => lookAt(watched[i]!, ask)));
+    if (done > 1 && progress && !progress(done)) break;
   }
   return following.tracks();
 }
@@ -165,137 +172,100 @@ function keep(men: readonly Man[], found: readonly Found[], framesPerSecond: num
   });
 }
 
-/** The first frame: everybody who can be seen is learnt. */
-function meet(men: readonly Man[], { eyes, camera, size, first }: Watched): void {
-  eyes.look(first);
-  const places = men.map((m) => standing(m.motion));
-  const sights = sightOf(camera(first), places, size);
-  men.forEach((m, i) => {
-    const box = trunkBox(camera(first), places[i]!, size);
-    const { part } = sights[i]!;
-    if (!box || !part || shareOf(part) < SEES.learn) return;
-    eyes.learn(`${m.start.team} ${m.start.id} first`, box, part);
-    eyes.learn(`${m.start.team} ${m.start.id} last`, box, part);
+/** The first frame: everybody who can be seen is to be remembered as he looks there. */
+function meet(men: readonly Man[], angle: Angle, { camera, men: sightings }: Seen): void {
+  angle.lessons = men.flatMap(({ motion }, man): Lesson[] => {
+    const { part } = sightings[man]!;
+    const box = trunkBox(camera, standing(motion), angle.size);
+    return box && part && shareOf(part) >= SEES.learn ? [{ man, as: LOOKS, box, part }] : [];
   });
 }
 
-/** One frame of one angle: picture motion and likeness of everybody who is not hidden, taken into his motion. */
-function lookAt(
+/** What one angle saw of everybody, taken into his motion. */
+function takeSeen(
   men: readonly Man[],
-  before: readonly Standing[],
-  w: Watched,
-  f: number,
+  angle: Angle,
+  { camera, men: sightings }: Seen,
   seconds: number,
-  finds: readonly Found[],
+  found: readonly Found[],
 ): void {
-  const { eyes, size } = w;
-  const frame = w.first + f;
-  const cameraBefore = w.camera(frame - 1);
-  eyes.look(frame);
-  w.carry?.(frame, coveredBy(cameraBefore, before, size));
-  const camera = w.camera(frame);
-  const flows = flowsOf(before, cameraBefore, w);
-  const places = men.map((m) => standing(m.motion));
-  const sights = sightOf(camera, places, size);
+  angle.lessons = [];
+  const views = { now: viewBy(camera, angle.size), before: viewBy(angle.camera!, angle.size) };
   men.forEach((m, i) => {
-    const by =
-      (through: FilmCamera) =>
-      (place: readonly number[]): readonly [number, number] | null => {
-        const p = project(through, { x: place[0]!, y: place[1]!, z: place[2]! }, size);
-        return p && [p.x, p.y];
-      };
-    const expected = by(camera);
-    const name = `${m.start.team} ${m.start.id}`;
-    const at = project(camera, places[i]!, size);
-    const { part } = sights[i]!;
-    if (!at || !part || shareOf(part) < SEES.find) return;
-    const share = shareOf(part);
-    const pixels = Math.sqrt(m.motion.cov.get(0, 0) + m.motion.cov.get(1, 1)) * scaleAt(camera, places[i]!, size);
-    const reach = Math.min(REACH.most, Math.max(REACH.least, pixels * REACH.deviations));
-    const hidden = 1 / Math.sqrt(share);
-    const flow = flows[i];
-    const was = flow && project(cameraBefore, before[i]!, size);
-    const around = was ? { x: was.x + flow.x, y: was.y + flow.y } : at;
-    const last = eyes.find(`${name} last`, around, reach, part);
-    const first = eyes.find(`${name} first`, around, reach, part);
-    if (!last) meetLater(m, w, name, places[i]!, camera, part);
-    const found = [last, first].filter(
-      (l) => l !== null && l.score >= ALIKE && !isMate(men, i, l.at, places, camera, w, part),
-    );
-    if (flow) {
-      const steps = (mean: readonly number[]): readonly [number, number] | null => {
-        const now = expected(mean);
-        // A camera that is held by hand has moved too.
-        const then = by(cameraBefore)([mean[0]! - mean[3]! * seconds, mean[1]! - mean[4]! * seconds, mean[2]!]);
-        return now && then && [now[0] - then[0], now[1] - then[1]];
-      };
-      // Motion where nobody was recognised may be somebody else's.
-      const error = ERROR.flow * hidden * (found.length ? 1 : ERROR.stranger);
-      m.motion = takeIn(m.motion, steps, [flow.x, flow.y], [error, error * ERROR.upAndDown])?.motion ?? m.motion;
-    }
-    const { surprises } = finds[i]!;
-    const here: number[] = [];
-    surprises.push(here);
-    for (const look of found) {
-      const error = (ERROR.find + ERROR.poor * (1 - look!.score)) * hidden;
-      const taken = takeIn(m.motion, expected, [look!.at.x, look!.at.y], [error, error]);
-      if (!taken) continue;
-      m.motion = taken.motion;
-      here.push(taken.surprise);
-      const trust = isAstray(taken.surprise) ? DOUBTED : 1;
-      finds[i]!.seen = Math.max(finds[i]!.seen, look!.score * share * trust);
-    }
-    if (last && found.includes(last) && share >= SEES.again) {
-      const box = trunkBox(camera, standing(m.motion), size);
-      if (box) eyes.learn(`${name} last`, { ...box, x: last.at.x, y: last.at.y }, part);
-    }
+    const sighting = sightings[i]!;
+    if (!sighting.part) return;
+    const surely = spreadOf(m.motion) <= SEES.surely ** 2;
+    const place = standing(m.motion);
+    takeSighting(m, sighting, views, seconds, found[i]!);
+    const lesson = lessonOf(m, sighting, (at) => trunkBox(camera, at, angle.size), surely ? place : null);
+    if (lesson) angle.lessons.push({ man: i, part: sighting.part, ...lesson });
   });
+}
+
+/** Where a camera sees a place on the field at a height; `null` behind it. */
+type View = (place: readonly number[]) => readonly [number, number] | null;
+const viewBy =
+  (camera: FilmCamera, size: Size): View =>
+  (place) => {
+    const p = project(camera, { x: place[0]!, y: place[1]!, z: place[2]! }, size);
+    return p && [p.x, p.y];
+  };
+
+/** Takes what one angle saw of a man into his motion. */
+function takeSighting(
+  m: Man,
+  { part, flow, finds }: Sighting,
+  views: { readonly now: View; readonly before: View },
+  seconds: number,
+  found: Found,
+): void {
+  const share = shareOf(part!);
+  const hidden = 1 / Math.sqrt(share);
+  if (flow) {
+    const steps: View = (mean) => {
+      const now = views.now(mean);
+      // A camera that is held by hand has moved too.
+      const then = views.before([mean[0]! - mean[3]! * seconds, mean[1]! - mean[4]! * seconds, mean[2]!]);
+      return now && then && [now[0] - then[0], now[1] - then[1]];
+    };
+    // Motion where nobody was recognised may be somebody else's.
+    const error = ERROR.flow * hidden * (finds.length ? 1 : ERROR.stranger);
+    m.motion = takeIn(m.motion, steps, [flow.x, flow.y], [error, error * ERROR.upAndDown])?.motion ?? m.motion;
+  }
+  const surprises: number[] = [];
+  found.surprises.push(surprises);
+  for (const { at, score } of finds) {
+    const error = (ERROR.find + ERROR.poor * (1 - score)) * hidden;
+    const taken = takeIn(m.motion, views.now, [at.x, at.y], [error, error]);
+    if (!taken) continue;
+    m.motion = taken.motion;
+    surprises.push(taken.surprise);
+    found.seen = Math.max(found.seen, score * share * (isAstray(taken.surprise) ? DOUBTED : 1));
+  }
+}
+
+/**
+ * What is to be remembered of a man who stands free: how he looks now where he was recognised; and where the angle did not know him, both his
+ * looks, once it is known where he is (`surely`).
+ */
+function lessonOf(
+  m: Man,
+  { part, finds, isKnown }: Sighting,
+  boxAt: (at: Standing) => Lesson['box'] | null,
+  surely: Standing | null,
+): Pick<Lesson, 'as' | 'box'> | null {
+  if (shareOf(part!) < SEES.again) return null;
+  if (!isKnown) {
+    const box = surely && boxAt(surely);
+    return box && { as: LOOKS, box };
+  }
+  const last = finds.find((f) => f.as === 'last');
+  const box = last && boxAt(standing(m.motion));
+  return box ? { as: ['last'], box: { ...box, ...last.at } } : null;
 }
 
 /** So little counts how well somebody was seen of whom it is doubted that it is he. */
 const DOUBTED = 0.4;
-/** Team mates whose trunks are nearer than this on the picture can be taken for each other, in half widths of a trunk. */
-const NEAR = 1.6;
-/** By so much a team mate must be more like what was found to be it. */
-const MORE_ALIKE = 0.03;
-
-/** Whether what was found at a place is rather a team mate who is about there. */
-function isMate(
-  men: readonly Man[],
-  i: number,
-  at: Pixel,
-  places: readonly Standing[],
-  camera: FilmCamera,
-  { eyes, size }: Watched,
-  part: Part,
-): boolean {
-  const { team, id } = men[i]!.start;
-  const rivals = men.filter((o, k) => {
-    if (k === i || o.start.team !== team) return false;
-    const box = trunkBox(camera, places[k]!, size);
-    return box !== null && Math.hypot(box.x - at.x, box.y - at.y) < NEAR * box.halfWidth;
-  });
-  if (rivals.length === 0) return false;
-  const likeness = (name: string): number => eyes.find(`${team} ${name} first`, at, 3, part)?.score ?? 0;
-  const own = likeness(id);
-  return rivals.some((r) => likeness(r.start.id) > own + MORE_ALIKE);
-}
-
-/** Learns a man whom this angle has not seen before, once he stands free and it is known where. */
-function meetLater(
-  m: Man,
-  { eyes, size }: Watched,
-  name: string,
-  place: Standing,
-  camera: FilmCamera,
-  part: Part,
-): void {
-  if (shareOf(part) < SEES.again || spreadOf(m.motion) > SEES.surely ** 2) return;
-  const box = trunkBox(camera, place, size);
-  if (!box) return;
-  eyes.learn(`${name} first`, box, part);
-  eyes.learn(`${name} last`, box, part);
-}
 
 /** Two men cannot be one: whoever is too near to somebody gives way, the less sure man more. */
 function keepApart(men: readonly Man[]): void {
