@@ -13,11 +13,18 @@ const startLooker = (): Looker => {
 };
 
 let following: Following | null = null;
-let lookers: readonly Looker[] = [];
+const lookers: Looker[] = [];
 let frames = 0;
 
+/** Somebody for every angle: each has the library to start, which takes longer than twenty frames. */
+function prepare(angles: number): void {
+  while (lookers.length < angles) lookers.push(startLooker());
+}
+
 function begin({ starts, cameras, framesPerSecond, asked }: FollowJob, pictures: readonly Picture[]): void {
-  lookers = cameras.map(startLooker);
+  prepare(cameras.length);
+  // Whoever was ready for an angle that is not followed has nothing to do.
+  lookers.length = cameras.length;
   lookers.forEach((looker, i) => void looker({ kind: 'begin', camera: cameras[i]! }).catch(() => undefined));
   following = new Following(starts, pictures, {
     framesPerSecond,
@@ -39,6 +46,10 @@ async function end(): Promise<FromFollower> {
 
 async function hear(message: ToFollower): Promise<FromFollower> {
   if (message.kind === 'end') return end();
+  if (message.kind === 'prepare') {
+    prepare(message.angles);
+    return { kind: 'ready' };
+  }
   const { pictures } = message;
   if (message.kind === 'begin') begin(message.job, pictures);
   const asks = following!.asks();

@@ -21,13 +21,18 @@ export interface FollowJob {
 }
 export const askedKey = (team: Team, id: string): string => `${team} ${id}`;
 
-/** What the follower hears: the job with the first pictures, then the pictures of one frame after the other, then that there are no more. */
+/**
+ * What the follower hears: that so many angles will be followed, if it is known before the job is; the job with the first pictures; then the
+ * pictures of one frame after the other; then that there are no more.
+ */
 export type ToFollower =
+  | { readonly kind: 'prepare'; readonly angles: number }
   | { readonly kind: 'begin'; readonly job: FollowJob; readonly pictures: readonly Picture[] }
   | { readonly kind: 'frame'; readonly pictures: readonly Picture[] }
   | { readonly kind: 'end' };
 
-/** What it says to each: how many frames are done, in the end everybody's way. */
+/** What it says to each: that it heard, how many frames are done, in the end everybody's way. */
 export type FromFollower =
+  | { readonly kind: 'ready' }
   | { readonly kind: 'next'; readonly done: number }
   | { readonly kind: 'tracks'; readonly tracks: readonly Track[]; readonly carried: readonly Carried[] };

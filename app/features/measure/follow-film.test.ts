@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { effectScope } from 'vue';
 import type { FollowJob, FromFollower, Picture, ToFollower } from '~/workers/following';
 import type { Wrong } from '~/workers/talk';
 import { useFollowFilm, type FollowerLike } from './follow-film';
@@ -104,6 +105,33 @@ describe('following a film', () => {
     const follower = useFollowFilm(() => new Stand(answer));
     expect(await follower.follow(JOB, 3, pictures)).toBeNull();
     expect(follower.problem.value).toBe(says);
+  });
+  it('has a follower ready who then follows, and only one', async () => {
+    const stand = new Stand((m, n) => (m.kind === 'prepare' ? { kind: 'ready' } : willing(m, n)));
+    let made = 0;
+    const follower = useFollowFilm(() => (made++, stand));
+    follower.prepare(2);
+    follower.prepare(2);
+    expect(await follower.follow(JOB, 2, pictures)).not.toBeNull();
+    expect([made, stand.heard]).toEqual([1, ['prepare', 'begin', 'frame', 'end']]);
+  });
+  it('says why when the follower who should be ready could not start', async () => {
+    const follower = useFollowFilm(() => new Stand(() => 'breaks'));
+    follower.prepare(2);
+    await new Promise((done) => setTimeout(done, 0));
+    expect(await follower.follow(JOB, 3, pictures)).toBeNull();
+    expect(follower.problem.value).toBe('Following stopped: no memory');
+  });
+  it('keeps nobody when the page goes, neither who is ready nor who follows', async () => {
+    const [idle, busy] = [new Stand(() => ({ kind: 'ready' })), new Stand(() => 'silence')];
+    for (const stand of [idle, busy]) {
+      const page = effectScope();
+      const follower = page.run(() => useFollowFilm(() => stand))!;
+      const following = stand === busy ? follower.follow(JOB, 3, pictures) : follower.prepare(1);
+      page.stop();
+      expect(await following).toBeFalsy();
+    }
+    expect([idle.ended, busy.ended]).toEqual([true, true]);
   });
   it('says so when the film gives no picture', async () => {
     const follower = useFollowFilm(() => new Stand(willing));

@@ -1,4 +1,4 @@
-import { ref } from 'vue';
+import { onScopeDispose, ref } from 'vue';
 import type { FollowJob, FromFollower, Picture, ToFollower } from '~/workers/following';
 import { talkWith, type Other, type Wrong } from '~/workers/talk';
 
@@ -17,6 +17,20 @@ export function useFollowFilm(make: () => FollowerLike) {
   const progress = ref(0);
   const problem = ref('');
   let stop: (() => void) | null = null;
+  /** A follower who is ready before anybody is followed, and how to talk with him. */
+  let ready: ReturnType<typeof hired> | null = null;
+
+  /** Has a follower start for so many angles: he is there when somebody is to be followed. */
+  function prepare(angles: number): void {
+    if (ready || running.value) return;
+    ready = hired(make());
+    // If he cannot start it is said when he is needed.
+    early(ready.say({ kind: 'prepare', angles }));
+  }
+  onScopeDispose(() => {
+    stop?.();
+    ready?.worker.terminate();
+  }, true);
 
   /** Everybody's way over so many frames; `null` when it was stopped or went wrong. `pictures` gives those of a frame, counted from 0. */
   async function follow(
@@ -25,12 +39,12 @@ export function useFollowFilm(make: () => FollowerLike) {
     pictures: (frame: number) => Promise<Picture[]>,
   ): Promise<Result | null> {
     stop?.();
-    const worker = make();
+    const { worker, say } = ready ?? hired(make());
+    ready = null;
     [running.value, progress.value, problem.value] = [true, 0, ''];
     let mine: () => void = () => {};
     const stopped = new Promise<never>((_, fail) => (mine = () => fail(new Error(STOPPED))));
     stop = mine;
-    const say = talkWith(worker, 'the follower could not be loaded');
     const asked = (message: ToFollower, pictures: readonly Picture[] = []): Promise<FromFollower> => {
       const given = pictures.map(({ data }) => data.buffer);
       return Promise.race([say(message, given), stopped]);
@@ -66,8 +80,10 @@ export function useFollowFilm(make: () => FollowerLike) {
     }
   }
 
-  return { running, progress, problem, follow, stop: () => stop?.() };
+  return { running, progress, problem, prepare, follow, stop: () => stop?.() };
 }
+
+const hired = (worker: FollowerLike) => ({ worker, say: talkWith(worker, 'the follower could not be loaded') });
 
 const messageOf = (job: FollowJob, frame: number, pictures: Picture[]): ToFollower =>
   frame === 0 ? { kind: 'begin', job, pictures } : { kind: 'frame', pictures };

@@ -42,6 +42,13 @@ export function useFollowing(
     return '';
   });
 
+  // Who has clicked everybody follows them next.
+  watch(
+    () => missing.value === '' && !store.measuring.followed,
+    (isNext) => isNext && follower.prepare(films.value.length),
+    { immediate: true },
+  );
+
   async function start(): Promise<void> {
     const { call, cameras } = store;
     const ball = ballOf(cameras);
