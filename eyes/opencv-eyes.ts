@@ -13,7 +13,7 @@ export interface Frame {
 
 /** Points that go there and come back farther off than this were not found, pixels. */
 const THERE_AND_BACK = 1;
-const FLOW = { window: 13, levels: 3 };
+const FLOW = { window: 15, levels: 3 };
 
 /** Only this far around the points is looked at, pixels; and corners lie on what is one pixel of the smallest picture of the pyramid. */
 const FLOW_MARGIN = 64;

@@ -1,7 +1,7 @@
 import { sameMoment, seekTime } from '#core/film/frames';
 import type { ClipBody } from '#core/model/snap';
 import type { Picture } from '~/workers/following';
-import { RunningFilm } from './running-film';
+import { RunningFilm, type OnPage } from './running-film';
 import { loaded, seek } from './seek';
 
 /** The picture a film shows now, in its own pixels; `null` before it shows any. */

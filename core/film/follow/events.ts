@@ -16,11 +16,12 @@ export interface Meeting {
 
 /**
  * Two men who come this near may be in contact, feet. They are when they come no nearer: near the first frame that is within `SETTLES` of
- * the nearest of the moment after it, on the frame between so many seconds before and after it on which each of them stops going to the other.
+ * the nearest of the moment after it, on the frame between so many seconds before and after it on which each of them stops going to the other,
+ * by what they do in so many seconds around it.
  */
 const NEAR = 2.4;
 const SETTLES = { feet: 0.4, seconds: 0.25 };
-const STOPS = { before: 0.2, after: 0.2 };
+const STOPS = { before: 0.3, after: 0.1, around: 0.13 };
 /** No place on film is known better than this, feet. */
 const BLUR = 0.05;
 /** Farther than they stood together by this, they have parted, feet; and so long before it at most it began, seconds. */
@@ -84,8 +85,9 @@ function touches(b: Track, d: Track, framesPerSecond: number): Touch[] {
     const near = settlesAt(away, f, framesPerSecond);
     if (near < 0) break;
     const end = lastWithin(away, near);
-    const [before, after] = [STOPS.before, STOPS.after].map((s) => Math.round(s * framesPerSecond));
-    const from = stopsAt(b, d, near, Math.max(free, near - before!), Math.min(end, near + after!));
+    const inFrames = (seconds: number): number => Math.round(seconds * framesPerSecond);
+    const [soonest, latest] = [near - inFrames(STOPS.before), near + inFrames(STOPS.after)];
+    const from = stopsAt(b, d, near, Math.max(free, soonest), Math.min(end, latest), inFrames(STOPS.around));
     const last = lastOf(b, d, away, from, end, framesPerSecond);
     if ((last ?? end) - from >= SHORTEST * framesPerSecond)
       found.push({ from, to: last, nearest: Math.min(...away.slice(from, end + 1)) });
@@ -139,8 +141,8 @@ function settlesAt(away: readonly number[], start: number, framesPerSecond: numb
   return -1;
 }
 
-/** The frame between two on which men near each other stop going to each other, by both of their ways: the better one is known, the more. */
-function stopsAt(b: Track, d: Track, near: number, from: number, to: number): number {
+/** The frame from one to another on which men near each other stop going to each other, by both of their ways: the better one is known, the more. */
+function stopsAt(b: Track, d: Track, near: number, from: number, to: number, around: number): number {
   const [p, q] = [b.places[near]!, d.places[near]!];
   const away = Math.max(0.1, Math.hypot(q.x - p.x, q.y - p.y));
   const [ux, uy] = [(q.x - p.x) / away, (q.y - p.y) / away];
@@ -151,7 +153,7 @@ function stopsAt(b: Track, d: Track, near: number, from: number, to: number): nu
     values: track.places.map(({ x, y }) => sign * (ux * x + uy * y)),
     weight: 1 / (track.places[near]!.error ** 2 + BLUR ** 2),
   }));
-  return stopsFalling(series, from, to) ?? near;
+  return stopsFalling(series, from, to, around) ?? near;
 }
 
 /** The frame from `soonest` on from which a man leaves another, from whom he is away at `gone`: on the way on which he is away then. */

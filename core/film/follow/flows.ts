@@ -4,7 +4,7 @@ import { gridOf, sightsOf, trunkBox, type Standing } from './bodies';
 import type { Box, Eyes } from './eyes';
 
 /** Points of picture motion on a trunk: a side of the grid; and how many must be found. */
-const FLOW = { side: 3, least: 3 };
+const FLOW = { side: 4, least: 4 };
 
 /** How far picture motion has taken everybody's trunk since the frame before, pixels; `null` where it cannot tell. */
 export function flowsOf(

@@ -8,29 +8,36 @@ export interface Series {
 const GATHERS = 1.5;
 
 /**
- * The frame between two at which series stop falling, or fall less: the same frame for all of them, that which explains most of them as
- * straight lines with one bend, by least squares; `null` where none of them bends so.
+ * The frame from one to another at which series stop falling, or fall less: the same frame for all of them, that which explains most of what
+ * they do on so many frames around it as straight lines with one bend, by least squares; `null` where none of them bends so. What they do
+ * farther off says nothing of the bend: a man who has only just got off is faster with every frame.
  */
-export function stopsFalling(series: readonly Series[], from: number, to: number): number | null {
-  const windows = series.map(({ values, weight }) => ({ left: straight(values.slice(from, to + 1)), weight }));
+export function stopsFalling(series: readonly Series[], from: number, to: number, around: number): number | null {
+  const end = Math.min(...series.map(({ values }) => values.length)) - 1;
   return likeliest(from, to, (at) => {
-    const bend = straight(framesOf(from, to).map((f) => Math.max(0, at - f)));
-    return windows.reduce((sum, { left, weight }) => sum + weight * told(left, bend), 0);
+    const [begin, stop] = [Math.max(0, at - around), Math.min(end, at + around)];
+    const bend = straight(framesOf(begin, stop).map((f) => Math.max(0, at - f)));
+    return series.reduce(
+      (sum, { values, weight }) => sum + weight * told(straight(values.slice(begin, stop + 1)), bend),
+      0,
+    );
   });
 }
 
 /** The frame between two at which a series begins to rise from its level, by least squares; `null` where it does not. */
 export function leavesLevel(values: readonly number[], from: number, to: number): number | null {
   const left = level(values.slice(from, to + 1));
-  return likeliest(from, to, (at) => told(left, level(framesOf(from, to).map((f) => Math.max(0, f - at) ** GATHERS))));
+  return likeliest(from + 1, to - 1, (at) =>
+    told(left, level(framesOf(from, to).map((f) => Math.max(0, f - at) ** GATHERS))),
+  );
 }
 
 const framesOf = (from: number, to: number): number[] => Array.from({ length: to - from + 1 }, (_, i) => from + i);
 
-/** The frame strictly between two that tells most; `null` where none tells anything. */
+/** The frame from one to another that tells most; `null` where none tells anything. */
 function likeliest(from: number, to: number, tells: (at: number) => number): number | null {
   let found: { at: number; tells: number } | null = null;
-  for (let at = from + 1; at < to; at++) {
+  for (let at = from; at <= to; at++) {
     const now = tells(at);
     if (now > (found?.tells ?? 0)) found = { at, tells: now };
   }
