@@ -164,6 +164,55 @@ test('what is clicked without a connection stays, and goes by itself when there 
   expect(put.status()).toBe(200);
 });
 
+test('a picture taken while the film runs is of the frame it says it is of', async ({ page }) => {
+  await enter(page, 'coach', '/film');
+  const snap = (await snapsOf(page))[9]!;
+  await page.goto(`/film/measure/${snap.id}`);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/Measure snap 10/);
+  const told = await page.locator('figure:not(.follows) video').evaluate(async (element) => {
+    const video = element as HTMLVideoElement;
+    const [rate, first, many] = [30, 40, 12];
+    const context = new OffscreenCanvas(192, 108).getContext('2d', { willReadFrequently: true })!;
+    const small = (from: HTMLVideoElement | VideoFrame): Uint8ClampedArray => {
+      context.drawImage(from, 0, 0, 192, 108);
+      return context.getImageData(0, 0, 192, 108).data;
+    };
+    const goTo = async (frame: number): Promise<void> => {
+      const there = new Promise((done) => video.addEventListener('seeked', done, { once: true }));
+      video.currentTime = (frame + 0.5) / rate;
+      await there;
+    };
+    await goTo(first);
+    const taken: { says: number; data: Uint8ClampedArray }[] = [];
+    video.playbackRate = 0.5;
+    await video.play();
+    await new Promise<void>((done) => {
+      const take = (): void => {
+        const shown = new VideoFrame(video);
+        taken.push({ says: Math.round((shown.timestamp / 1e6) * rate), data: small(shown) });
+        shown.close();
+        if (taken.length < many) video.requestVideoFrameCallback(take);
+        else done();
+      };
+      video.requestVideoFrameCallback(take);
+    });
+    video.pause();
+    const stills = new Map<number, Uint8ClampedArray>();
+    for (let f = taken[0]!.says - 1; f <= taken.at(-1)!.says + 1; f++) {
+      await goTo(f);
+      stills.set(f, small(video));
+    }
+    const apart = (a: Uint8ClampedArray, b: Uint8ClampedArray): number =>
+      a.reduce((sum, v, i) => sum + Math.abs(v - b[i]!), 0);
+    return taken.map(({ says, data }) => {
+      const [[is]] = [...stills].sort((p, q) => apart(data, p[1]) - apart(data, q[1])) as [[number, unknown]];
+      return { says, is };
+    });
+  });
+  expect(told).toHaveLength(12);
+  for (const { says, is } of told) expect(is).toBe(says);
+});
+
 test('the film stays near on a man who was followed, and says so where nobody was', async ({ page }) => {
   await enter(page, 'coach', '/film');
   const snaps = await snapsOf(page);

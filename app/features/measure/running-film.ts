@@ -73,7 +73,6 @@ export class RunningFilm {
   close(): void {
     this.isClosed = true;
     this.stop();
-    this.waiting?.done(null);
     if (!this.before) return;
     this.film.video.playbackRate = this.before.rate;
     this.film.video.currentTime = this.before.time;

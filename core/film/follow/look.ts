@@ -101,7 +101,6 @@ export function lookAt(watched: Watched, { frame, lessons, before, men }: Ask): 
     const { part } = sights[i]!;
     if (!around[i] || !part || shareOf(part) < LEAST_FREE) return UNSEEN;
     const flow = flows[i] ?? null;
-    if (frame === 0) return { part, flow, finds: [], isKnown: false };
     return { part, flow, ...recognised(watched, camera, men, i, around[i], part) };
   });
   return { camera, men: seen };
