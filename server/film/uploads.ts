@@ -9,6 +9,7 @@ import { refusalOfDriver } from '../db/refusals';
 import type { Member } from '../session/member';
 import { noteArrival, type Arrival } from '../usecases/films';
 import type { FilmPlaces } from './places';
+import { piecesOf } from './upload-pieces';
 import { UploadStore } from './upload-store';
 
 export const UPLOAD_PATH = '/api/upload';
@@ -67,8 +68,10 @@ export function uploadServer(
     disableTerminationForFinishedUploads: true,
     namingFunction: () => `p${member.programId}-${crypto.randomUUID()}`,
     getFileIdFromRequest: (_request, last) => (last && /^p\d+-[0-9a-f-]{36}$/.test(last) ? last : undefined),
-    onIncomingRequest: async (_request, upload) => {
+    onIncomingRequest: async (request, upload) => {
       if (upload && !belongsTo(member, upload)) throw refuse(404, 'There is no such upload in your program.');
+      const sent = request.runtime?.node?.req;
+      if (sent && request.method === 'PATCH') Object.defineProperty(request, 'body', { value: piecesOf(sent) });
     },
     onUploadCreate: async (_request, upload) => ({ metadata: await checkSaid(member, upload, places) }),
     onUploadFinish: async (_request, upload) => {
