@@ -1,7 +1,7 @@
 import { Following } from '#core/film/follow/follow';
 import type { Ask, Seen } from '#core/film/follow/look';
+import { answerInTurn } from './answering';
 import { askedKey, type FollowJob, type FromFollower, type Picture, type ToFollower } from './following';
-import { inTurn } from './in-turn';
 import type { FromLooker, ToLooker } from './looking';
 import { talkWith, type Other, type Wrong } from './talk';
 
@@ -16,7 +16,7 @@ let following: Following | null = null;
 const lookers: Looker[] = [];
 let frames = 0;
 
-/** Somebody for every angle: each has the library to start, which takes longer than twenty frames. */
+/** Somebody for every angle: each has the library to start, which takes seconds. */
 function prepare(angles: number): void {
   while (lookers.length < angles) lookers.push(startLooker());
 }
@@ -58,4 +58,4 @@ async function hear(message: ToFollower): Promise<FromFollower> {
   return { kind: 'next', done: frames };
 }
 
-inTurn<ToFollower, FromFollower>(self, hear);
+answerInTurn<ToFollower, FromFollower>(self, hear);

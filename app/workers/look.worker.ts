@@ -2,9 +2,9 @@ import { carriedCamera, keepCarried, type CarriedCamera } from '#core/film/follo
 import { lookAt, type Watched } from '#core/film/follow/look';
 import { OpenCvEyes, type Cv } from '#eyes/opencv-eyes';
 import * as opencv from '@techstark/opencv-js';
+import { answerInTurn } from './answering';
 import type { FollowedCamera, Picture } from './following';
 import type { FromLooker, ToLooker } from './looking';
-import { inTurn } from './in-turn';
 
 /** OpenCV once it is ready. Never the module itself out of a promise: it has a `then` of its own and would be waited for without end. */
 async function ready(): Promise<{ cv: Cv }> {
@@ -40,4 +40,4 @@ async function hear(message: ToLooker): Promise<FromLooker> {
   return { kind: 'seen', seen: lookAt(watched, message.ask) };
 }
 
-inTurn<ToLooker, FromLooker>(self, hear);
+answerInTurn<ToLooker, FromLooker>(self, hear);

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { inTurn } from './in-turn';
+import { answerInTurn } from './answering';
 import { talkWith, wrong, type Other, type Wrong } from './talk';
 
 interface Said {
@@ -16,7 +16,7 @@ function line(answer: (message: number) => Promise<Said>) {
     postMessage: (message) => queueMicrotask(() => hear({ data: message })),
     terminate: () => {},
   };
-  inTurn<number, Said>(
+  answerInTurn<number, Said>(
     {
       addEventListener: (_, listener) => (hear = listener),
       postMessage: (data) => queueMicrotask(() => other.onmessage?.({ data: data as Said | Wrong })),

@@ -2,7 +2,7 @@ import type { Port } from './serve';
 import { wrong } from './talk';
 
 /** Transport only: answers one message after the other, each once the one before is answered; what fails is said as what went wrong. */
-export function inTurn<Heard, Answer>(port: Port, answer: (message: Heard) => Promise<Answer>): void {
+export function answerInTurn<Heard, Answer>(port: Port, answer: (message: Heard) => Promise<Answer>): void {
   let last: Promise<void> = Promise.resolve();
   port.addEventListener('message', ({ data }) => {
     last = last
