@@ -78,7 +78,7 @@ module.exports = {
       // The picture library makes functions while it runs: it is let in where nothing else is.
       name: 'eyes-are-a-workers',
       severity: 'error',
-      from: { pathNot: '^(eyes|scripts/measure)/|^app/workers/follow\\.worker\\.ts$' },
+      from: { pathNot: '^(eyes|scripts/measure)/|^app/workers/look\\.worker\\.ts$' },
       to: { path: '^eyes/|node_modules/@techstark/opencv-js/' },
     },
     {
