@@ -71,7 +71,10 @@ export function uploadServer(
     onIncomingRequest: async (request, upload) => {
       if (upload && !belongsTo(member, upload)) throw refuse(404, 'There is no such upload in your program.');
       const sent = request.runtime?.node?.req;
-      if (sent && request.method === 'PATCH') Object.defineProperty(request, 'body', { value: piecesOf(sent) });
+      if (!sent || request.method !== 'PATCH') return;
+      // Only once it is asked for: of a part that is refused nothing is read, and the connection stays good.
+      let pieces: ReadableStream | null = null;
+      Object.defineProperty(request, 'body', { get: () => (pieces ??= piecesOf(sent)) });
     },
     onUploadCreate: async (_request, upload) => ({ metadata: await checkSaid(member, upload, places) }),
     onUploadFinish: async (_request, upload) => {

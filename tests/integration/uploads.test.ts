@@ -1,4 +1,4 @@
-import { createServer, type Server as HttpServer } from 'node:http';
+import { Agent, createServer, request, type Server as HttpServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { existsSync, readFileSync, readdirSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -117,6 +117,22 @@ describe('an upload', () => {
     expect(await FilmRow.count()).toBe(0);
     await part(place, await offset(place), bytes.length);
     expect(readFileSync(join(places.arriving, (await FilmRow.findAll())[0]!.upload))).toEqual(bytes);
+  });
+
+  it('of which a large part is refused leaves the connection good for what comes next', async () => {
+    const place = await begin({}, 5_000_000);
+    const agent = new Agent({ keepAlive: true, maxSockets: 1 });
+    const ask = (method: string, more: Record<string, string>, body?: Buffer): Promise<number> =>
+      new Promise((done, failed) => {
+        const asked = request(url + place, { method, agent, headers: { ...PROTOCOL, ...more } }, (answer) => {
+          answer.resume().on('end', () => done(answer.statusCode!));
+        });
+        asked.on('error', failed).end(body);
+      });
+    const wrong = { 'content-type': 'application/offset+octet-stream', 'upload-offset': '7' };
+    expect(await ask('PATCH', wrong, Buffer.alloc(4_000_000))).toBe(409);
+    expect(await ask('HEAD', {})).toBe(200);
+    agent.destroy();
   });
 
   it('that became whole while nobody could be told is found after the start, once', async () => {
