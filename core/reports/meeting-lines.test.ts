@@ -7,13 +7,14 @@ import { askedBesideDone } from './meeting-lines';
 const resolution = resolveCall(A_CALL);
 if (!resolution.ok) throw new Error('the call is broken');
 const { assignments } = resolution.value;
-const met = (defender: string, from: number, to: number | null, sure = 1, blocker = 'C'): Meeting => ({
+const met = (defender: string, from: number, to: number | null, sure = 1, sureTo = 1, blocker = 'C'): Meeting => ({
   blocker,
   defender,
   from,
   to,
   nearest: 1.6,
   sure,
+  sureTo,
 });
 const of = (man: string, meetings: readonly Meeting[]) =>
   askedBesideDone(assignments, meetings, 30, -1 / 30).find((b) => b.man === man)!;
@@ -33,6 +34,10 @@ describe('asked beside done', () => {
     expect(of('C', [met(other, 13, null)])).toMatchObject({ done: `${other} 0.4 s`, same: false });
     expect(of('C', [met(other, 13, null, 0.2)])).toMatchObject({ done: `perhaps ${other} 0.4 s`, same: null });
     expect(of('C', [])).toMatchObject({ done: 'met nobody', same: null });
+  });
+  it('says of an end nobody saw that it is about then', () => {
+    expect(of('C', [met(asked, 13, 31, 1, 0.3)]).done).toBe(`${asked} 0.4 s to about 1.0 s`);
+    expect(of('C', [met(asked, 13, null, 1, 0.3)]).done).toBe(`${asked} 0.4 s`);
   });
   it('tells the surest two of many, in the order in which they were', () => {
     const many = [met('T', 40, 50), met('M', 5, 9, 0.1), met('W', 20, 30), met('N', 60, 70, 0.3)];

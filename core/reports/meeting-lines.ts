@@ -11,7 +11,7 @@ export interface AskedBesideDone {
   readonly same: boolean | null;
 }
 
-/** A meeting surer than this is told as one, else as a guess. */
+/** A meeting surer than this is told as one, else as a guess; and so is its end. */
 const SURE = 0.5;
 
 /** How many meetings of a man are told: the surest ones, in the order in which they were. */
@@ -36,7 +36,7 @@ export function askedBesideDone(
       const own = mostTelling(meetings.filter((m) => m.blocker === a.blocker));
       const asked = a.next === null ? a.target! : `${a.target!}, then ${a.next}`;
       const done = own.map((m) => {
-        const until = m.to === null ? '' : ` to ${at(m.to)}`;
+        const until = m.to === null ? '' : ` to ${m.sureTo > SURE ? '' : 'about '}${at(m.to)}`;
         return `${m.sure > SURE ? '' : 'perhaps '}${m.defender} ${at(m.from)}${until}`;
       });
       const sure = own.filter((m) => m.sure > SURE);

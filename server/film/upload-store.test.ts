@@ -78,6 +78,12 @@ describe('an upload on the disk', () => {
     expect(written().toString()).toBe('the first half');
   });
 
+  it('is given up where the disk takes nothing and does not say why', async () => {
+    disk.takes = 0;
+    const { id } = await begin(1000);
+    await expect(store.write(sent([Buffer.from('one')]), id, 0)).rejects.toMatchObject({ status_code: 500 });
+  });
+
   it('tells a full disk as what it is', async () => {
     disk.says = Object.assign(new Error('no space left on device'), { code: 'ENOSPC' });
     const { id, written } = await begin(1000);

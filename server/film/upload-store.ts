@@ -19,19 +19,23 @@ const writeSome = (file: number, pieces: readonly Uint8Array[], at: number): Pro
   );
 
 /**
- * Writes all of them, however little the disk takes at once, and gives their memory back. The stream of Node 20 would put the rest of a write
- * that was cut short in the wrong place, with nothing in between.
+ * Writes all of them, however little the disk takes at once, and gives their memory back. The stream of Node 20 that begins somewhere
+ * in a file puts the rest of a write that was cut short in the wrong place.
  */
 async function writeAll(file: number, pieces: readonly Uint8Array[], at: number): Promise<number> {
   const bytes = bytesOf(pieces);
   let written = await writeSome(file, pieces, at);
   while (written < bytes) {
     const rest = Buffer.concat(pieces).subarray(written);
-    written += await writeSome(file, [rest], at + written);
+    const more = await writeSome(file, [rest], at + written);
+    if (more === 0) throw ERRORS.FILE_WRITE_ERROR;
+    written += more;
   }
   giveBack(pieces);
   return bytes;
 }
+
+type Written = (problem: Error | null, bytes: number) => void;
 
 /** What the stream of a file writes with. */
 const writing = {
@@ -41,7 +45,6 @@ const writing = {
     writing.writev(file, [piece], at, done),
   writev: callbackify(writeAll),
 };
-type Written = (problem: Error | null, bytes: number) => void;
 
 /** Files of uploads; a part is written in large pieces, which takes a quarter less of the processor than each piece as it comes. */
 export class UploadStore extends FileStore {

@@ -80,6 +80,14 @@ describe('meetings', () => {
     const [meeting] = meetingsOf([track('RG', 'offence', still, 0.1), track('T', 'defence', coming)], RATE);
     expect(meeting!.sure).toBe(0);
   });
+  it('have an end that is not sure where one of the two was not seen then', () => {
+    const leaves = track('RG', 'offence', (t) => (t < 1.2 ? still() : [6 * (t - 1.2), -1.7]));
+    const hidden = { ...leaves, places: leaves.places.map((p, f) => (f >= 24 ? { ...p, seen: 0 } : p)) };
+    const [seen] = meetingsOf([leaves, track('T', 'defence', coming)], RATE);
+    expect(seen).toMatchObject({ sure: 1, sureTo: 1 });
+    const [unseen] = meetingsOf([track('T', 'defence', coming), hidden], RATE);
+    expect(unseen).toMatchObject({ sure: 1, sureTo: 0 });
+  });
   it('are believed of a man who is hardly seen, though he is called lost', () => {
     const hardly = track('RG', 'offence', still, 0.4);
     expect(lostFrames(hardly).every(Boolean)).toBe(true);

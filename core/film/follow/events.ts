@@ -9,9 +9,11 @@ export interface Meeting {
   readonly from: number;
   /** The last frame of contact; `null` while it lasts to the end. */
   readonly to: number | null;
-  /** The nearest they came, feet, and how sure that is: 1 minus the share of frames around the first on which one of the two was lost. */
+  /** The nearest they came, feet, and how sure the first frame is: the share of frames around it on which neither of the two is lost. */
   readonly nearest: number;
   readonly sure: number;
+  /** How sure the last frame of contact is, by the frames around it. */
+  readonly sureTo: number;
 }
 
 /**
@@ -55,15 +57,18 @@ export function meetingsOf(tracks: readonly Track[], framesPerSecond: number): M
   return blockers
     .flatMap((b) => defenders.flatMap((d) => touches(b, d, framesPerSecond).map((touch) => ({ b, d, ...touch }))))
     .map(({ b, d, from, to, nearest }): Meeting => {
-      const [start, end] = [Math.max(0, from - AROUND), from + AROUND + 1];
-      const unsure = lost
-        .get(b)!
-        .slice(start, end)
-        .filter((l, i) => l || lost.get(d)![start + i]).length;
-      const frames = Math.min(end, b.places.length) - start;
-      return { blocker: b.id, defender: d.id, from, to, nearest, sure: 1 - unsure / frames };
+      const seenAt = (frame: number): number => seenAround(lost.get(b)!, lost.get(d)!, frame);
+      const [sure, sureTo] = [seenAt(from), seenAt(to ?? Math.min(b.places.length, d.places.length) - 1)];
+      return { blocker: b.id, defender: d.id, from, to, nearest, sure, sureTo };
     })
     .sort((a, b) => a.from - b.from || (a.blocker < b.blocker ? -1 : 1));
+}
+
+/** The share of the frames around one on which neither of two men is lost. */
+function seenAround(one: readonly boolean[], other: readonly boolean[], frame: number): number {
+  const start = Math.max(0, frame - AROUND);
+  const around = one.slice(start, frame + AROUND + 1);
+  return around.filter((lost, i) => !lost && !other[start + i]).length / around.length;
 }
 
 interface Touch {

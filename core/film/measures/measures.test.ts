@@ -55,7 +55,15 @@ describe('measures of film', () => {
   });
   it('tell nothing of how soon a man gets off who is met first, or creeps from his place', () => {
     const late = track('RG', 'offence', pushed([4, -1], [0, 1], 0.6));
-    const met = { blocker: 'RG', defender: 'T', from: Math.round(0.3 * RATE), to: null, nearest: 1.5, sure: 1 };
+    const met = {
+      blocker: 'RG',
+      defender: 'T',
+      from: Math.round(0.3 * RATE),
+      to: null,
+      nearest: 1.5,
+      sure: 1,
+      sureTo: 1,
+    };
     expect(getOff({ ...playOf(late), meetings: [{ ...met, blocker: 'LG' }] }, late)).not.toBeNull();
     expect(getOff({ ...playOf(late), meetings: [met] }, late)).toBeNull();
     const after = { ...met, from: Math.round(0.9 * RATE) };

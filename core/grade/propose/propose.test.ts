@@ -31,7 +31,7 @@ const asked = (change: Partial<Assignment> = {}): Assignment => ({
   ...change,
 });
 const meets = (defender: string, from: number, to: number | null, sure = 1, blocker = 'RG'): Meeting => ({
-  ...{ blocker, defender, from, to, nearest: 1, sure },
+  ...{ blocker, defender, from, to, nearest: 1, sure, sureTo: sure },
 });
 const T = track('T', 'defence', [5, 3], [6, 4]);
 const N = track('N', 'defence', [0, 3], [0, 4]);
