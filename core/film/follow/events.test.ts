@@ -77,8 +77,13 @@ describe('meetings', () => {
     expect(meetingsOf([track('RG', 'offence', still), track('RT', 'offence', coming)], RATE)).toEqual([]);
   });
   it('are not sure where one of the two was not seen', () => {
-    const [meeting] = meetingsOf([track('RG', 'offence', still, 0.1), track('T', 'defence', coming)], RATE);
-    expect(meeting!.sure).toBe(0);
+    for (const [blocker, defender] of [
+      [0.1, 1],
+      [1, 0.1],
+    ]) {
+      const men = [track('RG', 'offence', still, blocker), track('T', 'defence', coming, defender)];
+      expect(meetingsOf(men, RATE)[0]!.sure).toBe(0);
+    }
   });
   it('have an end that is not sure where one of the two was not seen then', () => {
     const leaves = track('RG', 'offence', (t) => (t < 1.2 ? still() : [6 * (t - 1.2), -1.7]));
