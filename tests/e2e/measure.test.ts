@@ -98,7 +98,13 @@ test('a snap is measured: cameras from field marks, the front from feet, everybo
   await expect(page.getByText(/by colour and by what is there later/)).toBeVisible();
 
   await page.keyboard.press('3');
+  // Following stops a film that plays, and nothing is drawn where it is not that frame's.
+  await page.getByRole('button', { name: 'space play' }).click();
+  await expect(page.getByRole('button', { name: 'space stop' })).toBeVisible();
   await page.getByRole('button', { name: 'Follow everybody' }).click();
+  await expect(page.getByRole('progressbar', { name: 'Following' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'space play' })).toHaveAttribute('aria-pressed', 'false');
+  await expect(page.locator('.drawn .man')).toHaveCount(0);
   await expect(page.getByRole('heading', { name: 'Asked and done' })).toBeVisible({ timeout: 120_000 });
   await expect(row('C')).toContainText(/N.*N 0\.\d s/);
   await expect(page.getByRole('region', { name: 'Ways through the play' }).getByRole('listitem').first()).toHaveText(
@@ -169,7 +175,14 @@ test('a picture taken while the film runs is of the frame it says it is of', asy
   const snap = (await snapsOf(page))[9]!;
   await page.goto(`/film/measure/${snap.id}`);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/Measure snap 10/);
-  const told = await page.locator('figure:not(.follows) video').evaluate(async (element) => {
+  // The page goes to the frame before the snap by itself, which has to be over.
+  const film = page.locator('figure:not(.follows) video');
+  const stands = (element: Element): [number, boolean] => {
+    const { currentTime, seeking } = element as HTMLVideoElement;
+    return [Math.floor(currentTime * 30), seeking];
+  };
+  await expect.poll(() => film.evaluate(stands)).toEqual([AT, false]);
+  const told = await film.evaluate(async (element) => {
     const video = element as HTMLVideoElement;
     const [rate, first, many] = [30, 40, 12];
     const context = new OffscreenCanvas(192, 108).getContext('2d', { willReadFrequently: true })!;

@@ -20,6 +20,7 @@ import { useMarksStep } from './marks-step';
 import MarksPanel from './MarksPanel.vue';
 import MeasureOverlay from './MeasureOverlay.vue';
 import type { Named } from './men';
+import { NOTHING_DRAWN } from './overlay';
 import { STEP_NAMES, STEPS, type OnFilm, type OnStep, type Step } from './steps';
 import { useMeasure } from './store';
 import { useWaysStep } from './ways-step';
@@ -107,6 +108,12 @@ function go(to: Step): void {
   if (to !== 'ways' && lead.value) pair.value?.transport.seek(Math.max(0, lead.value.snapFrame - 1));
 }
 
+/** The film is stopped where it is: following runs it itself, and brings it back there. */
+async function follow(): Promise<void> {
+  pair.value?.transport.seek(frame.value);
+  await following.start();
+}
+
 /** The cross that the keys move. */
 const cursor = ref<Pixel | null>(null);
 function move(x: number, y: number): void {
@@ -171,7 +178,7 @@ const title = computed(() => {
               :unit="unit"
               :leads="leads"
               :cursor="leads ? cursor : null"
-              v-bind="onStep.drawn(clip, leads)"
+              v-bind="following.running.value ? NOTHING_DRAWN : onStep.drawn(clip, leads)"
             />
           </template>
         </FilmPair>
@@ -228,7 +235,7 @@ const title = computed(() => {
           :replays="replays.lines.value"
           :seconds="film.seconds.value"
           :thrown="thrown"
-          @follow="following.start"
+          @follow="follow"
           @stop="following.stop"
           @choose="(id, team) => (inHand = { id, team: team as Named['team'] })"
           @keep="keepMovement"
