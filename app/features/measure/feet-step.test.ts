@@ -4,6 +4,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { resolveCall, workCall } from '#core/calls/resolve-call';
 import type { Colours } from '#core/film/alignment/assist';
 import type { Calibration, Pixel } from '#core/model/calibration';
+import { identify } from '#core/identify/identify';
 import { NOTHING_MEASURED } from '#core/model/measured';
 import { A_CALL } from '#core/testing/a-call';
 import { A_SIZE, aCalibration } from '#core/testing/a-calibration';
@@ -84,10 +85,10 @@ describe('a click on somebody’s feet', () => {
 
   it('stays where it is once somebody has said whose feet they are, or wants no help', async () => {
     const step = await set();
-    step.man(1);
-    const named = step.next.value!.id;
+    step.man(2);
+    expect(step.next.value!.id).toBe('C');
     step.point(beside('LG'));
-    expect(clicked(named)).toEqual(beside('LG'));
+    expect([clicked('C'), clicked('LG')]).toEqual([beside('LG'), undefined]);
     step.assists.value = false;
     await nextTick();
     step.point(beside('LG'));
@@ -193,5 +194,84 @@ describe('both feet of a lineman', () => {
     stances.toggle();
     for (const foot of bothOf('LT')) point(foot);
     expect([kept().length, stances.sayOf(named('LT'))]).toEqual([1, '']);
+  });
+});
+
+describe('everybody’s feet at the snap', () => {
+  /** The step with so many men clicked where the call has them, one after the other. */
+  async function withClicked(ids: readonly string[]) {
+    const step = await set();
+    step.assists.value = false;
+    for (const id of ids) {
+      step.chosen.value = named(id);
+      step.point(feetOf(id));
+    }
+    return step;
+  }
+  const ids = (team: 'offence' | 'defence'): string[] => men.filter((m) => m.team === team).map((m) => m.id);
+  const atSnap = () => useMeasure().measuring.atSnap.map((f) => `${f.id} ${f.angle}`);
+
+  it('are asked for one man after the other, of each angle anew', async () => {
+    const { next, point } = await withClicked(['LG', 'LT']);
+    expect(next.value!.id).toBe('C');
+    lead.value = { ...CLIP, id: 6, angle: 'sideline' };
+    expect(next.value!.id).toBe('LT');
+    point(feetOf('LT'));
+    expect([next.value!.id, atSnap()]).toEqual(['LG', ['LG end zone', 'LT end zone', 'LT sideline']]);
+  });
+
+  it('are of whom one names once, then of the first who is missing again', async () => {
+    const { next, man, chosen } = await withClicked([]);
+    man(1);
+    expect(next.value!.id).toBe('LG');
+    man(1);
+    expect(next.value!.id).toBe('C');
+    man(-1);
+    expect([next.value!.id, chosen.value!.id]).toEqual(['LG', 'LG']);
+    const after = await withClicked(['LG']);
+    expect([after.chosen.value, after.next.value!.id]).toEqual([null, 'LT']);
+  });
+
+  it('are nobody’s once all are clicked, unless somebody stands there', async () => {
+    const all = men.map((m) => m.id);
+    const { next, point } = await withClicked(all);
+    expect(next.value).toBeNull();
+    point({ x: 5, y: 5 });
+    expect(atSnap()).toEqual(all.map((id) => `${id} end zone`));
+    point({ x: feetOf('LT').x + 1, y: feetOf('LT').y });
+    expect(clicked('LT')!.x).toBeCloseTo(feetOf('LT').x + 1, 6);
+  });
+
+  it('are taken away from the last on, in the angle that leads', async () => {
+    const { takeAway } = await withClicked(['LT', 'LG']);
+    lead.value = { ...CLIP, id: 6, angle: 'sideline' };
+    takeAway();
+    expect(atSnap()).toEqual(['LT end zone', 'LG end zone']);
+    lead.value = CLIP;
+    takeAway();
+    expect(atSnap()).toEqual(['LT end zone']);
+    takeAway();
+    takeAway();
+    expect(atSnap()).toEqual([]);
+  });
+
+  it('make the front that was called, and none before a defender is clicked', async () => {
+    const ours = await withClicked(ids('offence'));
+    expect([ours.read.value, ours.family.value]).toEqual([null, 'not known yet']);
+    const { read, family } = await withClicked([...ids('offence'), ...ids('defence')]);
+    const { formation, front } = need(workCall(A_CALL));
+    const { name, subNames } = identify(formation, front).family;
+    expect(subNames.length).toBeGreaterThan(0);
+    expect(family.value).toBe([name, ...subNames].join(', '));
+    expect(read.value!.front.defenders.map((d) => d.id).sort()).toEqual(ids('defence').sort());
+  });
+
+  it('are drawn where they are clicked or would be, and who is next only in the picture that leads', async () => {
+    const { drawn } = await withClicked(['LT']);
+    const stateOf = (id: string, leads: boolean) => drawn(CLIP, leads).men.find((m) => m.id === id)!.state;
+    expect(['LT', 'LG', 'C'].map((id) => stateOf(id, true))).toEqual(['clicked', 'next', 'guess']);
+    expect(['LT', 'LG', 'C'].map((id) => stateOf(id, false))).toEqual(['clicked', 'guess', 'guess']);
+    expect(drawn(CLIP, true).calibration).toEqual(calibration);
+    expect(drawn({ ...CLIP, id: 99 }, true)).toMatchObject({ calibration: null, men: [{ id: 'LT' }] });
   });
 });

@@ -32,7 +32,8 @@ beforeEach(() => {
     if (measured === null) throw new Error('gone');
     if (url.endsWith('/measuring'))
       return { revision: 1, measuring: measured, calibrations: { 5: aCalibration() }, offered: {} };
-    return { id: 7, number: 7, call: A_CALL, resolution: resolution.ok && resolution.value, clips: [clip], grades: [] };
+    const id = Number(/\d+/.exec(url)![0]);
+    return { id, number: id, call: A_CALL, resolution: resolution.ok && resolution.value, clips: [clip], grades: [] };
   });
 });
 afterEach(() => vi.unstubAllGlobals());
@@ -58,6 +59,32 @@ describe('staying on a man', () => {
     const other = useStayOn(ref(8), ref('RG'));
     await other.toggle();
     expect(other.problem.value).toMatch(/cannot be reached/);
+    measured = { ...NOTHING_MEASURED, followed };
+    await other.toggle();
+    expect([other.on.value, other.problem.value]).toEqual([true, '']);
+  });
+  it('is of our man, not of theirs who is called the same', async () => {
+    const [ours] = followed.tracks;
+    measured = { ...NOTHING_MEASURED, followed: { ...followed, tracks: [{ ...ours, team: 'defence' }] } };
+    const stay = useStayOn(ref(7), ref('RG'));
+    await stay.toggle();
+    expect([stay.on.value, stay.problem.value]).toEqual([false, 'RG was not followed on this film: measure it first.']);
+  });
+  it('is of nobody where one has gone on to another snap meanwhile', async () => {
+    const snap = ref<number | null>(7);
+    const stay = useStayOn(snap, ref('RG'));
+    const staying = stay.toggle();
+    snap.value = 9;
+    await staying;
+    expect([stay.on.value, stay.problem.value, stay.aimAt(clip, 24)]).toEqual([false, '', null]);
+  });
+  it('asks for what was measured once a snap', async () => {
+    const stay = useStayOn(ref(7), ref('RG'));
+    await stay.toggle();
+    await stay.toggle();
+    measured = null;
+    await stay.toggle();
+    expect([stay.on.value, stay.problem.value]).toEqual([true, '']);
   });
   it('does nothing without a man, and lets go with the snap', async () => {
     const [snap, man] = [ref<number | null>(7), ref<string | null>(null)];
