@@ -53,6 +53,13 @@ describe('a click near a man’s feet', () => {
       expect(off(feetNear(wide, { x: FEET.x + aside, y: FEET.y }, SCALE))).toBeLessThan(0.08);
   });
 
+  it('goes to feet that are too dark to have a colour, whether the ground was seen or not', () => {
+    const black = [{ left: FEET.x - 12, top: FEET.y - 36, wide: 24, high: 38, colour: [10, 21, 12] as const }];
+    const click = { x: FEET.x + 5, y: FEET.y };
+    for (const others of [[], [picture(), picture(), picture()]])
+      expect(off(feetNear(picture(...black), click, SCALE, others))).toBeLessThan(0.1);
+  });
+
   it('is less drawn to who stands beside him the more often his middle is looked for', () => {
     const two = picture(...man(FEET.x, FEET.y), ...man(FEET.x + 37, FEET.y));
     const click = { x: FEET.x + 7, y: FEET.y };
